@@ -1,0 +1,57 @@
+import type { FindingId } from '../picture/findings';
+import type { FeatureId } from '../shoe/features';
+
+/** When a rule speaks. Evaluated per side with three answers: yes, no, unknown. */
+export type Condition =
+  | { finding: FindingId; is: string | readonly string[] }
+  | { finding: FindingId; has: string | readonly string[] }
+  | { finding: FindingId; atLeast?: number; below?: number; above?: number; atMost?: number }
+  | { all: readonly Condition[] }
+  | { any: readonly Condition[] }
+  | { not: Condition };
+
+/** A number, or one taken from the picture (the greater of both feet), with an addition. */
+export type Amount = number | { finding: FindingId; plus?: number };
+
+/** What a rule wants of one feature. Numeric features take bands, choices take options. */
+export type Wish =
+  | { feature: FeatureId; atLeast?: Amount; atMost?: Amount; reach?: number; strength?: Strength }
+  | { feature: FeatureId; prefer: readonly string[]; strength?: Strength }
+  | { feature: FeatureId; avoid: readonly string[]; strength?: Strength };
+
+export type Strength = 'limit' | 'strong' | 'moderate' | 'slight';
+
+/** Camps among practitioners. A rule of no camp is held by all. */
+export type School = 'shape' | 'comfort' | 'load';
+
+/** A: guideline or trial. B: cohort, single small trial or laboratory. C: common practice. */
+export type EvidenceGrade = 'A' | 'B' | 'C';
+
+export interface Rule {
+  id: string;
+  topic: string;
+  /** The finding in words. */
+  finding: string;
+  when: Condition;
+  wishes: readonly Wish[];
+  /** Of every wish that does not carry its own. */
+  strength: Strength;
+  /** Empty: every school. */
+  schools: readonly School[];
+  evidence: EvidenceGrade;
+  /** Ids from `sources`; empty marks common practice. */
+  sources: readonly string[];
+  because: string;
+  caution?: string;
+  contested?: boolean;
+}
+
+export const is = (finding: FindingId, value: string | readonly string[]): Condition => ({ finding, is: value });
+export const has = (finding: FindingId, value: string | readonly string[]): Condition => ({ finding, has: value });
+export const atLeast = (finding: FindingId, value: number): Condition => ({ finding, atLeast: value });
+export const atMost = (finding: FindingId, value: number): Condition => ({ finding, atMost: value });
+export const below = (finding: FindingId, value: number): Condition => ({ finding, below: value });
+export const above = (finding: FindingId, value: number): Condition => ({ finding, above: value });
+export const all = (...conditions: Condition[]): Condition => ({ all: conditions });
+export const any = (...conditions: Condition[]): Condition => ({ any: conditions });
+export const not = (condition: Condition): Condition => ({ not: condition });

@@ -1,0 +1,155 @@
+import { featureOf, printFeature, type FeatureValue } from '../shoe/features';
+import { axisOf } from '../shoe/feature-kinds';
+import { targetInWords } from '../prescribe/explain';
+import type { Specification, Target } from '../prescribe/specification';
+import { utilityAt, valuesOf } from '../prescribe/utility';
+import type { ShoeModel } from './model';
+
+/** A reason for or against a model on one feature. */
+export interface FeatureReason {
+  feature: Target['feature'];
+  label: string;
+  has: string;
+  wanted: string;
+  /** 0 … 1, how well the model's value serves the target. */
+  serves: number;
+  weight: number;
+}
+
+export interface Ranked {
+  id: string;
+  /** 0 … 1: weighted share of what the specification wants. */
+  score: number;
+  /** Share of the weight that rests on values nobody knows. */
+  unknown: number;
+}
+
+export interface Excluded {
+  id: string;
+  /** Limits it breaks, in words. */
+  by: { feature: Target['feature']; sentence: string }[];
+}
+
+export interface Ranking {
+  ranked: Ranked[];
+  excluded: Excluded[];
+}
+
+/** A target prepared for scoring thousands of models: utility by grid index, and what it is worth when unknown. */
+interface Column {
+  target: Target;
+  weight: number;
+  serves: (value: FeatureValue) => number;
+  whenUnknown: number;
+  allows: (value: FeatureValue) => boolean;
+}
+
+const hasActiveLimit = (target: Target): boolean =>
+  target.pushes.some((push) => push.strength === 'limit' && push.setAside === undefined);
+
+function column(target: Target): Column {
+  const feature = featureOf(target.feature);
+  const active = target.pushes.filter((push) => push.setAside === undefined);
+  const pulls = active.filter((push) => push.strength !== 'limit');
+  const limits = active.filter((push) => push.strength === 'limit');
+  const weight = pulls.reduce((sum, push) => sum + push.weight, 0);
+  const serve = (value: FeatureValue) =>
+    weight === 0 ? 1 : pulls.reduce((sum, push) => sum + push.weight * utilityAt(push.want, value), 0) / weight;
+  const values = valuesOf(feature);
+  const table = values.map(serve);
+  const whenUnknown = table.reduce((sum, utility) => sum + utility, 0) / table.length;
+  // A model may state 9.8 mm where the grid has 10: limits give way by half a grid step.
+  const slack = feature.kind === 'choice' ? 0 : axisOf(feature).step / 2;
+  const allows = (value: FeatureValue) =>
+    limits.every((limit) => {
+      if (!('band' in limit.want)) return utilityAt(limit.want, value) === 1;
+      const x = Number(value);
+      return x >= limit.want.band.from - slack && x <= limit.want.band.to + slack;
+    });
+  if (feature.kind === 'choice') {
+    const byOption = new Map(values.map((value, at) => [value, table[at]!]));
+    return { target, weight, whenUnknown, allows, serves: (value) => byOption.get(value) ?? 0 };
+  }
+  const { from, step } = axisOf(feature);
+  const last = table.length - 1;
+  const serves = (value: FeatureValue) =>
+    table[Math.min(last, Math.max(0, Math.round((Number(value) - from) / step)))]!;
+  return { target, weight, whenUnknown, allows, serves };
+}
+
+/** Targets that a model can meet or miss; room beyond the toes is a matter of its size. */
+const columnsOf = (specification: Specification): Column[] =>
+  specification.targets.filter((target) => target.feature !== 'toeRoom').map(column);
+
+/**
+ * Ranks models by how much of the specification's weighted utility they give. A limit excludes and says so; an
+ * unknown value counts as the mean over what it could be, and is reported as uncertainty.
+ */
+export function rank(models: readonly ShoeModel[], specification: Specification): Ranking {
+  const columns = columnsOf(specification);
+  const total = columns.reduce((sum, { weight }) => sum + weight, 0);
+  const ranked: Ranked[] = [];
+  const excluded: Excluded[] = [];
+  for (const model of models) {
+    let sum = 0;
+    let unknown = 0;
+    let broken: Column[] | null = null;
+    for (const entry of columns) {
+      const value = model.features[entry.target.feature];
+      if (value === undefined) {
+        sum += entry.weight * entry.whenUnknown;
+        unknown += entry.weight;
+        continue;
+      }
+      if (!entry.allows(value)) broken = [...(broken ?? []), entry];
+      sum += entry.weight * entry.serves(value);
+    }
+    if (broken) excluded.push({ id: model.id, by: broken.map((entry) => brokenLimit(entry.target, model)) });
+    else ranked.push({ id: model.id, score: total === 0 ? 0 : sum / total, unknown: total === 0 ? 0 : unknown / total });
+  }
+  ranked.sort((a, b) => b.score - a.score || (a.id < b.id ? -1 : 1));
+  return { ranked, excluded };
+}
+
+function brokenLimit(target: Target, model: ShoeModel): Excluded['by'][number] {
+  const value = model.features[target.feature]!;
+  const because = target.pushes.find(
+    (push) =>
+      push.strength === 'limit' && push.setAside === undefined && utilityAt(push.want, value) < 1,
+  );
+  return {
+    feature: target.feature,
+    sentence: `${featureOf(target.feature).label} ${printFeature(target.feature, value)}: ${because?.finding ?? 'limit'}`,
+  };
+}
+
+/** Why one model suits or does not, weightiest first; limits on values nobody knows are named to be checked. */
+export function reasonsFor(
+  model: ShoeModel,
+  specification: Specification,
+): { pro: FeatureReason[]; contra: FeatureReason[]; check: string[] } {
+  const reasons: FeatureReason[] = [];
+  const check: string[] = [];
+  for (const { target, weight, serves } of columnsOf(specification)) {
+    const value = model.features[target.feature];
+    const label = featureOf(target.feature).label;
+    if (value === undefined) {
+      if (hasActiveLimit(target)) check.push(`${label} is not stated: check it (${targetInWords(target)}).`);
+      continue;
+    }
+    if (weight === 0) continue;
+    reasons.push({
+      feature: target.feature,
+      label,
+      has: printFeature(target.feature, value),
+      wanted: targetInWords(target),
+      serves: serves(value),
+      weight,
+    });
+  }
+  const pro = reasons.filter((reason) => reason.serves >= 0.85).sort((a, b) => b.weight * b.serves - a.weight * a.serves);
+  const contra = reasons
+    .filter((reason) => reason.serves < 0.85)
+    .sort((a, b) => b.weight * (1 - b.serves) - a.weight * (1 - a.serves));
+  return { pro, contra, check };
+}

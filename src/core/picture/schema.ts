@@ -1,0 +1,40 @@
+import { z } from 'zod';
+import type { Findings } from './clinical-picture';
+import type { FindingDefinition } from './finding-kinds';
+import { definitionOf, FINDING_IDS } from './findings';
+
+function valueSchema(definition: FindingDefinition): z.ZodType {
+  switch (definition.kind) {
+    case 'number': {
+      const [lowest, highest] = definition.possible;
+      const range = `${definition.label} lies between ${lowest} and ${highest} ${definition.unit}.`;
+      const base = definition.whole ? z.int() : z.number();
+      return base.min(lowest, range).max(highest, range);
+    }
+    case 'choice':
+      return z.enum(Object.keys(definition.options) as [string, ...string[]]);
+    case 'set': {
+      const options = Object.keys(definition.options) as [string, ...string[]];
+      return z.array(z.enum(options)).max(options.length);
+    }
+    case 'text':
+      return z.string().max(definition.longest);
+  }
+}
+
+const part = (scope: 'body' | 'foot') =>
+  z.strictObject(
+    Object.fromEntries(
+      FINDING_IDS.filter((id) => definitionOf(id).scope === scope).map((id) => [
+        id,
+        valueSchema(definitionOf(id)).describe(definitionOf(id).label).optional(),
+      ]),
+    ),
+  );
+
+/** Findings as they cross a boundary: absent keys are “not examined”, unknown keys are refused. */
+export const findingsSchema = z.strictObject({
+  body: part('body').optional(),
+  left: part('foot').optional(),
+  right: part('foot').optional(),
+}) as unknown as z.ZodType<Findings>;

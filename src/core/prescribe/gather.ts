@@ -1,0 +1,112 @@
+import type { Amount, Rule, Strength, Wish } from '../knowledge/rule';
+import { type SchoolChoice, shareOf } from '../knowledge/schools';
+import { type ClinicalPicture, greaterOf, numberAt } from '../picture/clinical-picture';
+import { type Side, SIDES } from '../picture/finding-kinds';
+import { definitionOf, FINDING_IDS, type FindingId, type FootFindingId } from '../picture/findings';
+import { axisOf } from '../shoe/feature-kinds';
+import { type FeatureId, featureOf } from '../shoe/features';
+import { evaluate } from './evaluate';
+import type { OpenQuestion, Push, SetAside, Want } from './specification';
+
+/** Strength words in numbers: each step doubles. A limit does not pull; it excludes. */
+export const WEIGHT: Record<Strength, number> = { limit: 0, strong: 4, moderate: 2, slight: 1 };
+
+function amount(value: Amount, picture: ClinicalPicture): number | null {
+  if (typeof value === 'number') return value;
+  const base =
+    definitionOf(value.finding).scope === 'body'
+      ? numberAt(picture, value.finding, 'left')
+      : greaterOf(picture, value.finding as FootFindingId);
+  return base === null ? null : base + (value.plus ?? 0);
+}
+
+/** A wish with its amounts filled in, or null when an amount it needs was not examined. */
+function wantOf(wish: Wish, picture: ClinicalPicture): Want | null {
+  if ('prefer' in wish) return { prefer: wish.prefer };
+  if ('avoid' in wish) return { avoid: wish.avoid };
+  const feature = featureOf(wish.feature);
+  if (feature.kind === 'choice') return null;
+  const axis = axisOf(feature);
+  const from = wish.atLeast === undefined ? axis.from : amount(wish.atLeast, picture);
+  const to = wish.atMost === undefined ? axis.to : amount(wish.atMost, picture);
+  if (from === null || to === null) return null;
+  const inside = (value: number) => Math.min(axis.to, Math.max(axis.from, value));
+  return { band: { from: inside(from), to: inside(to) }, reach: wish.reach ?? feature.reach };
+}
+
+export interface Gathered {
+  pushes: Map<FeatureId, Push[]>;
+  open: OpenQuestion[];
+  cautions: string[];
+}
+
+/**
+ * Asks every rule of the chosen school about both sides. Rules that say yes push; rules that cannot say
+ * because of missing findings become open questions. The order of rules is irrelevant: pushes are sorted.
+ */
+export function gather(
+  picture: ClinicalPicture,
+  rules: readonly Rule[],
+  school: SchoolChoice,
+  setAside: readonly SetAside[],
+): Gathered {
+  const pushes = new Map<FeatureId, Push[]>();
+  const questions = new Map<FindingId, { sides: Set<Side>; rules: string[]; weight: number }>();
+  const cautions = new Set<string>();
+  const sorted = [...rules].sort((a, b) => (a.id < b.id ? -1 : 1));
+  for (const rule of sorted) {
+    const share = shareOf(rule, school);
+    if (share === 0) continue;
+    const sides: Side[] = [];
+    const missing = new Map<FindingId, Side[]>();
+    for (const side of SIDES) {
+      const lacking = new Set<FindingId>();
+      const answer = evaluate(rule.when, picture, side, lacking);
+      if (answer === 'yes') sides.push(side);
+      if (answer === 'unknown')
+        for (const id of lacking) missing.set(id, [...(missing.get(id) ?? []), side]);
+    }
+    const heaviest = Math.max(...rule.wishes.map((wish) => WEIGHT[wish.strength ?? rule.strength] || 8)) * share;
+    for (const [id, at] of missing) {
+      const question = questions.get(id) ?? { sides: new Set<Side>(), rules: [], weight: 0 };
+      for (const side of at) question.sides.add(side);
+      question.rules.push(rule.id);
+      question.weight += heaviest;
+      questions.set(id, question);
+    }
+    if (sides.length === 0) continue;
+    if (rule.caution) cautions.add(rule.caution);
+    for (const wish of rule.wishes) {
+      const want = wantOf(wish, picture);
+      if (!want) continue;
+      const strength = wish.strength ?? rule.strength;
+      const aside = setAside.find((entry) => entry.rule === rule.id && entry.feature === wish.feature);
+      const push: Push = {
+        rule: rule.id,
+        sides,
+        strength,
+        weight: WEIGHT[strength] * share,
+        want,
+        without: null,
+        ...(aside ? { setAside: aside.reason } : {}),
+        because: rule.because,
+        finding: rule.finding,
+        evidence: rule.evidence,
+        schools: rule.schools,
+        sources: rule.sources,
+        contested: rule.contested ?? false,
+        ...(rule.caution ? { caution: rule.caution } : {}),
+      };
+      pushes.set(wish.feature, [...(pushes.get(wish.feature) ?? []), push]);
+    }
+  }
+  const open = [...questions]
+    .map(([finding, question]) => ({
+      finding,
+      sides: SIDES.filter((side) => question.sides.has(side)),
+      rules: question.rules,
+      weight: question.weight,
+    }))
+    .sort((a, b) => b.weight - a.weight || FINDING_IDS.indexOf(a.finding) - FINDING_IDS.indexOf(b.finding));
+  return { pushes, open, cautions: [...cautions].sort() };
+}

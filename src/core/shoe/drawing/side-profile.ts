@@ -1,0 +1,205 @@
+import { type FeatureValues, printFeature } from '../features';
+import { between, smooth, smoothClosed, straight } from './curve';
+import type { Dimension, Drawing, DrawnPart, Point } from './part';
+
+/** The measures a side profile is drawn from, with a usual shoe's where a value is not known. */
+interface Sole {
+  length: number;
+  heel: number;
+  fore: number;
+  spring: number;
+  apex: number;
+  bevel: number;
+}
+
+const numberOf = (values: FeatureValues, id: keyof FeatureValues, usual: number): number => {
+  const value = values[id];
+  return typeof value === 'number' ? value : usual;
+};
+
+const INSOLE_MM = 4;
+/** The ball lies at about 73 % of the last from the heel. From memory (heel–ball 0.72–0.74 of foot length). */
+export const BALL_SHARE = 0.73;
+
+function soleOf(values: FeatureValues, lengthMm: number): Sole {
+  const drop = numberOf(values, 'drop', 8);
+  const heel = numberOf(values, 'heelStack', 28);
+  const rocker = numberOf(values, 'rocker', 1);
+  const rockered = Math.max(0, rocker - 1) / 2;
+  return {
+    length: lengthMm,
+    heel,
+    fore: numberOf(values, 'forefootStack', Math.max(4, heel - drop)),
+    spring: numberOf(values, 'toeSpring', 12) + rockered * 14,
+    apex: rockered > 0 ? numberOf(values, 'rockerApex', 63) / 100 : 0.72,
+    bevel: values.heelBevel === undefined || values.heelBevel === 'none' ? 0.25 : 1,
+  };
+}
+
+/** Ground line of the sole: bevel at the heel, flat to the apex, then up to the toe. */
+function underside({ length, spring, apex, bevel, heel }: Sole): Point[] {
+  const lift = 3 + bevel * 8;
+  const at = (share: number): Point => {
+    const past = Math.max(0, (share - apex) / (1 - apex));
+    return [share * length, -spring * past ** 1.8];
+  };
+  return [
+    [2, -Math.min(heel * 0.55, lift + 4)],
+    [length * 0.035, -lift * 0.45],
+    [length * (0.07 + bevel * 0.05), 0],
+    [length * 0.3, 0],
+    [length * 0.48, 0],
+    at(apex),
+    at((apex + 1) / 2 - 0.03),
+    at(0.93),
+    [length - 3, -spring - 3],
+  ];
+}
+
+/** Where the foot stands: level under the heel, down to the ball, up to the toe. */
+function bed({ length, heel, fore, spring, apex }: Sole, lower: number): Point[] {
+  const toeLift = spring * 0.85;
+  const past = Math.max(0, (BALL_SHARE - apex) / (1 - apex)) ** 1.8 * spring;
+  return [
+    [3, -heel - 2 + lower],
+    [length * 0.08, -heel + lower],
+    [length * 0.24, -heel + lower],
+    [length * 0.48, -(heel * 0.48 + fore * 0.52) + lower],
+    [length * BALL_SHARE, -fore - past * 0.7 + lower],
+    [length * 0.88, -fore * 0.86 - toeLift * 0.55 + lower],
+    [length - 4, -fore * 0.62 - toeLift - 2 + lower],
+  ];
+}
+
+/**
+ * Side profile of a shoe from its features, to scale in millimetres, heel left. One drawing for specification,
+ * catalogue, patient sheet and PDF; it changes smoothly with every number.
+ *
+ * @param lengthMm length of the sole
+ */
+export function sideProfile(values: FeatureValues, lengthMm = 285): Drawing {
+  const sole = soleOf(values, lengthMm);
+  const ground = underside(sole);
+  const top = bed(sole, 0);
+  const lugs = values.tread === 'lugs';
+  const outsoleTop = ground.map(([x, y]): Point => [x, y - (lugs ? 5 : 3)]);
+  const parts: DrawnPart[] = [
+    ...upperParts(values, sole),
+    { id: 'midsole', kind: 'foam', d: between(bed(sole, INSOLE_MM), outsoleTop), features: ['heelStack', 'forefootStack', 'drop', 'midsoleHardness', 'heelCushioning', 'forefootCushioning'] },
+    { id: 'insole', kind: 'insole', d: between(top, bed(sole, INSOLE_MM)), features: ['removableInsole', 'insoleDepth', 'archContour'] },
+    { id: 'outsole', kind: 'outsole', d: between(outsoleTop, ground), features: ['outsoleHardness', 'tread', 'heelBevel', 'rocker', 'toeSpring', 'rockerApex'] },
+    ...soleDetails(values, sole),
+  ];
+  return {
+    viewBox: [-26, -(sole.heel + 72 + numberOf(values, 'collarHeight', 1) * 26), lengthMm + 52, sole.heel + 100 + numberOf(values, 'collarHeight', 1) * 26],
+    parts,
+    dimensions: dimensionsOf(sole),
+    summary: `Side profile: drop ${printFeature('drop', sole.heel - sole.fore)}, heel ${printFeature('heelStack', sole.heel)}, forefoot ${printFeature('forefootStack', sole.fore)}.`,
+  };
+}
+
+function upperParts(values: FeatureValues, sole: Sole): DrawnPart[] {
+  const { length: l, heel, fore, spring } = sole;
+  const collar = numberOf(values, 'collarHeight', 1) - 1;
+  const depth = (numberOf(values, 'toeBoxDepth', 2) - 2) * 6;
+  const firm = numberOf(values, 'heelCounter', 3);
+  const reach = numberOf(values, 'counterReach', 28) / 100;
+  const toe = -fore * 0.62 - spring * 0.85;
+  const rim = -heel - 52 - collar * 26;
+  const heelTop: Point = [2 - collar * 2, -heel - 66 - collar * 24];
+  const throat: Point = [l * 0.36, -heel - 78 - collar * 24];
+  const vamp: Point = [l * 0.62, -fore - 54];
+  const toeRoof: Point = [l * 0.88, toe - 26 - depth];
+  const outline: Point[] = [
+    [3, -heel + 3],
+    [-3, -heel - 26],
+    heelTop,
+    [l * 0.07, rim - 8],
+    [l * 0.16, rim],
+    [l * 0.26, rim - 10],
+    throat,
+    [l * 0.48, -(heel * 0.4 + fore * 0.6) - 70 - collar * 4],
+    vamp,
+    [l * 0.76, -fore - 38 - depth * 0.7],
+    toeRoof,
+    [l * 0.965, toe - 16 - depth * 0.6],
+    [l - 3, toe - 1],
+    [l * 0.9, toe + spring * 0.3 + 3],
+    [l * BALL_SHARE, -fore + 3],
+    [l * 0.45, -(heel + fore) / 2 + 4],
+    [l * 0.2, -heel + 4],
+  ];
+  const counterTop = 26 + firm * 5;
+  const counter: Point[] = [
+    [4, -heel + 2],
+    [-2, -heel - 24],
+    [1, -heel - counterTop],
+    [l * reach * 0.45, -heel - counterTop * 0.82],
+    [l * reach, -heel - 12],
+    [l * reach * 1.02, -heel + 3],
+  ];
+  const parts: DrawnPart[] = [
+    { id: 'upper', kind: 'upper', d: smoothClosed(outline), features: ['upperFirmness', 'width', 'toeBoxDepth', 'toeBoxMaterial', 'seamFree', 'water', 'mass'] },
+    { id: 'counter', kind: 'counter', d: `${smooth(counter)}Z`, features: ['heelCounter', 'counterReach', 'softCounterEdge'] },
+    { id: 'collar', kind: 'line', d: smooth([heelTop, [l * 0.07, rim - 8], [l * 0.16, rim], [l * 0.26, rim - 10], throat]), features: ['collarHeight', 'collarPadding', 'softCounterEdge', 'opening'] },
+    { id: 'toe-box', kind: 'line', d: smooth([[l * 0.79, -fore - 36 - depth * 0.7], [l * 0.81, -fore - 16], [l * 0.8, -fore - 2]]), features: ['toeBoxShape', 'toeBoxDepth', 'toeRoom', 'toeProtection'] },
+    ...closureParts(values, throat, vamp),
+  ];
+  if (values.toeProtection !== undefined && values.toeProtection !== 'none')
+    parts.push({ id: 'toe-cap', kind: 'support', d: `${smooth([[l * 0.9, toe + spring * 0.3 + 2], [l * 0.89, toe - 14], toeRoof, [l * 0.965, toe - 16 - depth * 0.6], [l - 3, toe - 1]])}Z`, features: ['toeProtection'] });
+  return parts;
+}
+
+function closureParts(values: FeatureValues, throat: Point, vamp: Point): DrawnPart[] {
+  const closure = String(values.closure ?? 'laces');
+  const along = (share: number): Point => [throat[0] + (vamp[0] - throat[0]) * share, throat[1] + (vamp[1] - throat[1]) * share + 5 - Math.sin(share * Math.PI) * 1];
+  const across = (share: number, drop: number): string => {
+    const [x, y] = along(share);
+    return straight([[x + 3, y - 3], [x - 9, y + drop]]);
+  };
+  const features = ['closure', 'opening', 'overlaysReachSole'] as const;
+  const part = (id: string, d: string): DrawnPart => ({ id, kind: 'closure', d, features });
+  const circle = ([x, y]: Point, r: number) => `M${x - r},${y}a${r},${r} 0 1,0 ${2 * r},0a${r},${r} 0 1,0 ${-2 * r},0Z`;
+  if (closure === 'hook-and-loop')
+    return [0.16, 0.5, 0.84].map((share, index) => {
+      const [x, y] = along(share);
+      return part(`strap-${index}`, `${straight([[x + 3, y - 5], [x + 11, y + 4], [x - 12, y + 34], [x - 22, y + 26]])}Z`);
+    });
+  if (closure === 'dial') return [part('dial', circle([along(0.3)[0], along(0.3)[1] + 5], 7)), ...[0.1, 0.5, 0.8].map((share, index) => part(`wire-${index}`, across(share, 14)))];
+  if (closure === 'slip-on') return [part('gore', `${straight([along(0.25), [along(0.25)[0] - 14, along(0.25)[1] + 30], [along(0.6)[0] - 12, along(0.6)[1] + 26], along(0.6)])}Z`)];
+  if (closure === 'zip' || closure === 'buckle') return [part('zip', straight([along(0.1), [along(0.35)[0] - 10, along(0.35)[1] + 36]])), part('pull', circle(along(0.12), 3))];
+  const eyelets = closure === 'laces-extra-eyelet' ? [-0.06, 0.12, 0.3, 0.48, 0.66, 0.84] : [0.08, 0.27, 0.46, 0.65, 0.84];
+  return eyelets.map((share, index) => part(`lace-${index}`, across(share, 14)));
+}
+
+function soleDetails(values: FeatureValues, sole: Sole): DrawnPart[] {
+  const { length: l, heel, fore } = sole;
+  const parts: DrawnPart[] = [];
+  const mid = (heel + fore) / 2;
+  if (values.medialSupport === 'post' || values.medialSupport === 'foam')
+    parts.push({ id: 'post', kind: 'support', d: `${straight([[l * 0.2, -4], [l * 0.5, -4], [l * 0.5, -mid + 6], [l * 0.22, -heel + 6]])}Z`, features: ['medialSupport'] });
+  if (values.medialSupport === 'rail' || values.lateralSupport === 'sidewall')
+    parts.push({ id: 'rail', kind: 'support', d: between([[l * 0.06, -heel - 5], [l * 0.25, -heel - 11], [l * 0.52, -mid - 6]], [[l * 0.06, -heel + 6], [l * 0.25, -heel + 6], [l * 0.52, -mid + 6]]), features: ['medialSupport', 'lateralSupport'] });
+  if (values.plate !== undefined && values.plate !== 'none')
+    parts.push({ id: 'plate', kind: 'line', d: smooth([[l * 0.3, -heel * 0.45], [l * 0.55, -fore * 0.42], [l * BALL_SHARE, -fore * 0.4], [l * 0.94, -fore * 0.45 - sole.spring * 0.75]]), features: ['plate', 'forefootStiffness'] });
+  const contour = numberOf(values, 'archContour', 2) - 1;
+  if (contour > 0.1)
+    parts.push({ id: 'arch', kind: 'insole', d: between([[l * 0.24, -heel], [l * 0.4, -mid - 3 - contour * 5], [l * 0.58, -fore - 2]], [[l * 0.24, -heel + 1], [l * 0.4, -mid], [l * 0.58, -fore - 1]]), features: ['archContour'] });
+  if (numberOf(values, 'torsionalStiffness', 3) >= 3.75)
+    parts.push({ id: 'shank', kind: 'support', d: between([[l * 0.32, -8], [l * 0.43, -11], [l * 0.55, -8]], [[l * 0.32, -4], [l * 0.43, -5], [l * 0.55, -4]]), features: ['torsionalStiffness'] });
+  if (values.tread === 'lugs')
+    for (let share = 0.12; share < 0.7; share += 0.06)
+      parts.push({ id: `lug-${Math.round(share * 100)}`, kind: 'outsole', d: `${straight([[l * share, 0], [l * share + 9, 0], [l * share + 7, 4], [l * share + 2, 4]])}Z`, features: ['tread'] });
+  const bendAt = numberOf(values, 'bendPoint', 73) / 100;
+  parts.push({ id: 'bend', kind: 'guide', d: straight([[l * bendAt, -fore * 0.9], [l * bendAt, 7]]), features: ['bendPoint', 'forefootStiffness'] });
+  return parts;
+}
+
+function dimensionsOf({ length: l, heel, fore }: Sole): Dimension[] {
+  const mm = (value: number) => String(Math.round(value * 10) / 10);
+  return [
+    { from: [-12, 0], to: [-12, -heel], text: mm(heel), feature: 'heelStack' },
+    { from: [l * BALL_SHARE, 12], to: [l * BALL_SHARE, 12 - fore], text: mm(fore), feature: 'forefootStack' },
+    { from: [l + 10, -fore], to: [l + 10, -heel], text: `drop ${mm(heel - fore)}`, feature: 'drop' },
+  ];
+}

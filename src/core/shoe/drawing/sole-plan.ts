@@ -1,0 +1,116 @@
+import type { FeatureValues } from '../features';
+import { smooth, smoothClosed, straight } from './curve';
+import type { Drawing, DrawnPart, Point } from './part';
+import { BALL_SHARE } from './side-profile';
+
+/** What is known of one foot for drawing its outline; widths in mm. */
+export interface FootMeasures {
+  lengthMm: number;
+  ballWidthMm: number | null;
+  heelBallMm: number | null;
+}
+
+/** Half-widths near the tip as shares of the ball width: lateral and medial at 90 % and 97 %, and where the tip lies. */
+const TOE_SHAPES: Record<string, readonly [number, number, number, number, number]> = {
+  tapered: [0.27, 0.12, 0.25, 0.12, 0],
+  round: [0.38, 0.22, 0.36, 0.22, -0.03],
+  square: [0.43, 0.34, 0.42, 0.34, -0.04],
+  anatomic: [0.34, 0.14, 0.45, 0.36, -0.2],
+};
+
+/** Outline of a right sole or foot seen from above, heel left, medial side up. */
+function outline(length: number, heel: number, ball: number, toe: string, waist: number): Point[] {
+  const [l90, l97, m90, m97, tip] = TOE_SHAPES[toe] ?? TOE_SHAPES['round']!;
+  return [
+    [0, 0],
+    [length * 0.03, heel * 0.34],
+    [length * 0.1, heel * 0.48],
+    [length * 0.2, heel * 0.5],
+    [length * 0.45, ball * 0.45],
+    [length * 0.63, ball * 0.53],
+    [length * 0.76, ball * 0.5],
+    [length * 0.9, ball * l90],
+    [length * 0.97, ball * l97],
+    [length, ball * tip],
+    [length * 0.97, -ball * m97],
+    [length * 0.9, -ball * m90],
+    [length * 0.76, -ball * 0.47],
+    [length * 0.66, -ball * 0.43],
+    [length * 0.46, -ball * waist],
+    [length * 0.3, -heel * 0.38],
+    [length * 0.17, -heel * 0.49],
+    [length * 0.06, -heel * 0.42],
+  ];
+}
+
+/** Toe outline of a bare foot: five toes, the first or second longest. */
+function footOutline(foot: FootMeasures): Point[] {
+  const width = foot.ballWidthMm ?? foot.lengthMm * 0.38;
+  const ball = foot.heelBallMm ?? foot.lengthMm * BALL_SHARE;
+  const l = foot.lengthMm;
+  return [
+    [0, 0],
+    [l * 0.04, width * 0.24],
+    [l * 0.14, width * 0.32],
+    [l * 0.4, width * 0.36],
+    [ball * 0.88, width * 0.5],
+    [l * 0.76, width * 0.47],
+    [l * 0.82, width * 0.42],
+    [l * 0.87, width * 0.31],
+    [l * 0.92, width * 0.18],
+    [l * 0.965, width * 0.02],
+    [l, -width * 0.22],
+    [l * 0.97, -width * 0.38],
+    [l * 0.88, -width * 0.42],
+    [ball, -width * 0.5],
+    [ball * 0.86, -width * 0.4],
+    [l * 0.4, -width * 0.16],
+    [l * 0.16, -width * 0.3],
+    [l * 0.05, -width * 0.24],
+  ];
+}
+
+/**
+ * Plan of a right sole from its features, to scale in millimetres, with bend line, rocker apex, support and, when
+ * measured, the patient's own foot inside.
+ */
+export function solePlan(values: FeatureValues, foot: FootMeasures | null, lengthMm = 285): Drawing {
+  const numeric = (id: keyof FeatureValues, usual: number) =>
+    typeof values[id] === 'number' ? (values[id] as number) : usual;
+  const heel = numeric('heelBase', 82);
+  const ball = numeric('forefootBase', 108);
+  const toe = String(values.toeBoxShape ?? 'round');
+  const stiffWaist = 0.2 + (numeric('torsionalStiffness', 3) - 1) * 0.035;
+  const shape = outline(lengthMm, heel, ball, toe, stiffWaist);
+  const parts: DrawnPart[] = [];
+  if (values.lateralSupport === 'flare' || values.lateralSupport === 'sidewall')
+    parts.push({ id: 'flare', kind: 'support', d: `${smooth([[lengthMm * 0.08, heel * 0.42], [lengthMm * 0.2, heel * 0.5 + 7], [lengthMm * 0.45, ball * 0.45 + 8], [lengthMm * 0.63, ball * 0.53 + 6], [lengthMm * 0.74, ball * 0.48]])}Z`, features: ['lateralSupport'] });
+  parts.push({ id: 'sole', kind: 'outsole', d: smoothClosed(shape), features: ['heelBase', 'forefootBase', 'toeBoxShape', 'width', 'tread', 'category'] });
+  const medial = values.medialSupport;
+  if (medial !== undefined && medial !== 'none')
+    parts.push({ id: 'medial', kind: 'support', d: `${smooth([[lengthMm * 0.2, -heel * 0.46], [lengthMm * 0.33, -heel * 0.3], [lengthMm * 0.5, -ball * stiffWaist * 1.02], [lengthMm * 0.5, -ball * 0.1], [lengthMm * 0.3, -heel * 0.1]])}Z`, features: ['medialSupport'] });
+  if (foot) parts.push({ id: 'foot', kind: 'foot', d: shifted(footOutline(foot), footOffset(lengthMm, foot)), features: ['toeRoom', 'width'] });
+  const bend = (numeric('bendPoint', 73) / 100) * lengthMm;
+  parts.push({ id: 'bend', kind: 'guide', d: straight([[bend + 5, -ball * 0.52], [bend - 22, ball * 0.56]]), features: ['bendPoint', 'forefootStiffness'] });
+  if (numeric('rocker', 1) >= 1.5) {
+    const apex = (numeric('rockerApex', 63) / 100) * lengthMm;
+    parts.push({ id: 'apex', kind: 'line', d: straight([[apex + 4, -ball * 0.5], [apex - 8, ball * 0.55]]), features: ['rocker', 'rockerApex'] });
+  }
+  const half = Math.max(ball, heel) * 0.53 + 14;
+  return {
+    viewBox: [-26, -half, lengthMm + 52, half * 2],
+    parts,
+    dimensions: [
+      { from: [lengthMm * 0.2, heel * 0.5], to: [lengthMm * 0.2, -heel * 0.5], text: String(Math.round(heel)), feature: 'heelBase' },
+      { from: [lengthMm * 0.68, ball * 0.52], to: [lengthMm * 0.68, -ball * 0.45], text: String(Math.round(ball)), feature: 'forefootBase' },
+    ],
+    summary: `Sole plan: ${Math.round(heel)} mm wide at the heel, ${Math.round(ball)} mm at the ball, ${toe} toe.`,
+  };
+}
+
+/** The heel of the foot sits a little inside the sole's back edge. */
+const footOffset = (lengthMm: number, foot: FootMeasures): number =>
+  Math.max(2, Math.min(8, (lengthMm - foot.lengthMm) * 0.35));
+
+const shifted = (points: readonly Point[], by: number): string =>
+  smoothClosed(points.map(([x, y]): Point => [x + by, y]));
