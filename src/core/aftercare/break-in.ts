@@ -16,7 +16,8 @@ export interface BreakInInput {
   prosthesisNew: boolean;
 }
 
-const REFIT = 'Mild discomfort may be given three outings. Still there after the third: come back for a refit.';
+const REFIT =
+  'Mild discomfort may be given three outings. Still there after the third: come back for a refit.';
 
 /**
  * Dated break-in steps. Default of common practice: indoors first so that the pair can go back unworn, then
@@ -27,19 +28,39 @@ export function breakInPlan(input: BreakInInput): BreakInStep[] {
   const steps: BreakInStep[] = [
     { day: 0, do: 'Indoors only, an hour at a time, for the first week.', check: 'Any place that presses?' },
     { day: 7, do: `First outing: about ${half(input.usualMinutes)} minutes.`, check: REFIT },
-    { day: 10, do: `Second outing: about ${half(input.usualMinutes)} minutes.`, check: 'Hot spots, toes, heel.' },
+    {
+      day: 10,
+      do: `Second outing: about ${half(input.usualMinutes)} minutes.`,
+      check: 'Hot spots, toes, heel.',
+    },
     { day: 13, do: 'Third outing: as long as usual.', check: 'Still sore? Come back for a refit.' },
   ];
   const large = input.dropChangeMm !== null && Math.abs(input.dropChangeMm) > 4;
   if (large || input.towardMinimal)
     steps.push(
-      { day: 14, do: 'Wear old and new on alternate days; a tenth more in the new pair each week.', check: 'Calf and heel cord.' },
-      { day: 56, do: 'All outings in the new pair.', check: 'Eight weeks: a large change takes weeks, not days.' },
+      {
+        day: 14,
+        do: 'Wear old and new on alternate days; a tenth more in the new pair each week.',
+        check: 'Calf and heel cord.',
+      },
+      {
+        day: 56,
+        do: 'All outings in the new pair.',
+        check: 'Eight weeks: a large change takes weeks, not days.',
+      },
     );
   if (input.eventAhead)
-    steps.push({ day: 14, do: 'Long outings before the event only in a pair you know.', check: 'Never new to a long event.' });
+    steps.push({
+      day: 14,
+      do: 'Long outings before the event only in a pair you know.',
+      check: 'Never new to a long event.',
+    });
   if (input.prosthesisNew)
-    steps.push({ day: 0, do: 'Keep to this same pair for the first two to three months of walking.', check: 'Never change shoes on a day of therapy.' });
+    steps.push({
+      day: 0,
+      do: 'Keep to this same pair for the first two to three months of walking.',
+      check: 'Never change shoes on a day of therapy.',
+    });
   return steps.sort((a, b) => a.day - b.day);
 }
 

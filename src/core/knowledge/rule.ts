@@ -46,8 +46,14 @@ export interface Rule {
   contested?: boolean;
 }
 
-export const is = (finding: FindingId, value: string | readonly string[]): Condition => ({ finding, is: value });
-export const has = (finding: FindingId, value: string | readonly string[]): Condition => ({ finding, has: value });
+export const is = (finding: FindingId, value: string | readonly string[]): Condition => ({
+  finding,
+  is: value,
+});
+export const has = (finding: FindingId, value: string | readonly string[]): Condition => ({
+  finding,
+  has: value,
+});
 export const atLeast = (finding: FindingId, value: number): Condition => ({ finding, atLeast: value });
 export const atMost = (finding: FindingId, value: number): Condition => ({ finding, atMost: value });
 export const below = (finding: FindingId, value: number): Condition => ({ finding, below: value });

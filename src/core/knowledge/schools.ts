@@ -8,8 +8,14 @@ export const SCHOOL_CHOICES: Record<SchoolChoice, { label: string; says: string 
     label: 'Balanced',
     says: 'Comfort within safety limits; move load where a tissue hurts; foot shape only as a weak tie-break. Default, because assigning shoes by arch did not lower injuries in three large military trials, while comfort went with fewer injuries in several studies.',
   },
-  comfort: { label: 'Comfort-led', says: 'What feels right in a trial among safe shoes; arch height carries no weight.' },
-  load: { label: 'Load-led', says: 'Move load away from the sore tissue by drop, stiffness, cushioning and step rate.' },
+  comfort: {
+    label: 'Comfort-led',
+    says: 'What feels right in a trial among safe shoes; arch height carries no weight.',
+  },
+  load: {
+    label: 'Load-led',
+    says: 'Move load away from the sore tissue by drop, stiffness, cushioning and step rate.',
+  },
   shape: { label: 'Shape-led', says: 'Arch and roll choose the kind of shoe.' },
 };
 

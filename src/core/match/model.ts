@@ -1,5 +1,5 @@
-import type { ModelSizing } from '../sizing/start-size';
 import type { FeatureValues } from '../shoe/features';
+import type { ModelSizing } from '../sizing/start-size';
 
 /** A catalogue model in one version, as ranking sees it. */
 export interface ShoeModel {

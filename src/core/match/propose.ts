@@ -13,7 +13,9 @@ export function unlikeness(a: ShoeModel, b: ShoeModel): number {
   return steps.reduce((sum, [feature, step]) => {
     const x = a.features[feature];
     const y = b.features[feature];
-    return x === undefined || y === undefined ? sum : sum + Math.min(2, Math.abs(Number(x) - Number(y)) / step);
+    return x === undefined || y === undefined
+      ? sum
+      : sum + Math.min(2, Math.abs(Number(x) - Number(y)) / step);
   }, 0);
 }
 
@@ -22,7 +24,11 @@ const FELT = 1.5;
 const WORTH_TRYING = 0.12;
 
 /** Two or three pairs worth bringing: the best, then good ones unlike enough to teach something. */
-export function proposeTrial(ranked: readonly Ranked[], models: ReadonlyMap<string, ShoeModel>, count = 3): string[] {
+export function proposeTrial(
+  ranked: readonly Ranked[],
+  models: ReadonlyMap<string, ShoeModel>,
+  count = 3,
+): string[] {
   const first = ranked[0];
   if (!first) return [];
   const chosen = [models.get(first.id)!];

@@ -1,8 +1,8 @@
-import { featureOf, printFeature, type FeatureValue } from '../shoe/features';
-import { axisOf } from '../shoe/feature-kinds';
 import { targetInWords } from '../prescribe/explain';
 import type { Specification, Target } from '../prescribe/specification';
 import { utilityAt, valuesOf } from '../prescribe/utility';
+import { axisOf } from '../shoe/feature-kinds';
+import { type FeatureValue, featureOf, printFeature } from '../shoe/features';
 import type { ShoeModel } from './model';
 
 /** A reason for or against a model on one feature. */
@@ -54,7 +54,9 @@ function column(target: Target): Column {
   const limits = active.filter((push) => push.strength === 'limit');
   const weight = pulls.reduce((sum, push) => sum + push.weight, 0);
   const serve = (value: FeatureValue) =>
-    weight === 0 ? 1 : pulls.reduce((sum, push) => sum + push.weight * utilityAt(push.want, value), 0) / weight;
+    weight === 0
+      ? 1
+      : pulls.reduce((sum, push) => sum + push.weight * utilityAt(push.want, value), 0) / weight;
   const values = valuesOf(feature);
   const table = values.map(serve);
   const whenUnknown = table.reduce((sum, utility) => sum + utility, 0) / table.length;
@@ -105,7 +107,12 @@ export function rank(models: readonly ShoeModel[], specification: Specification)
       sum += entry.weight * entry.serves(value);
     }
     if (broken) excluded.push({ id: model.id, by: broken.map((entry) => brokenLimit(entry.target, model)) });
-    else ranked.push({ id: model.id, score: total === 0 ? 0 : sum / total, unknown: total === 0 ? 0 : unknown / total });
+    else
+      ranked.push({
+        id: model.id,
+        score: total === 0 ? 0 : sum / total,
+        unknown: total === 0 ? 0 : unknown / total,
+      });
   }
   ranked.sort((a, b) => b.score - a.score || (a.id < b.id ? -1 : 1));
   return { ranked, excluded };
@@ -114,8 +121,7 @@ export function rank(models: readonly ShoeModel[], specification: Specification)
 function brokenLimit(target: Target, model: ShoeModel): Excluded['by'][number] {
   const value = model.features[target.feature]!;
   const because = target.pushes.find(
-    (push) =>
-      push.strength === 'limit' && push.setAside === undefined && utilityAt(push.want, value) < 1,
+    (push) => push.strength === 'limit' && push.setAside === undefined && utilityAt(push.want, value) < 1,
   );
   return {
     feature: target.feature,
@@ -147,7 +153,9 @@ export function reasonsFor(
       weight,
     });
   }
-  const pro = reasons.filter((reason) => reason.serves >= 0.85).sort((a, b) => b.weight * b.serves - a.weight * a.serves);
+  const pro = reasons
+    .filter((reason) => reason.serves >= 0.85)
+    .sort((a, b) => b.weight * b.serves - a.weight * a.serves);
   const contra = reasons
     .filter((reason) => reason.serves < 0.85)
     .sort((a, b) => b.weight * (1 - b.serves) - a.weight * (1 - a.serves));

@@ -87,7 +87,11 @@ export const FINDINGS = {
     },
     { scope: 'body', step: 'ask' },
   ),
-  falls: number('Falls in 12 months', 'count', [0, 10], [0, 200], { scope: 'body', step: 'ask', whole: true }),
+  falls: number('Falls in 12 months', 'count', [0, 10], [0, 200], {
+    scope: 'body',
+    step: 'ask',
+    whole: true,
+  }),
   fearOfFalling: choice('Fear of falling', YES_NO, { scope: 'body', step: 'ask' }),
   walkingAid: choice('Walking aid', YES_NO, { scope: 'body', step: 'ask' }),
   reach: choice(
@@ -100,7 +104,10 @@ export const FINDINGS = {
     { tie: 'tie a lace', pull: 'pull a strap only', weak: 'neither' },
     { scope: 'body', step: 'ask' },
   ),
-  legLengthDifference: number('Leg length difference', 'mm', [0, 30], [0, 120], { scope: 'body', step: 'ask' }),
+  legLengthDifference: number('Leg length difference', 'mm', [0, 30], [0, 120], {
+    scope: 'body',
+    step: 'ask',
+  }),
   prosthesisSide: choice(
     'Prosthesis',
     { none: 'none', left: 'left', right: 'right' },
@@ -139,7 +146,11 @@ export const FINDINGS = {
     },
     { scope: 'foot', step: 'ask' },
   ),
-  worstPain: number('Worst ache, 0–10', 'score', [0, 10], [0, 10], { scope: 'foot', step: 'ask', whole: true }),
+  worstPain: number('Worst ache, 0–10', 'score', [0, 10], [0, 10], {
+    scope: 'foot',
+    step: 'ask',
+    whole: true,
+  }),
   injuries: set(
     'Injuries, old and new',
     {
@@ -261,9 +272,16 @@ export const FINDINGS = {
   heelsLiftEarly: choice('Double knee bend: heel lifts early', YES_NO, { scope: 'foot', step: 'load' }),
   lungeDistance: number('Lunge, toe to wall', 'cm', [2, 18], [0, 30], { scope: 'foot', step: 'load' }),
   lungeAngle: number('Lunge, shin from vertical', 'deg', [20, 55], [0, 80], { scope: 'foot', step: 'load' }),
-  heelRises: number('Single heel rises', 'count', [0, 40], [0, 200], { scope: 'foot', step: 'load', whole: true }),
+  heelRises: number('Single heel rises', 'count', [0, 40], [0, 200], {
+    scope: 'foot',
+    step: 'load',
+    whole: true,
+  }),
   archFlattening: choice('Arch flattening over months', YES_NO, { scope: 'foot', step: 'load' }),
-  singleLegStance: number('Single-leg stance, eyes open', 's', [0, 60], [0, 600], { scope: 'foot', step: 'load' }),
+  singleLegStance: number('Single-leg stance, eyes open', 's', [0, 60], [0, 600], {
+    scope: 'foot',
+    step: 'load',
+  }),
 
   // Move.
   roll: choice(
@@ -281,12 +299,25 @@ export const FINDINGS = {
     step: 'move',
     how: 'heel against leg, rear view, + turned out',
   }),
-  heelAngleWalk: number('Heel angle, peak walking', 'deg', [-10, 20], [-30, 45], { scope: 'foot', step: 'move' }),
-  heelAngleRun: number('Heel angle, peak running', 'deg', [-10, 25], [-30, 50], { scope: 'foot', step: 'move' }),
-  cadence: number('Running cadence, one foot', 'per-min', [65, 105], [40, 140], { scope: 'body', step: 'move' }),
+  heelAngleWalk: number('Heel angle, peak walking', 'deg', [-10, 20], [-30, 45], {
+    scope: 'foot',
+    step: 'move',
+  }),
+  heelAngleRun: number('Heel angle, peak running', 'deg', [-10, 25], [-30, 50], {
+    scope: 'foot',
+    step: 'move',
+  }),
+  cadence: number('Running cadence, one foot', 'per-min', [65, 105], [40, 140], {
+    scope: 'body',
+    step: 'move',
+  }),
 
   // Derived.
-  atRiskCategory: number('At-risk category', 'score', [0, 3], [0, 3], { scope: 'foot', step: null, whole: true }),
+  atRiskCategory: number('At-risk category', 'score', [0, 3], [0, 3], {
+    scope: 'foot',
+    step: null,
+    whole: true,
+  }),
 } as const satisfies Record<string, FindingDefinition>;
 
 export type FindingId = keyof typeof FINDINGS;
@@ -300,15 +331,16 @@ export const isFindingId = (id: string): id is FindingId => Object.hasOwn(FINDIN
 export const findingsOfStep = (step: FindingStep): FindingId[] =>
   FINDING_IDS.filter((id) => FINDINGS[id].step === step);
 
-type ValueOfDefinition<D> = D extends ChoiceFinding<infer O>
-  ? O
-  : D extends SetFinding<infer O>
-    ? O[]
-    : D extends NumberFinding
-      ? number
-      : D extends TextFinding
-        ? string
-        : never;
+type ValueOfDefinition<D> =
+  D extends ChoiceFinding<infer O>
+    ? O
+    : D extends SetFinding<infer O>
+      ? O[]
+      : D extends NumberFinding
+        ? number
+        : D extends TextFinding
+          ? string
+          : never;
 
 /** What a finding holds once examined. */
 export type FindingValue<K extends FindingId> = ValueOfDefinition<(typeof FINDINGS)[K]>;

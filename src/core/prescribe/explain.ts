@@ -7,9 +7,13 @@ export function targetInWords(target: Target): string {
   const feature = featureOf(target.feature);
   if (target.kind === 'options') {
     const all = feature.kind === 'choice' ? Object.keys(feature.options).length : 0;
-    const names = (options: string[]) => options.map((option) => printFeature(target.feature, option)).join(' or ');
+    const names = (options: string[]) =>
+      options.map((option) => printFeature(target.feature, option)).join(' or ');
     if (target.options.length <= all / 2 || target.options.length <= 2) return names(target.options);
-    const left = feature.kind === 'choice' ? Object.keys(feature.options).filter((option) => !target.options.includes(option)) : [];
+    const left =
+      feature.kind === 'choice'
+        ? Object.keys(feature.options).filter((option) => !target.options.includes(option))
+        : [];
     return left.length === 0 ? 'any' : `not ${names(left)}`;
   }
   if (feature.kind === 'choice') return String(target.best);
@@ -42,8 +46,7 @@ export function movedInWords(target: Target, push: Push): string {
   if (push.setAside !== undefined) return 'set aside';
   const direction = directionOf(target, push);
   const otherwise = push.without === null ? '' : printFeature(target.feature, push.without);
-  if (direction === 'limit')
-    return push.without === target.best ? 'limit' : `limit (otherwise ${otherwise})`;
+  if (direction === 'limit') return push.without === target.best ? 'limit' : `limit (otherwise ${otherwise})`;
   if (direction === 'holds') return 'agrees';
   return `${direction === 'toward' ? '' : `${direction}, `}otherwise ${otherwise}`;
 }

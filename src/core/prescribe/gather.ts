@@ -1,7 +1,7 @@
 import type { Amount, Rule, Strength, Wish } from '../knowledge/rule';
 import { type SchoolChoice, shareOf } from '../knowledge/schools';
 import { type ClinicalPicture, greaterOf, numberAt } from '../picture/clinical-picture';
-import { type Side, SIDES } from '../picture/finding-kinds';
+import { SIDES, type Side } from '../picture/finding-kinds';
 import { definitionOf, FINDING_IDS, type FindingId, type FootFindingId } from '../picture/findings';
 import { axisOf } from '../shoe/feature-kinds';
 import { type FeatureId, featureOf } from '../shoe/features';
@@ -63,10 +63,10 @@ export function gather(
       const lacking = new Set<FindingId>();
       const answer = evaluate(rule.when, picture, side, lacking);
       if (answer === 'yes') sides.push(side);
-      if (answer === 'unknown')
-        for (const id of lacking) missing.set(id, [...(missing.get(id) ?? []), side]);
+      if (answer === 'unknown') for (const id of lacking) missing.set(id, [...(missing.get(id) ?? []), side]);
     }
-    const heaviest = Math.max(...rule.wishes.map((wish) => WEIGHT[wish.strength ?? rule.strength] || 8)) * share;
+    const heaviest =
+      Math.max(...rule.wishes.map((wish) => WEIGHT[wish.strength ?? rule.strength] || 8)) * share;
     for (const [id, at] of missing) {
       const question = questions.get(id) ?? { sides: new Set<Side>(), rules: [], weight: 0 };
       for (const side of at) question.sides.add(side);

@@ -1,11 +1,12 @@
-import { utilityAt } from './utility';
 import type { Push } from './specification';
+import { utilityAt } from './utility';
 
 /** Values that every limit allows: a limit allows what it gives full marks. */
 export const allowedBy = (
   limits: readonly Push[],
   values: readonly (number | string)[],
-): (number | string)[] => values.filter((value) => limits.every((limit) => utilityAt(limit.want, value) === 1));
+): (number | string)[] =>
+  values.filter((value) => limits.every((limit) => utilityAt(limit.want, value) === 1));
 
 /**
  * The smallest set of limits that cannot hold together, found by leaving out one at a time whatever is not

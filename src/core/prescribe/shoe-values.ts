@@ -1,4 +1,10 @@
-import { FEATURE_IDS, type FeatureId, type FeatureValue, type FeatureValues, featureOf } from '../shoe/features';
+import {
+  FEATURE_IDS,
+  type FeatureId,
+  type FeatureValue,
+  type FeatureValues,
+  featureOf,
+} from '../shoe/features';
 import type { Specification } from './specification';
 
 /**

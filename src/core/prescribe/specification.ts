@@ -11,7 +11,10 @@ export interface Band {
 }
 
 /** What one rule wants of one feature, with its amounts filled in from the picture. */
-export type Want = { band: Band; reach: number } | { prefer: readonly string[] } | { avoid: readonly string[] };
+export type Want =
+  | { band: Band; reach: number }
+  | { prefer: readonly string[] }
+  | { avoid: readonly string[] };
 
 /** One rule's pull on one target. */
 export interface Push {

@@ -50,7 +50,13 @@ export function shankAlignment(
           ? 'caution'
           : 'fine';
   const wedgeMm = excess < -0.05 ? -excess : null;
-  return ok({ angleDeg, leans, wedgeMm, verdict, sentence: inWords(leans, angleDeg, wedgeMm, verdict, input.adjustable) });
+  return ok({
+    angleDeg,
+    leans,
+    wedgeMm,
+    verdict,
+    sentence: inWords(leans, angleDeg, wedgeMm, verdict, input.adjustable),
+  });
 }
 
 function inWords(

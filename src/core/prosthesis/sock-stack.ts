@@ -34,7 +34,11 @@ const REVIEW_FROM_PLY = 10;
  *
  * @param needsHole pin or lanyard suspension: only socks with a hole count
  */
-export function sockStack(inventory: readonly SockKind[], wanted: number, needsHole: boolean): Result<SockAnswer> {
+export function sockStack(
+  inventory: readonly SockKind[],
+  wanted: number,
+  needsHole: boolean,
+): Result<SockAnswer> {
   if (!Number.isInteger(wanted) || wanted < 0 || wanted > 40)
     return fail('impossible', 'A wanted ply is a whole number from 0 to 40.');
   const usable = inventory
@@ -81,7 +85,12 @@ export function sockStack(inventory: readonly SockKind[], wanted: number, needsH
 
 const list = (stack: SockStack): string => stack.socks.map((ply) => `${ply}-ply`).join(' + ');
 
-function inWords(wanted: number, exact: SockStack | null, below: SockStack | null, above: SockStack | null): string {
+function inWords(
+  wanted: number,
+  exact: SockStack | null,
+  below: SockStack | null,
+  above: SockStack | null,
+): string {
   if (exact) return wanted === 0 ? 'No sock.' : `${list(exact)} makes ${wanted} ply.`;
   const near = [below && `${list(below)} makes ${below.ply}`, above && `${list(above)} makes ${above.ply}`];
   const said = near.filter(Boolean).join('; ');

@@ -39,12 +39,21 @@ export function atRiskCategory(picture: ClinicalPicture, side: Side): AtRiskAnsw
   const injuries = foot.injuries === NOT_EXAMINED ? [] : foot.injuries;
   const conditions = picture.body.conditions === NOT_EXAMINED ? [] : picture.body.conditions;
   const past =
-    injuries.includes('foot-ulcer') || injuries.includes('amputation') || conditions.includes('renal-failure');
-  const signs = [lops && 'loss of protective sensation', pad && 'arterial disease'].filter(Boolean).join(' and ');
+    injuries.includes('foot-ulcer') ||
+    injuries.includes('amputation') ||
+    conditions.includes('renal-failure');
+  const signs = [lops && 'loss of protective sensation', pad && 'arterial disease']
+    .filter(Boolean)
+    .join(' and ');
 
-  if (signs && past) return { known: true, category: 3, because: `${signs} with past ulcer, amputation or renal disease` };
+  if (signs && past)
+    return { known: true, category: 3, because: `${signs} with past ulcer, amputation or renal disease` };
   if (past && missing.length > 0)
-    return { known: false, missing, because: 'past ulcer, amputation or renal disease: test sensation and pulses' };
+    return {
+      known: false,
+      missing,
+      because: 'past ulcer, amputation or renal disease: test sensation and pulses',
+    };
   if (lops && pad) return { known: true, category: 2, because: signs };
   if (signs && deformity) return { known: true, category: 2, because: `${signs} with foot deformity` };
   if (missing.length > 0)

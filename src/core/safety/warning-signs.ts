@@ -1,5 +1,11 @@
 /** How soon a warning sign has to be seen by whoever treats it. */
-export type Urgency = 'same-day' | 'within-2-days' | 'within-days' | 'within-weeks' | 'urgent' | 'stop-wearing';
+export type Urgency =
+  | 'same-day'
+  | 'within-2-days'
+  | 'within-days'
+  | 'within-weeks'
+  | 'urgent'
+  | 'stop-wearing';
 
 export const URGENCY_LABEL: Record<Urgency, string> = {
   'same-day': 'same day',
@@ -136,7 +142,11 @@ export function openWarnings(check: WarningCheck, suggested: readonly string[] =
   for (const id of suggested) {
     if (present.some((entry) => entry.sign === id)) continue;
     const sign = WARNING_SIGNS.find((candidate) => candidate.id === id);
-    if (sign) blocks.push({ sign: id, message: `The findings suggest: ${sign.sign}. Confirm or exclude it, with a note.` });
+    if (sign)
+      blocks.push({
+        sign: id,
+        message: `The findings suggest: ${sign.sign}. Confirm or exclude it, with a note.`,
+      });
   }
   if (!check.checked)
     blocks.push({ sign: 'unchecked', message: 'The warning signs have not been checked at this visit.' });

@@ -21,7 +21,8 @@ const upTo = (step: number, value: number): number => Math.ceil(value / step - 1
  * @param allowanceMm what the maker adds to the foot, 8–25 mm; 13.3 mm (two Paris points) and 16.9 mm (two barleycorns) are common
  */
 export function sizeTable(footMm: number, allowanceMm = MM_TWO_POINTS): Result<SizeRow[]> {
-  if (!(footMm >= 90 && footMm <= 360)) return fail('impossible', 'A foot length lies between 90 and 360 mm.');
+  if (!(footMm >= 90 && footMm <= 360))
+    return fail('impossible', 'A foot length lies between 90 and 360 mm.');
   const last = footMm + allowanceMm;
   const fromLast = `last = foot + ${Math.round(allowanceMm * 10) / 10} mm`;
   const row = (system: SizeSystem, exact: number, size: number, assumption: string): SizeRow => ({
@@ -37,7 +38,12 @@ export function sizeTable(footMm: number, allowanceMm = MM_TWO_POINTS): Result<S
     row('eu', eu, nearestHalf(eu), fromLast),
     row('uk', scaleReading.uk(footMm), nearestHalf(scaleReading.uk(footMm)), 'foot scale, two barleycorns'),
     row('us-men', scaleReading['us-men'](footMm), nearestHalf(scaleReading['us-men'](footMm)), 'foot scale'),
-    row('us-women', scaleReading['us-women'](footMm), nearestHalf(scaleReading['us-women'](footMm)), 'foot scale, men’s + 1'),
+    row(
+      'us-women',
+      scaleReading['us-women'](footMm),
+      nearestHalf(scaleReading['us-women'](footMm)),
+      'foot scale, men’s + 1',
+    ),
     row('japan', footMm / 10, upTo(5, footMm) / 10, 'foot length, next half centimetre up'),
   ]);
 }

@@ -1,6 +1,12 @@
 import { fail, ok, type Result } from '../result';
 import { lastOfSize, nearestHalf, SIZE_SYSTEM_LABEL, type SizeSystem, sizeOfLast } from './systems';
-import { gradeOfLetter, lettersByGrade, MM_WIDTH_PER_LETTER, type SizingGroup, type WidthLetter } from './widths';
+import {
+  gradeOfLetter,
+  lettersByGrade,
+  MM_WIDTH_PER_LETTER,
+  type SizingGroup,
+  type WidthLetter,
+} from './widths';
 
 /** What the size of a model means, as far as its maker says. */
 export interface ModelSizing {
@@ -40,7 +46,11 @@ export const insideLength = (model: ModelSizing, size: number): number =>
 
 export function insideWidth(model: ModelSizing, size: number, width: WidthLetter): number {
   const steps = lettersApart(model.widths[0]!, width);
-  return model.ballWidthMm + (insideLength(model, size) - 270) * MM_WIDTH_PER_MM_LENGTH + steps * MM_WIDTH_PER_LETTER;
+  return (
+    model.ballWidthMm +
+    (insideLength(model, size) - 270) * MM_WIDTH_PER_MM_LENGTH +
+    steps * MM_WIDTH_PER_LETTER
+  );
 }
 
 const ORDER: readonly WidthLetter[] = ['2A', 'A', 'B', 'C', 'D', 'E', '2E', '3E', '4E', '6E'];
@@ -61,10 +71,15 @@ export function startSize(
 ): Result<StartSize> {
   const wanted = foot.lengthMm + wish.room.wished;
   const room = (size: number) => insideLength(model, size) - foot.lengthMm;
-  const enough = model.sizes.filter((size) => room(size) >= wish.room.least - 0.05 && room(size) <= wish.room.most + 6);
+  const enough = model.sizes.filter(
+    (size) => room(size) >= wish.room.least - 0.05 && room(size) <= wish.room.most + 6,
+  );
   if (enough.length === 0) {
     const ideal = nearestHalf(sizeOfLast(model.system, wanted - model.lengthOffsetMm, model.allowanceMm));
-    return fail('no-size', `Not made in the size needed (about ${SIZE_SYSTEM_LABEL[model.system]} ${ideal}).`);
+    return fail(
+      'no-size',
+      `Not made in the size needed (about ${SIZE_SYSTEM_LABEL[model.system]} ${ideal}).`,
+    );
   }
   const size = enough.reduce((best, next) =>
     Math.abs(room(next) - wish.room.wished) < Math.abs(room(best) - wish.room.wished) ? next : best,
@@ -74,10 +89,14 @@ export function startSize(
     `maker adds ${fixed(model.allowanceMm)} mm`,
   ];
   if (model.lengthOffsetMm !== 0)
-    why.push(`runs ${fixed(Math.abs(model.lengthOffsetMm))} mm ${model.lengthOffsetMm > 0 ? 'long' : 'short'}`);
+    why.push(
+      `runs ${fixed(Math.abs(model.lengthOffsetMm))} mm ${model.lengthOffsetMm > 0 ? 'long' : 'short'}`,
+    );
   const width = widthFor(model, size, foot.ballWidthMm, wishedWidthGrade);
   why.push(
-    foot.ballWidthMm === null ? 'ball width not measured: standard width' : `ball ${fixed(foot.ballWidthMm)} mm`,
+    foot.ballWidthMm === null
+      ? 'ball width not measured: standard width'
+      : `ball ${fixed(foot.ballWidthMm)} mm`,
   );
   return ok({
     size,
@@ -105,7 +124,9 @@ function widthFor(
     Math.abs(lettersApart(next, wished)) < Math.abs(lettersApart(best, wished)) ? next : best,
   );
   if (ballWidthMm === null) return closest;
-  const holding = model.widths.find((letter) => insideWidth(model, size, letter) + UPPER_GIVES_MM >= ballWidthMm);
+  const holding = model.widths.find(
+    (letter) => insideWidth(model, size, letter) + UPPER_GIVES_MM >= ballWidthMm,
+  );
   return holding ?? model.widths[model.widths.length - 1]!;
 }
 

@@ -5,7 +5,15 @@ export const MM_PER_BARLEYCORN = MM_PER_INCH / 3;
 /** One Paris point is two thirds of a centimetre. By definition. */
 export const MM_PER_PARIS_POINT = 20 / 3;
 
-export type SizeSystem = 'mondopoint' | 'eu' | 'uk' | 'us-men' | 'us-women' | 'us-women-wide-gap' | 'japan' | 'uk-child';
+export type SizeSystem =
+  | 'mondopoint'
+  | 'eu'
+  | 'uk'
+  | 'us-men'
+  | 'us-women'
+  | 'us-women-wide-gap'
+  | 'japan'
+  | 'uk-child';
 
 export const SIZE_SYSTEM_LABEL: Record<SizeSystem, string> = {
   mondopoint: 'Mondopoint',

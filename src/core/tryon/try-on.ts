@@ -35,24 +35,27 @@ const HALF_SIZE_MM = 4.23;
  */
 export function fitAdvice(tryOn: TryOn, room: { from: number; to: number }): FitAdvice[] {
   const advice: FitAdvice[] = [];
-  const add = (level: FitAdvice['level'], field: keyof TryOn, sentence: string) => advice.push({ level, field, sentence });
+  const add = (level: FitAdvice['level'], field: keyof TryOn, sentence: string) =>
+    advice.push({ level, field, sentence });
   if (tryOn.roomMm !== undefined) {
     const short = room.from - tryOn.roomMm;
     const long = tryOn.roomMm - room.to;
-    if (short > 0)
-      add('stop', 'roomMm', `${tryOn.roomMm} mm in front: too short. Try ${sizes(short)} up.`);
+    if (short > 0) add('stop', 'roomMm', `${tryOn.roomMm} mm in front: too short. Try ${sizes(short)} up.`);
     else if (long > 0) add('change', 'roomMm', `${tryOn.roomMm} mm in front: long. Try ${sizes(long)} down.`);
     else add('good', 'roomMm', `${tryOn.roomMm} mm in front: right.`);
   }
   if (tryOn.widthFit === 'tight') add('stop', 'widthFit', 'Tight at the ball: next width, or a wider last.');
-  if (tryOn.widthFit === 'loose') add('change', 'widthFit', 'Loose at the ball: narrower width, or a filler.');
+  if (tryOn.widthFit === 'loose')
+    add('change', 'widthFit', 'Loose at the ball: narrower width, or a filler.');
   if (tryOn.depth === 'tight') add('stop', 'depth', 'Toes touch the roof: a deeper model.');
   if (tryOn.depth === 'loose') add('change', 'depth', 'Too deep makes toes grip: a flat insert.');
   if (tryOn.heelSlip === 'slight') add('change', 'heelSlip', 'Heel slips a little: lace the heel lock.');
-  if (tryOn.heelSlip === 'clear') add('stop', 'heelSlip', 'Heel slips: heel lock, a narrower heel, or a filler.');
+  if (tryOn.heelSlip === 'clear')
+    add('stop', 'heelSlip', 'Heel slips: heel lock, a narrower heel, or a filler.');
   if (tryOn.collar === 'presses') add('change', 'collar', 'Collar meets the ankle bones: another model.');
   if (tryOn.archFeel === 'presses') add('change', 'archFeel', 'Arch presses: a flatter insole.');
-  if (tryOn.archFeel === 'missing') add('change', 'archFeel', 'Arch misses its support: check the size first.');
+  if (tryOn.archFeel === 'missing')
+    add('change', 'archFeel', 'Arch misses its support: check the size first.');
   if (tryOn.bend === 'too-far-back') add('stop', 'bend', 'Folds behind the ball: the shoe fights the foot.');
   if (tryOn.seen === 'moves-more') add('change', 'seen', 'Moves more than barefoot: firmer or broader.');
   if (tryOn.task === 'poor') add('change', 'task', 'Fails the real task: not this one.');
@@ -72,5 +75,8 @@ export function mostComfortable(tryOns: readonly TryOn[], room: { from: number; 
       tryOn.verdict !== 'rejected' &&
       !fitAdvice(tryOn, room).some((entry) => entry.level === 'stop'),
   );
-  return fitting.reduce<TryOn | null>((best, next) => (best && best.comfort! >= next.comfort! ? best : next), null);
+  return fitting.reduce<TryOn | null>(
+    (best, next) => (best && best.comfort! >= next.comfort! ? best : next),
+    null,
+  );
 }

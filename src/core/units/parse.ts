@@ -5,7 +5,21 @@ import { parseMass } from './mass';
 import { readQuantity } from './quantity';
 
 /** Units in which findings and features are kept. What people type is converted to these at the door. */
-export type Unit = 'mm' | 'cm' | 'kg' | 'km' | 'deg' | 's' | 'per-min' | 'count' | 'months' | 'hours' | 'years' | 'g' | '%' | 'score';
+export type Unit =
+  | 'mm'
+  | 'cm'
+  | 'kg'
+  | 'km'
+  | 'deg'
+  | 's'
+  | 'per-min'
+  | 'count'
+  | 'months'
+  | 'hours'
+  | 'years'
+  | 'g'
+  | '%'
+  | 'score';
 
 export const UNIT_LABEL: Record<Unit, string> = {
   mm: 'mm',
@@ -42,7 +56,11 @@ export function parseIn(unit: Unit, text: string): Result<number> {
     case 's':
       return readQuantity(text, { s: 1, sec: 1, min: 60 }, 's');
     case 'months':
-      return readQuantity(text, { months: 1, month: 1, mo: 1, weeks: 12 / 52, week: 12 / 52, years: 12, year: 12, y: 12 }, 'months');
+      return readQuantity(
+        text,
+        { months: 1, month: 1, mo: 1, weeks: 12 / 52, week: 12 / 52, years: 12, year: 12, y: 12 },
+        'months',
+      );
     case 'hours':
       return readQuantity(text, { h: 1, hours: 1, min: 1 / 60 }, 'h');
     default:

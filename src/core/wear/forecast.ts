@@ -87,7 +87,9 @@ export function wearForecast(input: WearInput): WearForecast {
     startNextDay,
     state: stateOf(input.ageDays, windowDays, startNextDay),
     adjustments,
-    dominates: logSpeaks ? 'how much life pairs of this kind differ by' : 'the distance: it is stated, not logged',
+    dominates: logSpeaks
+      ? 'how much life pairs of this kind differ by'
+      : 'the distance: it is stated, not logged',
   };
 }
 

@@ -37,7 +37,11 @@ export function distanceLife(school: LifeSchool, racing: boolean): LifeDistribut
   if (racing) return fromRange(milesToKm(RACING_MILES[0]), milesToKm(RACING_MILES[1]));
   const stated = LIFE_SCHOOLS[school];
   const [low, high] = stated.miles;
-  return fromRange(milesToKm(low), milesToKm(high), 'median' in stated ? milesToKm(stated.median) : undefined);
+  return fromRange(
+    milesToKm(low),
+    milesToKm(high),
+    'median' in stated ? milesToKm(stated.median) : undefined,
+  );
 }
 
 export function calendarLife(school: LifeSchool): LifeDistribution {

@@ -23,7 +23,8 @@ export const ageingAndReach: readonly Rule[] = [
     schools: [],
     evidence: 'B',
     sources: ['menant-2008', 'koepsell-2004'],
-    because: 'Low, broad, thin and firm lets the foot feel the ground; fastened and bevelled keeps it from slipping.',
+    because:
+      'Low, broad, thin and firm lets the foot feel the ground; fastened and bevelled keeps it from slipping.',
     caution: 'No soft thick foam, nothing backless.',
   },
   {

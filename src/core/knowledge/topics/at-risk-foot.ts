@@ -22,7 +22,8 @@ export const atRiskFoot: readonly Rule[] = [
     schools: [],
     evidence: 'A',
     sources: ['iwgdf-2023'],
-    because: 'A foot that cannot feel must not be pressed: inside length 10–20 mm beyond the toes, width as the ball, no seams, held on.',
+    because:
+      'A foot that cannot feel must not be pressed: inside length 10–20 mm beyond the toes, width as the ball, no seams, held on.',
     caution: 'Worn indoors too, never barefoot. Check skin daily.',
   },
   {
@@ -41,7 +42,8 @@ export const atRiskFoot: readonly Rule[] = [
     schools: [],
     evidence: 'A',
     sources: ['iwgdf-2023', 'bus-2013', 'lopez-moral-2019'],
-    because: 'A rigid rocker with a pressure-checked insert (≥ 30 % lower or < 200 kPa at the site) lowers re-ulceration.',
+    because:
+      'A rigid rocker with a pressure-checked insert (≥ 30 % lower or < 200 kPa at the site) lowers re-ulceration.',
     caution: 'Needs a pressure check in the shoe, and wear for at least 80 % of steps.',
   },
   {

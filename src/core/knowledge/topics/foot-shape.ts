@@ -35,7 +35,8 @@ export const footShape: readonly Rule[] = [
     schools: [],
     evidence: 'C',
     sources: [],
-    because: 'A rigid flat foot does not mould to a contour, so the contour presses; a modest pitch is often easier than flat.',
+    because:
+      'A rigid flat foot does not mould to a contour, so the contour presses; a modest pitch is often easier than flat.',
   },
   {
     id: 'rigid-flat-in-heels',
@@ -85,7 +86,8 @@ export const footShape: readonly Rule[] = [
     schools: ['shape', 'load'],
     evidence: 'C',
     sources: [],
-    because: 'A high, stiff arch absorbs little: cushion it, do not push it further out, give it a broad base.',
+    because:
+      'A high, stiff arch absorbs little: cushion it, do not push it further out, give it a broad base.',
   },
   {
     id: 'rolls-out',
@@ -103,7 +105,8 @@ export const footShape: readonly Rule[] = [
     schools: [],
     evidence: 'C',
     sources: [],
-    because: 'Support under the arch tips this foot further out; a broad base and an outer wall keep it over the sole.',
+    because:
+      'Support under the arch tips this foot further out; a broad base and an outer wall keep it over the sole.',
   },
   {
     id: 'stability-without-need',

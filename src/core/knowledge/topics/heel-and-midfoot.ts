@@ -17,7 +17,8 @@ export const heelAndMidfoot: readonly Rule[] = [
     schools: ['load'],
     evidence: 'A',
     sources: ['martin-2014', 'fong-2012'],
-    because: 'Cushion the heel, let the arch rest on a comfortable contour, never flat or barefoot on hard floors.',
+    because:
+      'Cushion the heel, let the arch rest on a comfortable contour, never flat or barefoot on hard floors.',
   },
   {
     id: 'growth-plate-heel',

@@ -6,7 +6,10 @@ export const kneeAndHip: readonly Rule[] = [
     id: 'front-knee-or-hip-runner',
     topic: 'Knee and hip',
     finding: 'front-of-knee or hip pain in a runner',
-    when: all(has('pain', ['knee-front', 'hip']), has('activities', ['road-running', 'racing', 'trail', 'gym'])),
+    when: all(
+      has('pain', ['knee-front', 'hip']),
+      has('activities', ['road-running', 'racing', 'trail', 'gym']),
+    ),
     wishes: [
       { feature: 'drop', atLeast: 4, atMost: 8 },
       { feature: 'forefootStiffness', atMost: 2.5, strength: 'slight' },
@@ -51,7 +54,8 @@ export const kneeAndHip: readonly Rule[] = [
     schools: ['load'],
     evidence: 'B',
     sources: ['shakoor-2010'],
-    because: 'Flat flexible shoes lower the joint’s load in the laboratory; the pain trial went the other way.',
+    because:
+      'Flat flexible shoes lower the joint’s load in the laboratory; the pain trial went the other way.',
     contested: true,
   },
   {
@@ -83,7 +87,8 @@ export const kneeAndHip: readonly Rule[] = [
     schools: ['shape'],
     evidence: 'C',
     sources: ['malisoux-2020'],
-    because: 'Trade habit: firmer, durable foam and a broad base. A trial found softer shoes protective, more so for lighter runners, so mass alone argues for durability, not hardness.',
+    because:
+      'Trade habit: firmer, durable foam and a broad base. A trial found softer shoes protective, more so for lighter runners, so mass alone argues for durability, not hardness.',
     contested: true,
   },
 ];

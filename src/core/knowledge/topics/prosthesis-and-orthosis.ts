@@ -11,8 +11,8 @@ export const prosthesisAndOrthosis: readonly Rule[] = [
       { feature: 'drop', atMost: { finding: 'prosthesisSetRise', plus: 5 } },
       {
         feature: 'drop',
-        atLeast: { finding: 'prosthesisSetRise', plus: -1 },
-        atMost: { finding: 'prosthesisSetRise', plus: 1 },
+        atLeast: { finding: 'prosthesisSetRise' },
+        atMost: { finding: 'prosthesisSetRise' },
         reach: 5,
         strength: 'strong',
       },
@@ -23,7 +23,8 @@ export const prosthesisAndOrthosis: readonly Rule[] = [
     schools: [],
     evidence: 'C',
     sources: ['boone-2013'],
-    because: 'The shoe sets the shank: a heel too high cannot be corrected in the shoe, one too low takes a wedge.',
+    because:
+      'The shoe sets the shank: a heel too high cannot be corrected in the shoe, one too low takes a wedge.',
     caution: 'Both shoes the same heel height. Never change shoes on the day of therapy.',
   },
   {
@@ -44,7 +45,8 @@ export const prosthesisAndOrthosis: readonly Rule[] = [
     schools: [],
     evidence: 'C',
     sources: [],
-    because: 'Light, broad and flat below, shock-absorbing at the heel, closing around a foot that does not bend; the other foot needs a wide toe box.',
+    because:
+      'Light, broad and flat below, shock-absorbing at the heel, closing around a foot that does not bend; the other foot needs a wide toe box.',
   },
   {
     id: 'brace-in-shoe',
@@ -81,6 +83,7 @@ export const prosthesisAndOrthosis: readonly Rule[] = [
     schools: [],
     evidence: 'C',
     sources: [],
-    because: 'Shoe and orthosis are judged together: it needs its depth, a neutral bed and a heel that holds it.',
+    because:
+      'Shoe and orthosis are judged together: it needs its depth, a neutral bed and a heel that holds it.',
   },
 ];

@@ -71,7 +71,7 @@ export const tendonAndCalf: readonly Rule[] = [
     finding: 'ankle bends little (lunge under 9 cm or 35°)',
     when: any(below('lungeDistance', 9), below('lungeAngle', 35)),
     wishes: [
-      { feature: 'drop', atLeast: 8, atMost: 14 },
+      { feature: 'drop', atLeast: 8 },
       { feature: 'heelBevel', prefer: ['central', 'lateral'], strength: 'slight' },
       { feature: 'rocker', atLeast: 2, strength: 'slight' },
     ],

@@ -7,7 +7,8 @@ const draw = line<Point>()
   .digits(1);
 
 /** A smooth open line through the points. */
-export const smooth = (points: readonly Point[]): string => draw.curve(curveCatmullRom.alpha(0.5))([...points]) ?? '';
+export const smooth = (points: readonly Point[]): string =>
+  draw.curve(curveCatmullRom.alpha(0.5))([...points]) ?? '';
 
 /** A smooth closed outline through the points. */
 export const smoothClosed = (points: readonly Point[]): string =>

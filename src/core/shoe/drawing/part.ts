@@ -8,7 +8,17 @@ export interface DrawnPart {
   id: string;
   /** SVG path data in millimetres. */
   d: string;
-  kind: 'foam' | 'outsole' | 'insole' | 'upper' | 'counter' | 'support' | 'closure' | 'line' | 'guide' | 'foot';
+  kind:
+    | 'foam'
+    | 'outsole'
+    | 'insole'
+    | 'upper'
+    | 'counter'
+    | 'support'
+    | 'closure'
+    | 'line'
+    | 'guide'
+    | 'foot';
   features: readonly FeatureId[];
 }
 

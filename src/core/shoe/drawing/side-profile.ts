@@ -85,13 +85,40 @@ export function sideProfile(values: FeatureValues, lengthMm = 285): Drawing {
   const outsoleTop = ground.map(([x, y]): Point => [x, y - (lugs ? 5 : 3)]);
   const parts: DrawnPart[] = [
     ...upperParts(values, sole),
-    { id: 'midsole', kind: 'foam', d: between(bed(sole, INSOLE_MM), outsoleTop), features: ['heelStack', 'forefootStack', 'drop', 'midsoleHardness', 'heelCushioning', 'forefootCushioning'] },
-    { id: 'insole', kind: 'insole', d: between(top, bed(sole, INSOLE_MM)), features: ['removableInsole', 'insoleDepth', 'archContour'] },
-    { id: 'outsole', kind: 'outsole', d: between(outsoleTop, ground), features: ['outsoleHardness', 'tread', 'heelBevel', 'rocker', 'toeSpring', 'rockerApex'] },
+    {
+      id: 'midsole',
+      kind: 'foam',
+      d: between(bed(sole, INSOLE_MM), outsoleTop),
+      features: [
+        'heelStack',
+        'forefootStack',
+        'drop',
+        'midsoleHardness',
+        'heelCushioning',
+        'forefootCushioning',
+      ],
+    },
+    {
+      id: 'insole',
+      kind: 'insole',
+      d: between(top, bed(sole, INSOLE_MM)),
+      features: ['removableInsole', 'insoleDepth', 'archContour'],
+    },
+    {
+      id: 'outsole',
+      kind: 'outsole',
+      d: between(outsoleTop, ground),
+      features: ['outsoleHardness', 'tread', 'heelBevel', 'rocker', 'toeSpring', 'rockerApex'],
+    },
     ...soleDetails(values, sole),
   ];
   return {
-    viewBox: [-26, -(sole.heel + 72 + numberOf(values, 'collarHeight', 1) * 26), lengthMm + 52, sole.heel + 100 + numberOf(values, 'collarHeight', 1) * 26],
+    viewBox: [
+      -26,
+      -(sole.heel + 72 + numberOf(values, 'collarHeight', 1) * 26),
+      lengthMm + 52,
+      sole.heel + 100 + numberOf(values, 'collarHeight', 1) * 26,
+    ],
     parts,
     dimensions: dimensionsOf(sole),
     summary: `Side profile: drop ${printFeature('drop', sole.heel - sole.fore)}, heel ${printFeature('heelStack', sole.heel)}, forefoot ${printFeature('forefootStack', sole.fore)}.`,
@@ -139,36 +166,95 @@ function upperParts(values: FeatureValues, sole: Sole): DrawnPart[] {
     [l * reach * 1.02, -heel + 3],
   ];
   const parts: DrawnPart[] = [
-    { id: 'upper', kind: 'upper', d: smoothClosed(outline), features: ['upperFirmness', 'width', 'toeBoxDepth', 'toeBoxMaterial', 'seamFree', 'water', 'mass'] },
-    { id: 'counter', kind: 'counter', d: `${smooth(counter)}Z`, features: ['heelCounter', 'counterReach', 'softCounterEdge'] },
-    { id: 'collar', kind: 'line', d: smooth([heelTop, [l * 0.07, rim - 8], [l * 0.16, rim], [l * 0.26, rim - 10], throat]), features: ['collarHeight', 'collarPadding', 'softCounterEdge', 'opening'] },
-    { id: 'toe-box', kind: 'line', d: smooth([[l * 0.79, -fore - 36 - depth * 0.7], [l * 0.81, -fore - 16], [l * 0.8, -fore - 2]]), features: ['toeBoxShape', 'toeBoxDepth', 'toeRoom', 'toeProtection'] },
+    {
+      id: 'upper',
+      kind: 'upper',
+      d: smoothClosed(outline),
+      features: ['upperFirmness', 'width', 'toeBoxDepth', 'toeBoxMaterial', 'seamFree', 'water', 'mass'],
+    },
+    {
+      id: 'counter',
+      kind: 'counter',
+      d: `${smooth(counter)}Z`,
+      features: ['heelCounter', 'counterReach', 'softCounterEdge'],
+    },
+    {
+      id: 'collar',
+      kind: 'line',
+      d: smooth([heelTop, [l * 0.07, rim - 8], [l * 0.16, rim], [l * 0.26, rim - 10], throat]),
+      features: ['collarHeight', 'collarPadding', 'softCounterEdge', 'opening'],
+    },
+    {
+      id: 'toe-box',
+      kind: 'line',
+      d: smooth([
+        [l * 0.79, -fore - 36 - depth * 0.7],
+        [l * 0.81, -fore - 16],
+        [l * 0.8, -fore - 2],
+      ]),
+      features: ['toeBoxShape', 'toeBoxDepth', 'toeRoom', 'toeProtection'],
+    },
     ...closureParts(values, throat, vamp),
   ];
   if (values.toeProtection !== undefined && values.toeProtection !== 'none')
-    parts.push({ id: 'toe-cap', kind: 'support', d: `${smooth([[l * 0.9, toe + spring * 0.3 + 2], [l * 0.89, toe - 14], toeRoof, [l * 0.965, toe - 16 - depth * 0.6], [l - 3, toe - 1]])}Z`, features: ['toeProtection'] });
+    parts.push({
+      id: 'toe-cap',
+      kind: 'support',
+      d: `${smooth([[l * 0.9, toe + spring * 0.3 + 2], [l * 0.89, toe - 14], toeRoof, [l * 0.965, toe - 16 - depth * 0.6], [l - 3, toe - 1]])}Z`,
+      features: ['toeProtection'],
+    });
   return parts;
 }
 
 function closureParts(values: FeatureValues, throat: Point, vamp: Point): DrawnPart[] {
   const closure = String(values.closure ?? 'laces');
-  const along = (share: number): Point => [throat[0] + (vamp[0] - throat[0]) * share, throat[1] + (vamp[1] - throat[1]) * share + 5 - Math.sin(share * Math.PI) * 1];
+  const along = (share: number): Point => [
+    throat[0] + (vamp[0] - throat[0]) * share,
+    throat[1] + (vamp[1] - throat[1]) * share + 5 - Math.sin(share * Math.PI) * 1,
+  ];
   const across = (share: number, drop: number): string => {
     const [x, y] = along(share);
-    return straight([[x + 3, y - 3], [x - 9, y + drop]]);
+    return straight([
+      [x + 3, y - 3],
+      [x - 9, y + drop],
+    ]);
   };
   const features = ['closure', 'opening', 'overlaysReachSole'] as const;
   const part = (id: string, d: string): DrawnPart => ({ id, kind: 'closure', d, features });
-  const circle = ([x, y]: Point, r: number) => `M${x - r},${y}a${r},${r} 0 1,0 ${2 * r},0a${r},${r} 0 1,0 ${-2 * r},0Z`;
+  const circle = ([x, y]: Point, r: number) =>
+    `M${x - r},${y}a${r},${r} 0 1,0 ${2 * r},0a${r},${r} 0 1,0 ${-2 * r},0Z`;
   if (closure === 'hook-and-loop')
     return [0.16, 0.5, 0.84].map((share, index) => {
       const [x, y] = along(share);
-      return part(`strap-${index}`, `${straight([[x + 3, y - 5], [x + 11, y + 4], [x - 12, y + 34], [x - 22, y + 26]])}Z`);
+      return part(
+        `strap-${index}`,
+        `${straight([
+          [x + 3, y - 5],
+          [x + 11, y + 4],
+          [x - 12, y + 34],
+          [x - 22, y + 26],
+        ])}Z`,
+      );
     });
-  if (closure === 'dial') return [part('dial', circle([along(0.3)[0], along(0.3)[1] + 5], 7)), ...[0.1, 0.5, 0.8].map((share, index) => part(`wire-${index}`, across(share, 14)))];
-  if (closure === 'slip-on') return [part('gore', `${straight([along(0.25), [along(0.25)[0] - 14, along(0.25)[1] + 30], [along(0.6)[0] - 12, along(0.6)[1] + 26], along(0.6)])}Z`)];
-  if (closure === 'zip' || closure === 'buckle') return [part('zip', straight([along(0.1), [along(0.35)[0] - 10, along(0.35)[1] + 36]])), part('pull', circle(along(0.12), 3))];
-  const eyelets = closure === 'laces-extra-eyelet' ? [-0.06, 0.12, 0.3, 0.48, 0.66, 0.84] : [0.08, 0.27, 0.46, 0.65, 0.84];
+  if (closure === 'dial')
+    return [
+      part('dial', circle([along(0.3)[0], along(0.3)[1] + 5], 7)),
+      ...[0.1, 0.5, 0.8].map((share, index) => part(`wire-${index}`, across(share, 14))),
+    ];
+  if (closure === 'slip-on')
+    return [
+      part(
+        'gore',
+        `${straight([along(0.25), [along(0.25)[0] - 14, along(0.25)[1] + 30], [along(0.6)[0] - 12, along(0.6)[1] + 26], along(0.6)])}Z`,
+      ),
+    ];
+  if (closure === 'zip' || closure === 'buckle')
+    return [
+      part('zip', straight([along(0.1), [along(0.35)[0] - 10, along(0.35)[1] + 36]])),
+      part('pull', circle(along(0.12), 3)),
+    ];
+  const eyelets =
+    closure === 'laces-extra-eyelet' ? [-0.06, 0.12, 0.3, 0.48, 0.66, 0.84] : [0.08, 0.27, 0.46, 0.65, 0.84];
   return eyelets.map((share, index) => part(`lace-${index}`, across(share, 14)));
 }
 
@@ -177,21 +263,107 @@ function soleDetails(values: FeatureValues, sole: Sole): DrawnPart[] {
   const parts: DrawnPart[] = [];
   const mid = (heel + fore) / 2;
   if (values.medialSupport === 'post' || values.medialSupport === 'foam')
-    parts.push({ id: 'post', kind: 'support', d: `${straight([[l * 0.2, -4], [l * 0.5, -4], [l * 0.5, -mid + 6], [l * 0.22, -heel + 6]])}Z`, features: ['medialSupport'] });
+    parts.push({
+      id: 'post',
+      kind: 'support',
+      d: `${straight([
+        [l * 0.2, -4],
+        [l * 0.5, -4],
+        [l * 0.5, -mid + 6],
+        [l * 0.22, -heel + 6],
+      ])}Z`,
+      features: ['medialSupport'],
+    });
   if (values.medialSupport === 'rail' || values.lateralSupport === 'sidewall')
-    parts.push({ id: 'rail', kind: 'support', d: between([[l * 0.06, -heel - 5], [l * 0.25, -heel - 11], [l * 0.52, -mid - 6]], [[l * 0.06, -heel + 6], [l * 0.25, -heel + 6], [l * 0.52, -mid + 6]]), features: ['medialSupport', 'lateralSupport'] });
+    parts.push({
+      id: 'rail',
+      kind: 'support',
+      d: between(
+        [
+          [l * 0.06, -heel - 5],
+          [l * 0.25, -heel - 11],
+          [l * 0.52, -mid - 6],
+        ],
+        [
+          [l * 0.06, -heel + 6],
+          [l * 0.25, -heel + 6],
+          [l * 0.52, -mid + 6],
+        ],
+      ),
+      features: ['medialSupport', 'lateralSupport'],
+    });
   if (values.plate !== undefined && values.plate !== 'none')
-    parts.push({ id: 'plate', kind: 'line', d: smooth([[l * 0.3, -heel * 0.45], [l * 0.55, -fore * 0.42], [l * BALL_SHARE, -fore * 0.4], [l * 0.94, -fore * 0.45 - sole.spring * 0.75]]), features: ['plate', 'forefootStiffness'] });
+    parts.push({
+      id: 'plate',
+      kind: 'line',
+      d: smooth([
+        [l * 0.3, -heel * 0.45],
+        [l * 0.55, -fore * 0.42],
+        [l * BALL_SHARE, -fore * 0.4],
+        [l * 0.94, -fore * 0.45 - sole.spring * 0.75],
+      ]),
+      features: ['plate', 'forefootStiffness'],
+    });
   const contour = numberOf(values, 'archContour', 2) - 1;
   if (contour > 0.1)
-    parts.push({ id: 'arch', kind: 'insole', d: between([[l * 0.24, -heel], [l * 0.4, -mid - 3 - contour * 5], [l * 0.58, -fore - 2]], [[l * 0.24, -heel + 1], [l * 0.4, -mid], [l * 0.58, -fore - 1]]), features: ['archContour'] });
+    parts.push({
+      id: 'arch',
+      kind: 'insole',
+      d: between(
+        [
+          [l * 0.24, -heel],
+          [l * 0.4, -mid - 3 - contour * 5],
+          [l * 0.58, -fore - 2],
+        ],
+        [
+          [l * 0.24, -heel + 1],
+          [l * 0.4, -mid],
+          [l * 0.58, -fore - 1],
+        ],
+      ),
+      features: ['archContour'],
+    });
   if (numberOf(values, 'torsionalStiffness', 3) >= 3.75)
-    parts.push({ id: 'shank', kind: 'support', d: between([[l * 0.32, -8], [l * 0.43, -11], [l * 0.55, -8]], [[l * 0.32, -4], [l * 0.43, -5], [l * 0.55, -4]]), features: ['torsionalStiffness'] });
+    parts.push({
+      id: 'shank',
+      kind: 'support',
+      d: between(
+        [
+          [l * 0.32, -8],
+          [l * 0.43, -11],
+          [l * 0.55, -8],
+        ],
+        [
+          [l * 0.32, -4],
+          [l * 0.43, -5],
+          [l * 0.55, -4],
+        ],
+      ),
+      features: ['torsionalStiffness'],
+    });
   if (values.tread === 'lugs')
     for (let share = 0.12; share < 0.7; share += 0.06)
-      parts.push({ id: `lug-${Math.round(share * 100)}`, kind: 'outsole', d: `${straight([[l * share, 0], [l * share + 9, 0], [l * share + 7, 4], [l * share + 2, 4]])}Z`, features: ['tread'] });
+      parts.push({
+        id: `lug-${Math.round(share * 100)}`,
+        kind: 'outsole',
+        d: `${straight([
+          [l * share, 0],
+          [l * share + 9, 0],
+          [l * share + 7, 4],
+          [l * share + 2, 4],
+        ])}Z`,
+        features: ['tread'],
+      });
   const bendAt = numberOf(values, 'bendPoint', 73) / 100;
-  parts.push({ id: 'bend', kind: 'guide', d: straight([[l * bendAt, -fore * 0.9], [l * bendAt, 7]]), features: ['bendPoint', 'forefootStiffness'] });
+  parts.push({
+    id: 'bend',
+    kind: 'guide',
+    d: straight([
+      [l * bendAt, -fore * 0.9],
+      [l * bendAt, 7],
+    ]),
+    features: ['bendPoint', 'forefootStiffness'],
+  });
   return parts;
 }
 

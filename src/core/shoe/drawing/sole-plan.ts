@@ -84,25 +84,84 @@ export function solePlan(values: FeatureValues, foot: FootMeasures | null, lengt
   const shape = outline(lengthMm, heel, ball, toe, stiffWaist);
   const parts: DrawnPart[] = [];
   if (values.lateralSupport === 'flare' || values.lateralSupport === 'sidewall')
-    parts.push({ id: 'flare', kind: 'support', d: `${smooth([[lengthMm * 0.08, heel * 0.42], [lengthMm * 0.2, heel * 0.5 + 7], [lengthMm * 0.45, ball * 0.45 + 8], [lengthMm * 0.63, ball * 0.53 + 6], [lengthMm * 0.74, ball * 0.48]])}Z`, features: ['lateralSupport'] });
-  parts.push({ id: 'sole', kind: 'outsole', d: smoothClosed(shape), features: ['heelBase', 'forefootBase', 'toeBoxShape', 'width', 'tread', 'category'] });
+    parts.push({
+      id: 'flare',
+      kind: 'support',
+      d: `${smooth([
+        [lengthMm * 0.08, heel * 0.42],
+        [lengthMm * 0.2, heel * 0.5 + 7],
+        [lengthMm * 0.45, ball * 0.45 + 8],
+        [lengthMm * 0.63, ball * 0.53 + 6],
+        [lengthMm * 0.74, ball * 0.48],
+      ])}Z`,
+      features: ['lateralSupport'],
+    });
+  parts.push({
+    id: 'sole',
+    kind: 'outsole',
+    d: smoothClosed(shape),
+    features: ['heelBase', 'forefootBase', 'toeBoxShape', 'width', 'tread', 'category'],
+  });
   const medial = values.medialSupport;
   if (medial !== undefined && medial !== 'none')
-    parts.push({ id: 'medial', kind: 'support', d: `${smooth([[lengthMm * 0.2, -heel * 0.46], [lengthMm * 0.33, -heel * 0.3], [lengthMm * 0.5, -ball * stiffWaist * 1.02], [lengthMm * 0.5, -ball * 0.1], [lengthMm * 0.3, -heel * 0.1]])}Z`, features: ['medialSupport'] });
-  if (foot) parts.push({ id: 'foot', kind: 'foot', d: shifted(footOutline(foot), footOffset(lengthMm, foot)), features: ['toeRoom', 'width'] });
+    parts.push({
+      id: 'medial',
+      kind: 'support',
+      d: `${smooth([
+        [lengthMm * 0.2, -heel * 0.46],
+        [lengthMm * 0.33, -heel * 0.3],
+        [lengthMm * 0.5, -ball * stiffWaist * 1.02],
+        [lengthMm * 0.5, -ball * 0.1],
+        [lengthMm * 0.3, -heel * 0.1],
+      ])}Z`,
+      features: ['medialSupport'],
+    });
+  if (foot)
+    parts.push({
+      id: 'foot',
+      kind: 'foot',
+      d: shifted(footOutline(foot), footOffset(lengthMm, foot)),
+      features: ['toeRoom', 'width'],
+    });
   const bend = (numeric('bendPoint', 73) / 100) * lengthMm;
-  parts.push({ id: 'bend', kind: 'guide', d: straight([[bend + 5, -ball * 0.52], [bend - 22, ball * 0.56]]), features: ['bendPoint', 'forefootStiffness'] });
+  parts.push({
+    id: 'bend',
+    kind: 'guide',
+    d: straight([
+      [bend + 5, -ball * 0.52],
+      [bend - 22, ball * 0.56],
+    ]),
+    features: ['bendPoint', 'forefootStiffness'],
+  });
   if (numeric('rocker', 1) >= 1.5) {
     const apex = (numeric('rockerApex', 63) / 100) * lengthMm;
-    parts.push({ id: 'apex', kind: 'line', d: straight([[apex + 4, -ball * 0.5], [apex - 8, ball * 0.55]]), features: ['rocker', 'rockerApex'] });
+    parts.push({
+      id: 'apex',
+      kind: 'line',
+      d: straight([
+        [apex + 4, -ball * 0.5],
+        [apex - 8, ball * 0.55],
+      ]),
+      features: ['rocker', 'rockerApex'],
+    });
   }
   const half = Math.max(ball, heel) * 0.53 + 14;
   return {
     viewBox: [-26, -half, lengthMm + 52, half * 2],
     parts,
     dimensions: [
-      { from: [lengthMm * 0.2, heel * 0.5], to: [lengthMm * 0.2, -heel * 0.5], text: String(Math.round(heel)), feature: 'heelBase' },
-      { from: [lengthMm * 0.68, ball * 0.52], to: [lengthMm * 0.68, -ball * 0.45], text: String(Math.round(ball)), feature: 'forefootBase' },
+      {
+        from: [lengthMm * 0.2, heel * 0.5],
+        to: [lengthMm * 0.2, -heel * 0.5],
+        text: String(Math.round(heel)),
+        feature: 'heelBase',
+      },
+      {
+        from: [lengthMm * 0.68, ball * 0.52],
+        to: [lengthMm * 0.68, -ball * 0.45],
+        text: String(Math.round(ball)),
+        feature: 'forefootBase',
+      },
     ],
     summary: `Sole plan: ${Math.round(heel)} mm wide at the heel, ${Math.round(ball)} mm at the ball, ${toe} toe.`,
   };

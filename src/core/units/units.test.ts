@@ -1,0 +1,80 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { parseDistance } from './distance';
+import { inchToMm, mmToInch, parseLength } from './length';
+import { parseMass } from './mass';
+import { parseIn, printIn } from './parse';
+
+const value = (result: ReturnType<typeof parseLength>) => {
+  if (!result.ok) throw new Error(result.problem.message);
+  return result.value;
+};
+
+describe('lengths as people type them', () => {
+  it.each([
+    ['262', 262],
+    ['262,5', 262.5],
+    ['26.2 cm', 262],
+    ['10 5/16in', 261.9375],
+    ['10 5/16 in', 261.9375],
+    ['10½ in', 266.7],
+    ['3/8 in', 9.525],
+    ['5 ft 9 in', 1752.6],
+    ['5\' 9"', 1752.6],
+    ['0.262 m', 262],
+  ])('%s is %d mm (international inch, by definition)', (typed, mm) => {
+    expect(value(parseLength(typed))).toBeCloseTo(mm, 6);
+  });
+
+  it.each(['', 'foot', '26 2 x', '5/0 in', '1..2', '12 parsec', '--3'])(
+    '“%s” is refused with a sentence',
+    (typed) => {
+      const result = parseLength(typed);
+      expect(result.ok).toBe(false);
+      if (!result.ok) expect(result.problem.message).toMatch(/not a number|not a unit/);
+    },
+  );
+
+  it('millimetres survive the way to inches and back', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 1, max: 2000, noNaN: true }), (mm) => {
+        expect(inchToMm(mmToInch(mm))).toBeCloseTo(mm, 9);
+        expect(value(parseLength(`${mm / 25.4} in`.replace(/e-\d+/, '')))).toBeGreaterThan(0);
+      }),
+    );
+  });
+
+  it('the same length typed in any unit is the same length', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 100, max: 3500 }), (tenths) => {
+        const mm = value(parseLength(`${tenths / 10} mm`));
+        expect(value(parseLength(`${(tenths / 100).toFixed(3)} cm`))).toBeCloseTo(mm, 6);
+      }),
+    );
+  });
+});
+
+describe('masses, distances and other units', () => {
+  it('160 lb is 72.57 kg and 11 st 4 lb is 71.67 kg', () => {
+    const pounds = parseMass('160 lb');
+    const stones = parseMass('11 st 4 lb');
+    expect(pounds.ok && pounds.value).toBeCloseTo(72.575, 3);
+    expect(stones.ok && stones.value).toBeCloseTo(71.668, 3);
+  });
+
+  it('400 mi is 643.7 km (1 mi = 1.609344 km)', () => {
+    const result = parseDistance('400 mi');
+    expect(result.ok && result.value).toBeCloseTo(643.7376, 4);
+  });
+
+  it('a lunge typed in millimetres is kept in centimetres', () => {
+    const result = parseIn('cm', '95 mm');
+    expect(result.ok && result.value).toBe(9.5);
+  });
+
+  it('prints a unit after the figure and a true minus sign', () => {
+    expect(printIn('mm', 262.54)).toBe('262.5\u2009mm');
+    expect(printIn('deg', -4)).toBe('−4°');
+    expect(printIn('count', 3)).toBe('3');
+  });
+});
