@@ -1,0 +1,92 @@
+// Installs what is missing, before anything of npm's is there: plain Node only.
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+
+export const ROOT = join(import.meta.dirname, '../..');
+
+export const isRoot = () => process.getuid?.() === 0;
+
+/** Runs a command in the open; a failure ends with one plain sentence. */
+export function run(command, args, { failure, ...options } = {}) {
+  const { status, error } = spawnSync(command, args, { stdio: 'inherit', cwd: ROOT, ...options });
+  if (error || status !== 0) throw new Error(failure ?? `${command} ${args.join(' ')} failed (${error?.message ?? status}).`);
+}
+
+const asRoot = (command, args) => (isRoot() ? [command, args] : ['sudo', ['-E', command, ...args]]);
+
+let listed = false;
+
+/** Installs Debian packages, as root or through sudo. */
+export function aptInstall(...packages) {
+  const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
+  const apt = (...args) => {
+    const [command, all] = asRoot('apt-get', args);
+    run(command, all, {
+      env,
+      stdio: ['ignore', 'ignore', 'inherit'],
+      failure: `Installing ${packages.join(', ')} from Debian failed. Install it by hand (apt-get install ${packages.join(' ')}) and start again.`,
+    });
+  };
+  console.log(`Installing ${packages.join(', ')} from Debian …`);
+  if (!listed) apt('update', '-qq');
+  listed = true;
+  apt('install', '-y', '-qq', '--no-install-recommends', ...packages);
+}
+
+const fingerprint = (text) => createHash('sha256').update(text).digest('hex');
+
+/** Installs the npm packages of the lock file when they are not the ones that are there. */
+export function ensureNpmPackages() {
+  const stamp = join(ROOT, 'node_modules/.sovet-lock');
+  const lock = fingerprint(readFileSync(join(ROOT, 'package-lock.json'), 'utf8'));
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
+  console.log('Installing npm packages …');
+  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error', '--include=dev'], { failure: 'npm could not install the packages.' });
+  writeFileSync(stamp, lock);
+}
+
+const BUILT_FROM = ['src', 'public', 'package-lock.json', 'astro.config.mjs', 'tsconfig.json'];
+
+function sourcePrint() {
+  const hash = createHash('sha256');
+  const add = (path) => {
+    const full = join(ROOT, path);
+    if (!existsSync(full)) return;
+    const entries = readdirSync(full, { withFileTypes: true, recursive: true })
+      .filter((entry) => entry.isFile() && !entry.name.endsWith('.test.ts'))
+      .map((entry) => join(entry.parentPath ?? entry.path, entry.name))
+      .sort();
+    for (const file of entries) hash.update(file.slice(ROOT.length)).update(readFileSync(file));
+  };
+  for (const path of BUILT_FROM) {
+    if (path.includes('.')) hash.update(readFileSync(join(ROOT, path)));
+    else add(path);
+  }
+  return hash.digest('hex');
+}
+
+/** Builds the application when its sources changed since the last build. */
+export function ensureBuilt() {
+  const stamp = join(ROOT, 'dist/.sovet-sources');
+  const print = sourcePrint();
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === print) return;
+  console.log('Building …');
+  rmSync(join(ROOT, 'dist'), { recursive: true, force: true });
+  run(process.execPath, [join(ROOT, 'node_modules/astro/astro.js'), 'build'], {
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: { ...process.env, ASTRO_TELEMETRY_DISABLED: '1', NODE_ENV: 'production' },
+    failure: 'The build failed.',
+  });
+  mkdirSync(join(ROOT, 'dist'), { recursive: true });
+  writeFileSync(stamp, print);
+}
+
+const CHROMIUM = '/usr/bin/chromium';
+
+/** Debian's Chromium for the browser tests. */
+export function ensureChromium() {
+  if (!existsSync(CHROMIUM)) aptInstall('chromium');
+  return CHROMIUM;
+}

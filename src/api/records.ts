@@ -1,0 +1,111 @@
+import type { PatientSheet } from '@/core/aftercare/patient-sheet';
+import type { SchoolChoice } from '@/core/knowledge/schools';
+import type { ShoeModel } from '@/core/match/model';
+import type { Reading } from '@/core/outcomes/real-change';
+import type { Findings } from '@/core/picture/clinical-picture';
+import type { SizingGroup } from '@/core/sizing/widths';
+import type { WearForecast, WearSurface } from '@/core/wear/forecast';
+import type { LifeSchool } from '@/core/wear/life-schools';
+import type { StepRecord } from './visit-schema';
+
+/** Records as the API answers them. Days are ISO dates, moments ISO times. */
+
+export interface ClinicRecord {
+  id: string;
+  name: string;
+  place: string;
+  school: SchoolChoice;
+  lifeSchool: LifeSchool;
+}
+
+export interface PatientSummary {
+  id: string;
+  givenName: string;
+  familyName: string;
+  bornOn: string;
+  age: number;
+  sizingGroup: SizingGroup;
+  occupation: string;
+}
+
+export interface PairLogEntry {
+  id: string;
+  on: string;
+  distanceKm: number | null;
+  comfort: number | null;
+  note: string;
+}
+
+export interface PairRecord {
+  id: string;
+  model: ShoeModel;
+  sizeLeft: string;
+  sizeRight: string;
+  startedOn: string;
+  endedOn: string | null;
+  surface: WearSurface | null;
+  log: PairLogEntry[];
+  forecast: WearForecast;
+  /** Calendar days of the replacement window. */
+  window: { from: string; middle: string; to: string; startNextOn: string };
+  comfort: { baseline: number; now: number; reading: Reading } | null;
+}
+
+export interface VisitSummary {
+  id: string;
+  startedAt: string;
+  closedAt: string | null;
+  startedBy: string;
+  pairId: string | null;
+  reviewOn: string | null;
+}
+
+export interface PatientRecord extends PatientSummary {
+  heightMm: number | null;
+  school: SchoolChoice | null;
+  pairs: PairRecord[];
+  visits: VisitSummary[];
+}
+
+export interface VisitRecord {
+  id: string;
+  startedAt: string;
+  closedAt: string | null;
+  patient: PatientSummary & { heightMm: number | null; school: SchoolChoice | null };
+  clinic: ClinicRecord;
+  /** What still holds from an earlier visit, and when that was. */
+  carried: { findings: Findings; from: string } | null;
+  steps: StepRecord[];
+  sheet: PatientSheet | null;
+}
+
+export interface PresenceAnswer {
+  others: { name: string; step: string; seenAt: string }[];
+  revisions: Record<string, number>;
+}
+
+export type TodayKind = 'visit-open' | 'pair-overdue' | 'review-due' | 'pair-in-window' | 'bring-in-next';
+
+export interface TodayItem {
+  kind: TodayKind;
+  patient: { id: string; name: string; age: number };
+  /** What it is about, in words. */
+  what: string;
+  on: string;
+  visitId: string | null;
+}
+
+export interface TokenRecord {
+  id: string;
+  name: string;
+  createdAt: string;
+  lastUsedAt: string | null;
+  expiresAt: string;
+}
+
+export interface AuditRecord {
+  at: string;
+  who: string;
+  action: 'read' | 'write';
+  what: string;
+}

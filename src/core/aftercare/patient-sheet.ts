@@ -1,0 +1,127 @@
+import type { ClinicalPicture } from '../picture/clinical-picture';
+import { targetInWords } from '../prescribe/explain';
+import type { Specification } from '../prescribe/specification';
+import { type AtRiskCategory, REVIEW_MONTHS } from '../safety/at-risk-category';
+import { SHEET_CAUTION, STOP_AND_CALL } from '../safety/cautions';
+import { type FeatureValues, featureOf } from '../shoe/features';
+import type { TryOn } from '../tryon/try-on';
+import { type BreakInStep, breakInPlan } from './break-in';
+import { type LacingAdvice, lacingAdvice } from './lacing';
+
+/** Everything a patient takes home, in plain words; dates are days from hand-over and calendar days. */
+export interface PatientSheet {
+  patient: string;
+  clinic: string;
+  shoe: string;
+  size: string;
+  startedOn: string;
+  reviewOn: string;
+  replaceBetween: { from: string; to: string };
+  startNextOn: string;
+  features: { what: string; wanted: string; why: string }[];
+  values: FeatureValues;
+  howItFits: string[];
+  breakIn: (BreakInStep & { on: string })[];
+  lacing: LacingAdvice;
+  care: string[];
+  stopAndCall: string[];
+  bringAlong: string;
+  caution: string;
+}
+
+export interface SheetInput {
+  patient: string;
+  clinic: string;
+  shoe: string;
+  size: string;
+  startedOn: string;
+  picture: ClinicalPicture;
+  specification: Specification;
+  values: FeatureValues;
+  tryOn: TryOn | null;
+  category: AtRiskCategory | null;
+  usualMinutes: number;
+  windowDays: { q10: number; q90: number };
+  startNextDay: number;
+  reviewOn: string;
+}
+
+/** A calendar day a number of days later. */
+export function dayAfter(day: string, days: number): string {
+  const date = new Date(`${day}T12:00:00Z`);
+  date.setUTCDate(date.getUTCDate() + Math.round(days));
+  return date.toISOString().slice(0, 10);
+}
+
+/** Weeks to the next review: two after a hand-over, and never later than the at-risk category allows. */
+export function reviewDay(startedOn: string, category: AtRiskCategory | null): string {
+  const latest = category === null ? 365 : REVIEW_MONTHS[category][1] * 30;
+  return dayAfter(startedOn, Math.min(14, latest));
+}
+
+/** Most telling features on one page. */
+const FEATURES_ON_SHEET = 6;
+
+/** The patient's sheet as a value; screen, print and PDF show the same one. */
+export function patientSheet(input: SheetInput): PatientSheet {
+  const { picture, specification, startedOn } = input;
+  const oldDrop = picture.body.oldPairDrop;
+  const drop = input.values.drop;
+  const atRisk = (input.category ?? 0) >= 1;
+  const steps = breakInPlan({
+    atRisk,
+    dropChangeMm: typeof oldDrop === 'number' && typeof drop === 'number' ? drop - oldDrop : null,
+    towardMinimal: input.values.category === 'minimal' && picture.body.oldPairCategory !== 'minimal',
+    usualMinutes: input.usualMinutes,
+    eventAhead: picture.body.eventAhead === 'short' || picture.body.eventAhead === 'long',
+    prosthesisNew: typeof picture.body.prosthesisMonths === 'number' && picture.body.prosthesisMonths < 3,
+  });
+  const features = specification.targets
+    .filter((target) => targetInWords(target) !== 'any')
+    .map((target) => {
+      const leading = target.pushes
+        .filter((push) => push.setAside === undefined)
+        .toSorted((a, b) => (b.weight || 8) - (a.weight || 8))[0];
+      return { target, leading };
+    })
+    .filter(({ leading }) => leading !== undefined)
+    .toSorted((a, b) => b.target.firmness - a.target.firmness || (b.leading!.weight || 8) - (a.leading!.weight || 8))
+    .slice(0, FEATURES_ON_SHEET)
+    .map(({ target, leading }) => ({
+      what: featureOf(target.feature).plain,
+      wanted: targetInWords(target),
+      why: leading!.because,
+    }));
+  return {
+    patient: input.patient,
+    clinic: input.clinic,
+    shoe: input.shoe,
+    size: input.size,
+    startedOn,
+    reviewOn: input.reviewOn,
+    replaceBetween: {
+      from: dayAfter(startedOn, input.windowDays.q10),
+      to: dayAfter(startedOn, input.windowDays.q90),
+    },
+    startNextOn: dayAfter(startedOn, input.startNextDay),
+    features,
+    values: input.values,
+    howItFits: [
+      'Standing, about a thumb’s width is free in front of your longest toe.',
+      'The sides meet your foot without bulging over the sole; your toes can spread.',
+      'Your heel stays in place when you walk uphill or stand on tip-toe.',
+    ],
+    breakIn: steps.map((step) => ({ ...step, on: dayAfter(startedOn, step.day) })),
+    lacing: lacingAdvice(picture, typeof input.values.closure === 'string' ? input.values.closure : undefined, input.tryOn),
+    care: [
+      'Untie before you take them off. Kicking off tied shoes breaks the heel.',
+      'Thin wool or wicking socks, not cotton. Change them when wet.',
+      'Wet shoes: insoles out, air-dry, no heater, no tumble dryer.',
+      'Keep them for their purpose, and let them rest a day between long uses.',
+      `First use: ${startedOn}. Write it under the insole with a permanent pen.`,
+    ],
+    stopAndCall: [...STOP_AND_CALL],
+    bringAlong: 'Bring this pair, and the old one, to every visit.',
+    caution: SHEET_CAUTION,
+  };
+}

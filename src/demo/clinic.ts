@@ -1,0 +1,49 @@
+import { dayAfter } from '@/core/aftercare/patient-sheet';
+import type { ShoeModel } from '@/core/match/model';
+import { type DemoVisit, demoHistory } from './history';
+import { demoModels } from './models';
+import { demoPeople } from './people';
+import { PERSONAS, type Persona } from './personas';
+import { random } from './random';
+
+export const DEMO_SEED = 20260;
+
+/** Sign-ins of the demo clinic, printed at every start. */
+export const DEMO_PASSWORD = 'low-tide-lantern';
+export const DEMO_STAFF = [
+  { name: 'Maren Odell', email: 'lead@harbour.example', role: 'lead' },
+  { name: 'Tomas Brekkan', email: 'practitioner@harbour.example', role: 'practitioner' },
+  { name: 'Ines Farrowby', email: 'assistant@harbour.example', role: 'assistant' },
+] as const;
+
+export interface DemoPatient {
+  id: string;
+  persona: Persona;
+  bornOn: string;
+  visits: DemoVisit[];
+}
+
+export interface DemoClinic {
+  name: string;
+  place: string;
+  models: ShoeModel[];
+  patients: DemoPatient[];
+}
+
+/** The whole demo clinic from a seed; every date counts back from today. */
+export function demoClinic(today: string, seed = DEMO_SEED): DemoClinic {
+  const source = random(seed);
+  const models = demoModels(source);
+  const people = [...PERSONAS, ...demoPeople(source, 48)];
+  return {
+    name: 'Harbour Clinic',
+    place: 'Skarholm',
+    models,
+    patients: people.map((persona) => ({
+      id: source.uuid(),
+      persona,
+      bornOn: dayAfter(`${Number(today.slice(0, 4)) - persona.age}${today.slice(4)}`, -source.int(5, 350)),
+      visits: demoHistory(persona, models, today, source),
+    })),
+  };
+}

@@ -1,0 +1,179 @@
+import type { StepContents } from '@/api/visit-schema';
+import { type PatientSheet, dayAfter, patientSheet, reviewDay } from '@/core/aftercare/patient-sheet';
+import { type ShoeModel, modelTitle } from '@/core/match/model';
+import { proposeTrial } from '@/core/match/propose';
+import { rank } from '@/core/match/rank';
+import { clinicalPicture, type Findings, greaterOf } from '@/core/picture/clinical-picture';
+import { SIDES } from '@/core/picture/finding-kinds';
+import { FINDINGS, type FindingId } from '@/core/picture/findings';
+import { resolve } from '@/core/prescribe/resolve';
+import type { Specification } from '@/core/prescribe/specification';
+import { type AtRiskCategory, atRiskCategory } from '@/core/safety/at-risk-category';
+import { type StartSize, startSize } from '@/core/sizing/start-size';
+import { SIZE_SYSTEM_LABEL } from '@/core/sizing/systems';
+import { wearForecast } from '@/core/wear/forecast';
+import type { Persona } from './personas';
+import type { Random } from './random';
+
+export interface DemoLogEntry {
+  on: string;
+  distanceKm: number | null;
+  comfort: number | null;
+}
+
+export interface DemoVisit {
+  day: string;
+  steps: Partial<StepContents>;
+  handOver: {
+    findings: Findings;
+    specification: Specification;
+    sheet: PatientSheet;
+    model: ShoeModel;
+    sizeLeft: string;
+    sizeRight: string;
+    racing: boolean;
+    endedOn: string | null;
+    log: DemoLogEntry[];
+  } | null;
+}
+
+/** Findings split into the steps in which they are taken. */
+function intoSteps(findings: Findings): Partial<StepContents> {
+  const steps: Partial<StepContents> = {};
+  for (const step of ['ask', 'old-pair', 'feet', 'load', 'move'] as const) {
+    const part = (place: 'body' | 'left' | 'right') =>
+      Object.fromEntries(
+        Object.entries(findings[place] ?? {}).filter(([id]) => FINDINGS[id as FindingId].step === step),
+      );
+    const split = { body: part('body'), left: part('left'), right: part('right') };
+    if (Object.values(split).some((place) => Object.keys(place).length > 0)) steps[step] = { findings: split as Findings };
+  }
+  return steps;
+}
+
+const CLINIC = 'Harbour Clinic, Skarholm';
+
+/** A persona's visits: the engine prescribes, the catalogue serves, the patient wears. */
+export function demoHistory(persona: Persona, models: readonly ShoeModel[], today: string, random: Random): DemoVisit[] {
+  const visits = persona.visits.map((daysAgo, index) => {
+    const next = persona.visits[index + 1];
+    const day = dayAfter(today, -daysAgo);
+    return handedOver(persona, models, day, next === undefined ? null : dayAfter(today, -next), today, random);
+  });
+  if (persona.openVisit)
+    visits.push({
+      day: today,
+      steps: intoSteps({
+        body: persona.findings.body ?? {},
+        left: { ...persona.findings.left, sensation: undefined },
+        right: { ...persona.findings.right, sensation: undefined },
+      }),
+      handOver: null,
+    });
+  return visits;
+}
+
+function handedOver(
+  persona: Persona,
+  models: readonly ShoeModel[],
+  day: string,
+  replacedOn: string | null,
+  today: string,
+  random: Random,
+): DemoVisit {
+  const findings: Findings = {
+    ...persona.findings,
+    body: { ...persona.findings.body, ageYears: persona.age, sizingGroup: persona.group },
+  };
+  const picture = clinicalPicture(findings);
+  const specification = resolve(picture);
+  const group = models.filter((model) => model.sizing.group === persona.group);
+  const { ranked } = rank(group, specification);
+  const byId = new Map(group.map((model) => [model.id, model]));
+  const sized = ranked.filter((entry) => sizeFor(byId.get(entry.id)!, picture) !== null);
+  const tried = proposeTrial(sized, byId);
+  const model = byId.get(tried[0] ?? group[0]!.id)!;
+  const size = sizeFor(model, picture);
+  const label = size?.label ?? `${SIZE_SYSTEM_LABEL[model.sizing.system]} ${model.sizing.sizes[8]}`;
+  const categories = SIDES.map((side) => atRiskCategory(picture, side)).filter((answer) => answer.known);
+  const category = categories.length === 0 ? null : (Math.max(...categories.map((answer) => answer.category)) as AtRiskCategory);
+  const racing = model.features.use === 'racing';
+  const forecast = wearForecast({
+    school: 'median', racing, bodyMassKg: findings.body?.bodyMass ?? null, surface: persona.surface, ageDays: 0, log: [], expectedWeeklyKm: persona.weeklyKm,
+  });
+  const comfort = random.int(58, 78);
+  const sheet = patientSheet({
+    patient: `${persona.given} ${persona.family}`,
+    clinic: CLINIC,
+    shoe: modelTitle(model),
+    size: label,
+    startedOn: day,
+    picture,
+    specification,
+    values: model.features,
+    tryOn: { model: model.id, heelSlip: 'none', roomMm: 12 },
+    category,
+    usualMinutes: 60,
+    windowDays: forecast.windowDays,
+    startNextDay: forecast.startNextDay,
+    reviewOn: reviewDay(day, category),
+  });
+  return {
+    day,
+    steps: {
+      ...intoSteps(persona.findings),
+      warnings: { checked: true, present: [] },
+      reason: {},
+      candidates: { chosen: tried },
+      'try-on': {
+        tryOns: tried.map((id) => ({
+          model: id,
+          roomMm: 12,
+          widthFit: 'right' as const,
+          heelSlip: 'none' as const,
+          comfort: id === model.id ? comfort : comfort - random.int(5, 20),
+          verdict: id === model.id ? ('chosen' as const) : ('possible' as const),
+          ...(id === model.id && size ? { sizeLeft: size.size, sizeRight: size.size, width: size.width } : {}),
+        })),
+      },
+      'hand-over': { surface: persona.surface, ...(persona.weeklyKm === null ? {} : { weeklyKm: persona.weeklyKm }) },
+    },
+    handOver: {
+      findings,
+      specification,
+      sheet,
+      model,
+      sizeLeft: label,
+      sizeRight: label,
+      racing,
+      endedOn: replacedOn,
+      log: useLog(persona, day, replacedOn ?? today, comfort, random),
+    },
+  };
+}
+
+function sizeFor(model: ShoeModel, picture: ReturnType<typeof clinicalPicture>): StartSize | null {
+  const lengthMm = greaterOf(picture, 'footLength');
+  if (lengthMm === null) return null;
+  const start = startSize(
+    model.sizing,
+    { lengthMm, ballWidthMm: greaterOf(picture, 'ballWidth') },
+    { room: { least: 10, wished: 12, most: 15 } },
+  );
+  return start.ok ? start.value : null;
+}
+
+/** A report every week or two: distance about the usual week, comfort drifting up, then down as the pair ages. */
+function useLog(persona: Persona, from: string, until: string, comfort: number, random: Random): DemoLogEntry[] {
+  const log: DemoLogEntry[] = [{ on: from, distanceKm: null, comfort }];
+  if (persona.weeklyKm === null) return log;
+  for (let day = random.int(6, 9), entry = 0; dayAfter(from, day) < until; day += 7, entry += 1) {
+    const drift = Math.min(14, entry * 2) - Math.max(0, entry - 20) * 1.5;
+    log.push({
+      on: dayAfter(from, day),
+      distanceKm: Math.round(persona.weeklyKm * (0.6 + random.int(0, 80) / 100) * 10) / 10,
+      comfort: entry % 4 === 1 ? Math.max(20, Math.min(100, Math.round(comfort + drift + random.int(-4, 4)))) : null,
+    });
+  }
+  return log;
+}

@@ -1,0 +1,128 @@
+import type { BodyFindings, Findings, FootFindings } from '@/core/picture/clinical-picture';
+import type { SizingGroup } from '@/core/sizing/widths';
+import type { WearSurface } from '@/core/wear/forecast';
+
+/** An invented patient with what an examination of them finds. */
+export interface Persona {
+  given: string;
+  family: string;
+  age: number;
+  group: SizingGroup;
+  occupation: string;
+  findings: Findings;
+  weeklyKm: number | null;
+  surface: WearSurface;
+  /** Days since each hand-over, oldest first; empty: never seen. */
+  visits: readonly number[];
+  /** An examination begun today and not handed over. */
+  openVisit?: boolean;
+}
+
+const foot = (length: number, width: number, rest: FootFindings = {}): FootFindings => ({
+  footLength: length,
+  heelBallLength: Math.round(length * 0.735),
+  ballWidth: width,
+  pain: [],
+  injuries: [],
+  swelling: 'none',
+  insert: 'none',
+  ...rest,
+});
+const feet = (left: FootFindings, right: FootFindings, body: BodyFindings): Findings => ({ body, left, right });
+const well: FootFindings = { sensation: 'felt', pulses: 'present' };
+
+/** The people a visitor of the demo meets first. All invented. */
+export const PERSONAS: readonly Persona[] = [
+  {
+    given: 'Odran', family: 'Pell', age: 71, group: 'men', occupation: 'allotment gardener', weeklyKm: 18, surface: 'mixed', visits: [540, 300, 118], openVisit: true,
+    findings: feet(
+      foot(268, 104, { sensation: 'lost', pulses: 'present', lesserToes: 'flexible', toeHeight: 29, swelling: 'changes', skin: ['callus'], arch: 'medium', archMobility: 'flexible' }),
+      foot(271, 106, { sensation: 'lost', pulses: 'present', lesserToes: 'flexible', toeHeight: 30, swelling: 'changes', arch: 'medium', archMobility: 'flexible' }),
+      { bodyMass: 84, activities: ['walking', 'everyday'], conditions: ['diabetes'], falls: 1, reach: 'effort', hands: 'pull', surfaces: ['road', 'home'], hoursStanding: 3 },
+    ),
+  },
+  {
+    given: 'Ysolde', family: 'Marne', age: 34, group: 'women', occupation: 'postal carrier', weeklyKm: 46, surface: 'hard', visits: [410, 170],
+    findings: feet(
+      foot(247, 93, { ...well, pain: ['achilles-mid'], worstPain: 5, heelsLiftEarly: 'yes', lungeDistance: 8, arch: 'medium', archMobility: 'flexible', roll: 'neutral', strike: 'heel' }),
+      foot(245, 92, { ...well, pain: ['knee-front'], worstPain: 3, lungeDistance: 10, arch: 'medium', archMobility: 'flexible', roll: 'neutral', strike: 'heel' }),
+      { bodyMass: 66, activities: ['road-running', 'walking'], conditions: [], falls: 0, reach: 'easily', hands: 'tie', surfaces: ['road'], weeklyDistance: 46, eventAhead: 'short', cadence: 80, oldPairDrop: 8, oldPairCategory: 'neutral', oldPairSigns: ['pattern-worn'] },
+    ),
+  },
+  {
+    given: 'Bram', family: 'Tolliver', age: 52, group: 'men', occupation: 'boat-builder', weeklyKm: 12, surface: 'hard', visits: [260],
+    findings: feet(
+      foot(272, 103, { sensation: 'felt', pulses: 'present', arch: 'medium' }),
+      foot(274, 105, { sensation: 'felt', pulses: 'present', pain: ['achilles-mid'], arch: 'high', archMobility: 'rigid' }),
+      { bodyMass: 88, activities: ['standing-work', 'everyday'], prosthesisSide: 'left', prosthesisSetRise: 9.5, prosthesisLever: 180, prosthesisMonths: 40, conditions: [], falls: 1, reach: 'effort', hands: 'tie', hoursStanding: 6, surfaces: ['road'] },
+    ),
+  },
+  {
+    given: 'Leonie', family: 'Achterberg', age: 78, group: 'women', occupation: 'retired choir conductor', weeklyKm: 6, surface: 'mixed', visits: [720, 380, 45],
+    findings: feet(
+      foot(241, 97, { ...well, swelling: 'changes', bunion: 'moderate', lesserToes: 'rigid', toeHeight: 31 }),
+      foot(239, 96, { ...well, swelling: 'changes', bunion: 'mild', lesserToes: 'straight', toeHeight: 24 }),
+      { bodyMass: 63, activities: ['everyday', 'walking'], conditions: ['gout'], falls: 2, fearOfFalling: 'yes', walkingAid: 'yes', reach: 'no', hands: 'weak', surfaces: ['home', 'road'] },
+    ),
+  },
+  {
+    given: 'Kasimir', family: 'Dunne', age: 27, group: 'men', occupation: 'ferry deckhand', weeklyKm: 14, surface: 'hard', visits: [95],
+    findings: feet(
+      foot(281, 109, { injuries: ['lateral-sprain', 'repeated-sprain'], arch: 'high', archMobility: 'rigid', roll: 'out', sensation: 'felt' }),
+      foot(280, 108, { injuries: [], arch: 'high', archMobility: 'rigid', roll: 'out', sensation: 'felt' }),
+      { bodyMass: 92, activities: ['standing-work', 'protective-work'], surfaces: ['wet-floor'], hoursStanding: 9, conditions: [], falls: 0, reach: 'easily', hands: 'tie' },
+    ),
+  },
+  {
+    given: 'Nuria', family: 'Valdane', age: 45, group: 'women', occupation: 'ward nurse', weeklyKm: 38, surface: 'hard', visits: [330, 140],
+    findings: feet(
+      foot(252, 98, { ...well, pain: ['plantar-heel'], worstPain: 6, arch: 'low', archMobility: 'rigid', insert: 'orthosis', insertHeel: 4 }),
+      foot(251, 97, { ...well, arch: 'low', archMobility: 'rigid', insert: 'orthosis', insertHeel: 4 }),
+      { bodyMass: 71, activities: ['standing-work', 'walking'], surfaces: ['wet-floor'], hoursStanding: 9, conditions: [], falls: 0, reach: 'easily', hands: 'tie' },
+    ),
+  },
+  {
+    given: 'Piet', family: 'Oosterling', age: 58, group: 'men', occupation: 'fish-hall packer', weeklyKm: 25, surface: 'hard', visits: [500, 210],
+    findings: feet(
+      foot(266, 108, { ...well, pain: ['big-toe'], bigToeRange: 28, worstPain: 6, bunion: 'mild' }),
+      foot(265, 107, { ...well, bigToeRange: 45 }),
+      { bodyMass: 97, activities: ['standing-work'], surfaces: ['wet-floor'], hoursStanding: 8, conditions: ['inflammatory-arthritis'], falls: 0, reach: 'easily', hands: 'pull' },
+    ),
+  },
+  {
+    given: 'Signe', family: 'Hallorin', age: 13, group: 'child', occupation: 'young orienteer', weeklyKm: 22, surface: 'soft', visits: [280, 130],
+    findings: feet(
+      foot(232, 86, { pain: ['heel-growth-plate'], worstPain: 4 }),
+      foot(233, 86, { pain: ['heel-growth-plate'], worstPain: 3 }),
+      { bodyMass: 44, activities: ['trail', 'everyday'], surfaces: ['trail'], conditions: [], falls: 0, reach: 'easily', hands: 'tie' },
+    ),
+  },
+  {
+    given: 'Anselm', family: 'Rook', age: 41, group: 'men', occupation: 'court player, teacher', weeklyKm: 10, surface: 'hard', visits: [200],
+    findings: feet(
+      foot(277, 104, { ...well, injuries: ['lateral-sprain'] }),
+      foot(276, 104, { ...well, injuries: [] }),
+      { bodyMass: 79, activities: ['court'], surfaces: ['hard-court'], conditions: [], falls: 0, reach: 'easily', hands: 'tie' },
+    ),
+  },
+  {
+    given: 'Dagny', family: 'Loom', age: 31, group: 'women', occupation: 'weekend lifter, joiner', weeklyKm: null, surface: 'mixed', visits: [150],
+    findings: feet(
+      foot(250, 95, { ...well, lungeDistance: 7, heelsLiftEarly: 'yes' }),
+      foot(250, 95, { ...well, lungeDistance: 7.5, heelsLiftEarly: 'yes' }),
+      { bodyMass: 69, activities: ['lifting-upright'], surfaces: ['gym-floor'], conditions: [], falls: 0, reach: 'easily', hands: 'tie' },
+    ),
+  },
+  {
+    given: 'Corentin', family: 'Ashgrove', age: 66, group: 'men', occupation: 'bell-ringer', weeklyKm: 15, surface: 'mixed', visits: [460, 230],
+    findings: feet(
+      foot(270, 105, { ...well, midfootArthritis: 'yes', pain: ['midfoot'], worstPain: 5 }),
+      foot(262, 103, { ...well, midfootArthritis: 'no' }),
+      { bodyMass: 90, activities: ['walking', 'everyday'], surfaces: ['road'], conditions: ['knee-arthritis-inner'], falls: 0, legLengthDifference: 7, reach: 'effort', hands: 'tie' },
+    ),
+  },
+  {
+    given: 'Rosalind', family: 'Quaye', age: 39, group: 'women', occupation: 'school cook', weeklyKm: 20, surface: 'hard', visits: [],
+    findings: {},
+  },
+];

@@ -1,0 +1,8 @@
+import { api } from '@/api/contract';
+import { sizeTable } from '@/core/sizing/size-table';
+import { endpoint } from '@/server/http/endpoint';
+import { valueOrRefusal } from '@/server/http/problem';
+
+export const POST = endpoint(api.sizes, async (_, { body }) =>
+  valueOrRefusal(sizeTable(body.footLengthMm, body.allowanceMm)),
+);

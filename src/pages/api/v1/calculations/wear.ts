@@ -1,0 +1,5 @@
+import { api } from '@/api/contract';
+import { wearForecast } from '@/core/wear/forecast';
+import { endpoint } from '@/server/http/endpoint';
+
+export const POST = endpoint(api.wear, async (_, { body }) => wearForecast(body));

@@ -1,0 +1,5 @@
+import { api } from '@/api/contract';
+import { endpoint } from '@/server/http/endpoint';
+import { logPair } from '@/server/services/pairs';
+
+export const POST = endpoint(api.logPair, (tenant, { params, body }) => logPair(tenant, params.id, body));

@@ -1,0 +1,5 @@
+import { api } from '@/api/contract';
+import { endpoint } from '@/server/http/endpoint';
+import { startVisit } from '@/server/services/visits';
+
+export const POST = endpoint(api.startVisit, (tenant, { params }) => startVisit(tenant, params.id));

@@ -1,0 +1,6 @@
+import { api } from '@/api/contract';
+import { endpoint } from '@/server/http/endpoint';
+import { addToken, listTokens } from '@/server/services/tokens';
+
+export const GET = endpoint(api.tokens, listTokens);
+export const POST = endpoint(api.addToken, (tenant, { body }) => addToken(tenant, body.name, body.days));

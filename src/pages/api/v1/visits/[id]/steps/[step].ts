@@ -1,0 +1,5 @@
+import { api } from '@/api/contract';
+import { endpoint } from '@/server/http/endpoint';
+import { saveStep } from '@/server/services/visits';
+
+export const PUT = endpoint(api.saveStep, (tenant, { params, body }) => saveStep(tenant, params.id, params.step, body));

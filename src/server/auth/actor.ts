@@ -1,0 +1,37 @@
+import { authDatabase } from '../database/connection';
+import type { Role } from '../database/schema';
+import type { Actor } from '../database/tenant';
+import { auth } from './auth';
+import { hashToken } from './token';
+
+/** How somebody proved who they are: only a browser's cookie needs an origin check. */
+export interface SignedIn {
+  actor: Actor;
+  by: 'cookie' | 'token';
+}
+
+/** Who a request comes from, or null. A bearer token wins over a cookie. */
+export async function signedIn(headers: Headers): Promise<SignedIn | null> {
+  const bearer = /^Bearer (.+)$/.exec(headers.get('authorization') ?? '')?.[1];
+  if (bearer) {
+    const actor = await actorOfToken(bearer);
+    return actor && { actor, by: 'token' };
+  }
+  const session = await auth().api.getSession({ headers });
+  if (!session) return null;
+  const { id, clinicId, role, name } = session.user;
+  return { actor: { userId: id, clinicId, role: role as Role, name }, by: 'cookie' };
+}
+
+async function actorOfToken(token: string): Promise<Actor | null> {
+  const { rows } = await authDatabase().query<Actor>(
+    `with used as (
+       update public.access_token set last_used_at = now() where hash = $1 and expires_at > now()
+       returning user_id, clinic_id
+     )
+     select u.id as "userId", u.clinic_id as "clinicId", u.role, u.name
+     from used join auth."user" u on u.id = used.user_id and u.clinic_id = used.clinic_id`,
+    [hashToken(token)],
+  );
+  return rows[0] ?? null;
+}

@@ -1,0 +1,48 @@
+import { betterAuth } from 'better-auth';
+import { authDatabase } from '../database/connection';
+
+/** Header that carries the client's address to the rate limiter; set by our own endpoint, never taken from outside. */
+export const CLIENT_ADDRESS_HEADER = 'x-sovet-client-address';
+
+const origin = () => process.env.SOVET_ORIGIN ?? 'http://127.0.0.1:4321';
+
+function createAuth() {
+  return betterAuth({
+    database: authDatabase(),
+    secret: process.env.SOVET_SECRET,
+    baseURL: origin(),
+    basePath: '/api/auth',
+    trustedOrigins: [origin()],
+    emailAndPassword: { enabled: true, disableSignUp: true, minPasswordLength: 12 },
+    session: { expiresIn: 60 * 60 * 12, updateAge: 60 * 60 },
+    user: {
+      additionalFields: {
+        clinicId: { type: 'string', required: true, input: false, fieldName: 'clinic_id' },
+        role: { type: 'string', required: true, input: false },
+      },
+    },
+    rateLimit: {
+      enabled: true,
+      storage: 'database',
+      window: 60,
+      max: 100,
+      customRules: { '/sign-in/email': { window: 60, max: Number(process.env.SOVET_SIGN_IN_LIMIT ?? 10) } },
+    },
+    advanced: {
+      cookiePrefix: 'sovet',
+      useSecureCookies: origin().startsWith('https:'),
+      defaultCookieAttributes: { httpOnly: true, sameSite: 'lax' },
+      ipAddress: { ipAddressHeaders: [CLIENT_ADDRESS_HEADER] },
+    },
+    logger: { level: 'error' },
+    telemetry: { enabled: false },
+  });
+}
+
+let instance: ReturnType<typeof createAuth> | undefined;
+
+/** Sign-in, made on first use because its database address arrives with the environment. */
+export function auth(): ReturnType<typeof createAuth> {
+  instance ??= createAuth();
+  return instance;
+}

@@ -1,0 +1,159 @@
+import { randomUUID } from 'node:crypto';
+import { hashPassword } from 'better-auth/crypto';
+import { type Kysely, sql, type Transaction } from 'kysely';
+import { DEMO_PASSWORD, DEMO_STAFF, type DemoPatient, demoClinic } from '@/demo/clinic';
+import { kyselyOn } from '../database/connection';
+import type { Database } from '../database/schema';
+
+/** Loads the demo clinic unless some clinic exists; two processes at once load it once. */
+export async function loadDemo(ownerUrl: string, now: Date): Promise<boolean> {
+  const db = kyselyOn(ownerUrl, 1);
+  try {
+    return await db.transaction().execute(async (tx) => {
+      await sql`select pg_advisory_xact_lock(hashtext('sovet demo'))`.execute(tx);
+      const clinicId = randomUUID();
+      const known = await sql<{ any: boolean }>`select exists (select from auth."user") as any`.execute(tx);
+      await sql`select set_config('sovet.clinic', ${clinicId}, true)`.execute(tx);
+      if (known.rows[0]?.any) return false;
+      const demo = demoClinic(now.toISOString().slice(0, 10));
+      await tx.insertInto('clinic').values({ clinic_id: clinicId, name: demo.name, place: demo.place }).execute();
+      const [, practitioner] = await addStaff(tx, clinicId, DEMO_STAFF, DEMO_PASSWORD);
+      await tx
+        .insertInto('shoe_model')
+        .values(
+          demo.models.map((model) => ({
+            clinic_id: clinicId,
+            id: model.id,
+            maker: model.maker,
+            name: model.name,
+            version: model.version,
+            features: JSON.stringify(model.features),
+            sizing: JSON.stringify(model.sizing),
+            in_stock: model.inStock,
+          })),
+        )
+        .execute();
+      for (const patient of demo.patients) await addPatient(tx, clinicId, practitioner!, patient);
+      return true;
+    });
+  } finally {
+    await db.destroy();
+  }
+}
+
+/** Adds people who can sign in, with one password; returns their identifiers in order. */
+export async function addStaff(
+  tx: Kysely<Database>,
+  clinicId: string,
+  staff: readonly { name: string; email: string; role: string }[],
+  password: string,
+): Promise<string[]> {
+  const hash = await hashPassword(password);
+  const ids: string[] = [];
+  for (const person of staff) {
+    const id = randomUUID();
+    await sql`insert into auth."user" (id, clinic_id, name, email, "emailVerified", role)
+      values (${id}, ${clinicId}, ${person.name}, ${person.email}, true, ${person.role})`.execute(tx);
+    await sql`insert into auth.account (id, "accountId", "providerId", "userId", password)
+      values (${randomUUID()}, ${id}, 'credential', ${id}, ${hash})`.execute(tx);
+    ids.push(id);
+  }
+  return ids;
+}
+
+async function addPatient(tx: Transaction<Database>, clinicId: string, by: string, patient: DemoPatient): Promise<void> {
+  const { persona } = patient;
+  const clinic_id = clinicId;
+  const patient_id = patient.id;
+  await tx
+    .insertInto('patient')
+    .values({
+      clinic_id,
+      id: patient.id,
+      given_name: persona.given,
+      family_name: persona.family,
+      born_on: patient.bornOn,
+      sizing_group: persona.group,
+      occupation: persona.occupation,
+    })
+    .execute();
+  for (const visit of patient.visits) {
+    const at = new Date(`${visit.day}T09:30:00Z`);
+    const { id: visit_id } = await tx
+      .insertInto('visit')
+      .values({ clinic_id, patient_id, started_by: by, started_at: at, closed_at: visit.handOver ? at : null })
+      .returning('id')
+      .executeTakeFirstOrThrow();
+    const steps = Object.entries(visit.steps).map(([step, content]) => ({
+      clinic_id,
+      visit_id,
+      step,
+      state: visit.handOver ? ('done' as const) : ('in-progress' as const),
+      revision: 1,
+      content: JSON.stringify(content),
+      saved_by: by,
+      saved_at: at,
+    }));
+    if (steps.length > 0) await tx.insertInto('visit_step').values(steps).execute();
+    if (!visit.handOver) continue;
+    const { handOver } = visit;
+    const { id: specification_id } = await tx
+      .insertInto('specification')
+      .values({
+        clinic_id,
+        patient_id,
+        visit_id,
+        picture: JSON.stringify(handOver.findings),
+        choices: JSON.stringify({ school: 'balanced' }),
+        result: JSON.stringify(handOver.specification),
+        issued_by: by,
+        issued_at: at,
+      })
+      .returning('id')
+      .executeTakeFirstOrThrow();
+    const { id: pair_id } = await tx
+      .insertInto('pair')
+      .values({
+        clinic_id,
+        patient_id,
+        model_id: handOver.model.id,
+        size_left: handOver.sizeLeft,
+        size_right: handOver.sizeRight,
+        started_on: visit.day,
+        ended_on: handOver.endedOn,
+        surface: persona.surface,
+        expected_weekly_km: persona.weeklyKm,
+        body_mass_kg: persona.findings.body?.bodyMass ?? null,
+        racing: handOver.racing,
+      })
+      .returning('id')
+      .executeTakeFirstOrThrow();
+    await tx
+      .insertInto('hand_over')
+      .values({
+        clinic_id,
+        patient_id,
+        visit_id,
+        specification_id,
+        pair_id,
+        sheet: JSON.stringify(handOver.sheet),
+        handed_over_by: by,
+        handed_over_at: at,
+        review_on: handOver.sheet.reviewOn,
+      })
+      .execute();
+    await tx
+      .insertInto('pair_log')
+      .values(
+        handOver.log.map((entry) => ({
+          clinic_id,
+          pair_id,
+          logged_on: entry.on,
+          distance_km: entry.distanceKm,
+          comfort: entry.comfort,
+          logged_by: by,
+        })),
+      )
+      .execute();
+  }
+}

@@ -1,0 +1,20 @@
+/**
+ * Prepares a database for the application: migrates, makes the logins, loads the demo clinic where there is none.
+ * Prints the two connection addresses as JSON on its last line.
+ */
+import { resolve } from 'node:path';
+import { ensureLogins, loginUrls, migrate } from '../database/migrate';
+import { loadDemo } from './load-demo';
+
+const ownerUrl = process.env.SOVET_OWNER_DATABASE_URL;
+const secret = process.env.SOVET_SECRET;
+if (!ownerUrl || !secret) throw new Error('SOVET_OWNER_DATABASE_URL and SOVET_SECRET must be set.');
+
+const { error, results } = await migrate(ownerUrl, resolve(import.meta.dirname, '../../../migrations'));
+for (const step of results ?? [])
+  if (step.status !== 'Success') console.error(`migration ${step.migrationName}: ${step.status}`);
+if (error) throw error;
+const urls = loginUrls(ownerUrl, secret);
+await ensureLogins(ownerUrl, urls);
+if (process.env.SOVET_DEMO !== 'off') await loadDemo(ownerUrl, new Date());
+console.log(JSON.stringify(urls));

@@ -1,0 +1,133 @@
+import type { Generated, JSONColumnType } from 'kysely';
+import type { SchoolChoice } from '@/core/knowledge/schools';
+import type { ModelSizing } from '@/core/sizing/start-size';
+import type { SizingGroup } from '@/core/sizing/widths';
+import type { Findings } from '@/core/picture/clinical-picture';
+import type { Specification } from '@/core/prescribe/specification';
+import type { FeatureValues } from '@/core/shoe/features';
+import type { WearSurface } from '@/core/wear/forecast';
+import type { LifeSchool } from '@/core/wear/life-schools';
+import type { PatientSheet } from '@/core/aftercare/patient-sheet';
+import type { Choices, StepContent, StepState } from '@/api/visit-schema';
+
+/** Rows as Kysely sees them; `clinic_id` is on every one. Dates are ISO strings, times are Date. */
+export interface Database {
+  clinic: {
+    clinic_id: Generated<string>;
+    name: string;
+    place: string;
+    school: Generated<SchoolChoice>;
+    life_school: Generated<LifeSchool>;
+  };
+  'auth.user': { id: string; clinic_id: string; name: string; role: Role };
+  patient: {
+    clinic_id: string;
+    id: Generated<string>;
+    given_name: string;
+    family_name: string;
+    born_on: string;
+    sizing_group: SizingGroup;
+    height_mm: number | null;
+    occupation: Generated<string>;
+    school: SchoolChoice | null;
+    created_at: Generated<Date>;
+  };
+  visit: {
+    clinic_id: string;
+    id: Generated<string>;
+    patient_id: string;
+    started_by: string;
+    started_at: Generated<Date>;
+    closed_at: Date | null;
+  };
+  visit_step: {
+    clinic_id: string;
+    visit_id: string;
+    step: string;
+    state: Exclude<StepState, 'untouched'>;
+    revision: number;
+    content: JSONColumnType<StepContent>;
+    saved_by: string;
+    saved_at: Generated<Date>;
+  };
+  visit_presence: { clinic_id: string; visit_id: string; user_id: string; step: string; seen_at: Generated<Date> };
+  shoe_model: {
+    clinic_id: string;
+    id: Generated<string>;
+    maker: string;
+    name: string;
+    version: string;
+    features: JSONColumnType<FeatureValues>;
+    sizing: JSONColumnType<ModelSizing>;
+    in_stock: Generated<boolean>;
+  };
+  specification: {
+    clinic_id: string;
+    id: Generated<string>;
+    patient_id: string;
+    visit_id: string;
+    picture: JSONColumnType<Findings>;
+    choices: JSONColumnType<Choices>;
+    result: JSONColumnType<Specification>;
+    issued_by: string;
+    issued_at: Generated<Date>;
+  };
+  pair: {
+    clinic_id: string;
+    id: Generated<string>;
+    patient_id: string;
+    model_id: string;
+    size_left: string;
+    size_right: string;
+    started_on: string;
+    ended_on: string | null;
+    surface: WearSurface | null;
+    expected_weekly_km: number | null;
+    body_mass_kg: number | null;
+    racing: Generated<boolean>;
+  };
+  hand_over: {
+    clinic_id: string;
+    id: Generated<string>;
+    patient_id: string;
+    visit_id: string;
+    specification_id: string;
+    pair_id: string;
+    sheet: JSONColumnType<PatientSheet>;
+    handed_over_by: string;
+    handed_over_at: Generated<Date>;
+    review_on: string;
+  };
+  pair_log: {
+    clinic_id: string;
+    id: Generated<string>;
+    pair_id: string;
+    logged_on: string;
+    distance_km: number | null;
+    comfort: number | null;
+    note: Generated<string>;
+    logged_by: string;
+    logged_at: Generated<Date>;
+  };
+  access_token: {
+    clinic_id: string;
+    id: Generated<string>;
+    user_id: string;
+    name: string;
+    hash: string;
+    created_at: Generated<Date>;
+    last_used_at: Date | null;
+    expires_at: Date;
+  };
+  audit_entry: {
+    clinic_id: string;
+    id: Generated<string>;
+    at: Generated<Date>;
+    user_id: string;
+    patient_id: string | null;
+    action: 'read' | 'write';
+    what: string;
+  };
+}
+
+export type Role = 'lead' | 'practitioner' | 'assistant';

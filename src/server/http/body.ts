@@ -1,0 +1,25 @@
+import { Refusal } from './problem';
+
+/** Enough for every form; larger uploads get their own limits. */
+export const BODY_LIMIT = 256 * 1024;
+
+/** Reads a JSON body, never holding more than the limit: 413 beyond it, 400 when it is no JSON. */
+export async function readJson(request: Request, limit = BODY_LIMIT): Promise<unknown> {
+  const tooLarge = () => new Refusal(413, `The request is larger than ${Math.round(limit / 1024)} kB.`);
+  if (Number(request.headers.get('content-length') ?? 0) > limit) throw tooLarge();
+  if (!request.body) return undefined;
+  const chunks: Uint8Array[] = [];
+  let size = 0;
+  for await (const chunk of request.body as unknown as AsyncIterable<Uint8Array>) {
+    size += chunk.byteLength;
+    if (size > limit) throw tooLarge();
+    chunks.push(chunk);
+  }
+  const text = Buffer.concat(chunks).toString('utf8');
+  if (text === '') return undefined;
+  try {
+    return JSON.parse(text);
+  } catch {
+    throw new Refusal(400, 'The request is not valid JSON.');
+  }
+}

@@ -1,0 +1,67 @@
+import { sql } from 'kysely';
+import type { TodayItem, TodayKind } from '@/api/records';
+import { dayAfter } from '@/core/aftercare/patient-sheet';
+import { modelTitle } from '@/core/match/model';
+import type { Tenant } from '../database/tenant';
+import { readClinic } from './clinic';
+import { listPairs, today } from './pairs';
+import { ageOn } from './patient-findings';
+
+/** Most urgent first: somebody is in the room, then what is late, then what comes. */
+const URGENCY: readonly TodayKind[] = ['visit-open', 'pair-overdue', 'review-due', 'pair-in-window', 'bring-in-next'];
+
+/** Reviews show from this many days before they are due. */
+const REVIEW_AHEAD_DAYS = 7;
+
+/** Who needs what, most urgent first. */
+export async function readToday(tenant: Tenant): Promise<TodayItem[]> {
+  const { tx } = tenant;
+  const now = today();
+  const { lifeSchool } = await readClinic(tenant);
+  const patients = new Map(
+    (await tx.selectFrom('patient').select(['id', 'given_name', 'family_name', 'born_on']).execute()).map((row) => [
+      row.id,
+      { id: row.id, name: `${row.given_name} ${row.family_name}`, age: ageOn(row.born_on, new Date()) },
+    ]),
+  );
+  const items: TodayItem[] = [];
+  const add = (kind: TodayKind, patientId: string, what: string, on: string, visitId: string | null = null) => {
+    const patient = patients.get(patientId);
+    if (patient) items.push({ kind, patient, what, on, visitId });
+  };
+
+  const open = await tx.selectFrom('visit').select(['id', 'patient_id', 'started_at']).where('closed_at', 'is', null).execute();
+  for (const visit of open)
+    add('visit-open', visit.patient_id, 'visit not handed over', visit.started_at.toISOString().slice(0, 10), visit.id);
+
+  for (const pair of await listPairs(tenant, { inUse: true }, lifeSchool, now)) {
+    const { state } = pair.forecast;
+    const title = modelTitle(pair.model);
+    if (state === 'overdue') add('pair-overdue', pair.patientId, title, pair.window.to);
+    if (state === 'in-window') add('pair-in-window', pair.patientId, title, pair.window.middle);
+    if (state === 'bring-in-next') add('bring-in-next', pair.patientId, title, pair.window.from);
+  }
+
+  const reviews = await tx
+    .selectFrom('hand_over')
+    .select(['patient_id', 'review_on'])
+    .where('review_on', '<=', dayAfter(now, REVIEW_AHEAD_DAYS))
+    .where((eb) =>
+      eb.not(
+        eb.exists(
+          eb
+            .selectFrom('visit as later')
+            .select(sql`1`.as('one'))
+            .whereRef('later.patient_id', '=', 'hand_over.patient_id')
+            .whereRef('later.started_at', '>', 'hand_over.handed_over_at'),
+        ),
+      ),
+    )
+    .execute();
+  for (const review of reviews) add('review-due', review.patient_id, 'review after hand-over', review.review_on);
+
+  return items.sort(
+    (a, b) =>
+      URGENCY.indexOf(a.kind) - URGENCY.indexOf(b.kind) || (a.on < b.on ? -1 : 1) || (a.patient.id < b.patient.id ? -1 : 1),
+  );
+}

@@ -1,0 +1,168 @@
+import { sql } from 'kysely';
+import type { PresenceAnswer, VisitRecord } from '@/api/records';
+import { type SavedStep, STEP_CONTENT, type StepContent, type StepRecord, type StepState } from '@/api/visit-schema';
+import type { PatientSheet } from '@/core/aftercare/patient-sheet';
+import { audit, type Tenant } from '../database/tenant';
+import { fieldErrors, notFound, Refusal } from '../http/problem';
+import { readClinic } from './clinic';
+import { carriedFrom, findingsOfSteps, merged } from './patient-findings';
+import { patientRow, summaryOf } from './patients';
+
+/** Continues the patient's open visit, or begins one. */
+export async function startVisit(tenant: Tenant, patientId: string): Promise<{ id: string }> {
+  await patientRow(tenant, patientId);
+  const open = await tenant.tx
+    .selectFrom('visit')
+    .select('id')
+    .where('patient_id', '=', patientId)
+    .where('closed_at', 'is', null)
+    .executeTakeFirst();
+  if (open) return open;
+  const visit = await tenant.tx
+    .insertInto('visit')
+    .values({ clinic_id: tenant.actor.clinicId, patient_id: patientId, started_by: tenant.actor.userId, closed_at: null })
+    .returning('id')
+    .executeTakeFirstOrThrow();
+  await audit(tenant, 'write', 'visit started', patientId);
+  return visit;
+}
+
+export async function visitRow({ tx }: Tenant, id: string) {
+  const row = await tx.selectFrom('visit').selectAll().where('id', '=', id).executeTakeFirst();
+  if (!row) throw notFound('This visit');
+  return row;
+}
+
+export async function stepsOf({ tx }: Tenant, visitId: string): Promise<StepRecord[]> {
+  const rows = await tx
+    .selectFrom('visit_step')
+    .leftJoin('auth.user as saver', 'saver.id', 'visit_step.saved_by')
+    .select(['step', 'state', 'revision', 'content', 'saver.name as saved_by', 'saved_at'])
+    .where('visit_id', '=', visitId)
+    .execute();
+  return rows.map((row) => ({
+    step: row.step as SavedStep,
+    state: row.state,
+    revision: row.revision,
+    content: row.content,
+    savedBy: row.saved_by ?? '',
+    savedAt: row.saved_at.toISOString(),
+  }));
+}
+
+async function carriedInto(tenant: Tenant, patientId: string, before: Date): Promise<VisitRecord['carried']> {
+  const earlier = await tenant.tx
+    .selectFrom('visit')
+    .select(['id', 'started_at'])
+    .where('patient_id', '=', patientId)
+    .where('started_at', '<', before)
+    .orderBy('started_at', 'desc')
+    .limit(1)
+    .executeTakeFirst();
+  if (!earlier) return null;
+  const findings = carriedFrom(merged(findingsOfSteps(await stepsOf(tenant, earlier.id))));
+  return { findings, from: earlier.started_at.toISOString().slice(0, 10) };
+}
+
+/** A visit with every saved step and what carries over; the reading is audited. */
+export async function readVisit(tenant: Tenant, id: string): Promise<VisitRecord> {
+  const visit = await visitRow(tenant, id);
+  const patient = await patientRow(tenant, visit.patient_id);
+  await audit(tenant, 'read', 'visit', patient.id);
+  const handOver = await tenant.tx.selectFrom('hand_over').select('sheet').where('visit_id', '=', id).executeTakeFirst();
+  return {
+    id,
+    startedAt: visit.started_at.toISOString(),
+    closedAt: visit.closed_at?.toISOString() ?? null,
+    patient: { ...summaryOf(patient), heightMm: patient.height_mm, school: patient.school },
+    clinic: await readClinic(tenant),
+    carried: await carriedInto(tenant, patient.id, visit.started_at),
+    steps: await stepsOf(tenant, id),
+    sheet: (handOver?.sheet as PatientSheet | undefined) ?? null,
+  };
+}
+
+export interface StepSave {
+  revision: number;
+  state: Exclude<StepState, 'untouched'>;
+  content: unknown;
+}
+
+/**
+ * Saves one step at the revision it was read at. When somebody saved in between, nothing is overwritten: the
+ * refusal (409) carries the version that stands.
+ */
+export async function saveStep(
+  tenant: Tenant,
+  visitId: string,
+  step: SavedStep,
+  save: StepSave,
+): Promise<{ revision: number; savedAt: string }> {
+  const parsed = STEP_CONTENT[step].safeParse(save.content);
+  if (!parsed.success)
+    throw new Refusal(422, 'Some values cannot be accepted.', { errors: fieldErrors(parsed.error, ['content']) });
+  const visit = await visitRow(tenant, visitId);
+  if (visit.closed_at) throw new Refusal(409, 'This visit is closed: what was handed over stays as it was.');
+  if (step === 'warnings' && tenant.actor.role === 'assistant')
+    throw new Refusal(403, 'Only lead or practitioner may answer warning signs.');
+  const row = {
+    clinic_id: tenant.actor.clinicId,
+    visit_id: visitId,
+    step,
+    state: save.state,
+    revision: save.revision + 1,
+    content: JSON.stringify(parsed.data satisfies StepContent),
+    saved_by: tenant.actor.userId,
+  };
+  const written =
+    save.revision === 0
+      ? await tenant.tx
+          .insertInto('visit_step')
+          .values(row)
+          .onConflict((conflict) => conflict.doNothing())
+          .returning(['revision', 'saved_at'])
+          .executeTakeFirst()
+      : await tenant.tx
+          .updateTable('visit_step')
+          .set({ ...row, saved_at: sql`now()` })
+          .where('visit_id', '=', visitId)
+          .where('step', '=', step)
+          .where('revision', '=', save.revision)
+          .returning(['revision', 'saved_at'])
+          .executeTakeFirst();
+  if (!written) {
+    const current = (await stepsOf(tenant, visitId)).find((entry) => entry.step === step);
+    throw new Refusal(409, `${current?.savedBy ?? 'Somebody'} saved this step before you.`, { current });
+  }
+  await audit(tenant, 'write', `visit step ${step}`, visit.patient_id);
+  return { revision: written.revision, savedAt: written.saved_at.toISOString() };
+}
+
+/** Others count as here for this long after their last sign of life. */
+const HERE_SECONDS = 60;
+
+/** Notes where somebody works, and tells who else is on this visit and which revisions stand. */
+export async function notePresence(tenant: Tenant, visitId: string, step: SavedStep): Promise<PresenceAnswer> {
+  const { tx, actor } = tenant;
+  await visitRow(tenant, visitId);
+  await tx
+    .insertInto('visit_presence')
+    .values({ clinic_id: actor.clinicId, visit_id: visitId, user_id: actor.userId, step })
+    .onConflict((conflict) =>
+      conflict.columns(['clinic_id', 'visit_id', 'user_id']).doUpdateSet({ step, seen_at: sql`now()` }),
+    )
+    .execute();
+  const others = await tx
+    .selectFrom('visit_presence')
+    .innerJoin('auth.user as person', 'person.id', 'visit_presence.user_id')
+    .select(['person.name', 'step', 'seen_at'])
+    .where('visit_id', '=', visitId)
+    .where('user_id', '<>', actor.userId)
+    .where('seen_at', '>', sql<Date>`now() - make_interval(secs => ${HERE_SECONDS})`)
+    .execute();
+  const revisions = await tx.selectFrom('visit_step').select(['step', 'revision']).where('visit_id', '=', visitId).execute();
+  return {
+    others: others.map((row) => ({ name: row.name, step: row.step, seenAt: row.seen_at.toISOString() })),
+    revisions: Object.fromEntries(revisions.map((row) => [row.step, row.revision])),
+  };
+}
