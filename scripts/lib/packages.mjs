@@ -43,7 +43,11 @@ export function ensureNpmPackages() {
   const lock = fingerprint(readFileSync(join(ROOT, 'package-lock.json'), 'utf8'));
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
   console.log('Installing npm packages …');
-  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error', '--include=dev'], { failure: 'npm could not install the packages.' });
+  // Not `npm ci`: it refuses a lock file that lacks other platforms' binaries (docs/decisions/lock-file.md).
+  run('npm', ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel=error', '--include=dev'], {
+    stdio: ['ignore', 'ignore', 'inherit'],
+    failure: 'npm could not install the packages.',
+  });
   writeFileSync(stamp, lock);
 }
 

@@ -1,15 +1,10 @@
 import { z } from 'zod';
 import { findingsSchema } from '@/core/picture/schema';
-import { VISIT_STEPS } from '@/core/picture/finding-kinds';
 import { schoolSchema, setAsideSchema } from '@/core/prescribe/schema';
+import { SAVED_STEPS, type SavedStep, type StepState } from './saved-steps';
 import { WARNING_ACTIONS, WARNING_SIGNS } from '@/core/safety/warning-signs';
 
-/** Everything that is saved step by step: the spine, and two panels reachable from any step. */
-export const SAVED_STEPS = [...VISIT_STEPS, 'warnings', 'prosthesis'] as const;
-export type SavedStep = (typeof SAVED_STEPS)[number];
-
-export const stepStateSchema = z.enum(['untouched', 'in-progress', 'done', 'skipped']);
-export type StepState = z.infer<typeof stepStateSchema>;
+export const stepStateSchema = z.enum(['untouched', 'in-progress', 'done', 'skipped'] satisfies StepState[]);
 
 const note = z.string().max(2000);
 

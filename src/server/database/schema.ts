@@ -8,7 +8,8 @@ import type { FeatureValues } from '@/core/shoe/features';
 import type { WearSurface } from '@/core/wear/forecast';
 import type { LifeSchool } from '@/core/wear/life-schools';
 import type { PatientSheet } from '@/core/aftercare/patient-sheet';
-import type { Choices, StepContent, StepState } from '@/api/visit-schema';
+import type { StepState } from '@/api/saved-steps';
+import type { Choices, StepContent } from '@/api/visit-schema';
 
 /** Rows as Kysely sees them; `clinic_id` is on every one. Dates are ISO strings, times are Date. */
 export interface Database {

@@ -1,6 +1,7 @@
 import { sql } from 'kysely';
 import type { PresenceAnswer, VisitRecord } from '@/api/records';
-import { type SavedStep, STEP_CONTENT, type StepContent, type StepRecord, type StepState } from '@/api/visit-schema';
+import type { SavedStep, StepState } from '@/api/saved-steps';
+import { STEP_CONTENT, type StepContent, type StepRecord } from '@/api/visit-schema';
 import type { PatientSheet } from '@/core/aftercare/patient-sheet';
 import { audit, type Tenant } from '../database/tenant';
 import { fieldErrors, notFound, Refusal } from '../http/problem';

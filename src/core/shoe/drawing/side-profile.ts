@@ -1,4 +1,5 @@
 import { type FeatureValues, printFeature } from '../features';
+import { BALL_SHARE } from './ball';
 import { between, smooth, smoothClosed, straight } from './curve';
 import type { Dimension, Drawing, DrawnPart, Point } from './part';
 
@@ -18,8 +19,6 @@ const numberOf = (values: FeatureValues, id: keyof FeatureValues, usual: number)
 };
 
 const INSOLE_MM = 4;
-/** The ball lies at about 73 % of the last from the heel. From memory (heel–ball 0.72–0.74 of foot length). */
-export const BALL_SHARE = 0.73;
 
 function soleOf(values: FeatureValues, lengthMm: number): Sole {
   const drop = numberOf(values, 'drop', 8);

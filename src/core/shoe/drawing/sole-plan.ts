@@ -1,14 +1,7 @@
 import type { FeatureValues } from '../features';
 import { smooth, smoothClosed, straight } from './curve';
 import type { Drawing, DrawnPart, Point } from './part';
-import { BALL_SHARE } from './side-profile';
-
-/** What is known of one foot for drawing its outline; widths in mm. */
-export interface FootMeasures {
-  lengthMm: number;
-  ballWidthMm: number | null;
-  heelBallMm: number | null;
-}
+import { type FootMeasures, footPath } from './foot-outline';
 
 /** Half-widths near the tip as shares of the ball width: lateral and medial at 90 % and 97 %, and where the tip lies. */
 const TOE_SHAPES: Record<string, readonly [number, number, number, number, number]> = {
@@ -40,33 +33,6 @@ function outline(length: number, heel: number, ball: number, toe: string, waist:
     [length * 0.3, -heel * 0.38],
     [length * 0.17, -heel * 0.49],
     [length * 0.06, -heel * 0.42],
-  ];
-}
-
-/** Toe outline of a bare foot: five toes, the first or second longest. */
-function footOutline(foot: FootMeasures): Point[] {
-  const width = foot.ballWidthMm ?? foot.lengthMm * 0.38;
-  const ball = foot.heelBallMm ?? foot.lengthMm * BALL_SHARE;
-  const l = foot.lengthMm;
-  return [
-    [0, 0],
-    [l * 0.04, width * 0.24],
-    [l * 0.14, width * 0.32],
-    [l * 0.4, width * 0.36],
-    [ball * 0.88, width * 0.5],
-    [l * 0.76, width * 0.47],
-    [l * 0.82, width * 0.42],
-    [l * 0.87, width * 0.31],
-    [l * 0.92, width * 0.18],
-    [l * 0.965, width * 0.02],
-    [l, -width * 0.22],
-    [l * 0.97, -width * 0.38],
-    [l * 0.88, -width * 0.42],
-    [ball, -width * 0.5],
-    [ball * 0.86, -width * 0.4],
-    [l * 0.4, -width * 0.16],
-    [l * 0.16, -width * 0.3],
-    [l * 0.05, -width * 0.24],
   ];
 }
 
@@ -120,7 +86,7 @@ export function solePlan(values: FeatureValues, foot: FootMeasures | null, lengt
     parts.push({
       id: 'foot',
       kind: 'foot',
-      d: shifted(footOutline(foot), footOffset(lengthMm, foot)),
+      d: footPath(foot, footOffset(lengthMm, foot)),
       features: ['toeRoom', 'width'],
     });
   const bend = (numeric('bendPoint', 73) / 100) * lengthMm;
@@ -170,6 +136,3 @@ export function solePlan(values: FeatureValues, foot: FootMeasures | null, lengt
 /** The heel of the foot sits a little inside the sole's back edge. */
 const footOffset = (lengthMm: number, foot: FootMeasures): number =>
   Math.max(2, Math.min(8, (lengthMm - foot.lengthMm) * 0.35));
-
-const shifted = (points: readonly Point[], by: number): string =>
-  smoothClosed(points.map(([x, y]): Point => [x + by, y]));

@@ -1,0 +1,54 @@
+import { type KeyboardEvent, useId } from 'react';
+
+interface Props {
+  label: string;
+  options: Readonly<Record<string, string>>;
+  value: string | undefined;
+  onChange: (value: string | undefined) => void;
+  /** Hides the label from sight where it stands beside both feet. */
+  quiet?: boolean;
+  problem?: string | undefined;
+}
+
+/**
+ * One of a few named options, shoulder to shoulder. Digits choose, arrows move, Delete or pressing the chosen one
+ * again leaves it “not examined”.
+ */
+export function Choice({ label, options, value, onChange, quiet = false, problem }: Props) {
+  const name = useId();
+  const keys = Object.keys(options);
+  const onKeyDown = (event: KeyboardEvent) => {
+    const digit = Number(event.key);
+    if (digit >= 1 && digit <= keys.length) {
+      event.preventDefault();
+      onChange(keys[digit - 1]);
+      const inputs = event.currentTarget.querySelectorAll('input');
+      inputs[digit - 1]?.focus();
+    }
+    if (event.key === 'Delete' || event.key === 'Backspace') {
+      event.preventDefault();
+      onChange(undefined);
+    }
+  };
+  return (
+    <fieldset className="min-w-0" onKeyDown={onKeyDown} aria-invalid={problem ? true : undefined}>
+      <legend className={quiet ? 'sr-only' : 'text-faint mb-0.5'}>{label}</legend>
+      <div className="flex flex-wrap">
+        {keys.map((key) => (
+          <label key={key} className="option">
+            <input
+              type="radio"
+              name={name}
+              value={key}
+              checked={value === key}
+              onChange={() => onChange(key)}
+              onClick={() => value === key && onChange(undefined)}
+            />
+            {options[key]}
+          </label>
+        ))}
+      </div>
+      {problem && <p className="problem">{problem}</p>}
+    </fieldset>
+  );
+}

@@ -1,0 +1,62 @@
+import type { Drawing } from '@/core/shoe/drawing/part';
+import type { FeatureId } from '@/core/shoe/features';
+
+interface Props {
+  drawing: Drawing;
+  /** Features whose parts are lit. */
+  lit?: ReadonlySet<FeatureId>;
+  /** Millimetre ruler along the ground. */
+  ruler?: boolean;
+  className?: string;
+}
+
+/** A computed drawing on the page: parts, measures and, for the profile, a ruler. */
+export function ShoeDrawing({ drawing, lit, ruler = false, className = '' }: Props) {
+  const [x, y, width, height] = drawing.viewBox;
+  return (
+    <svg className={`shoe ${className}`} viewBox={`${x} ${y} ${width} ${height}`} role="img" aria-label={drawing.summary}>
+      {drawing.parts.map((part) => (
+        <path
+          key={part.id}
+          d={part.d}
+          data-kind={part.kind}
+          data-part={part.id}
+          data-lit={part.features.some((feature) => lit?.has(feature)) ? '' : undefined}
+        />
+      ))}
+      {ruler && <Ruler length={width - 52} />}
+      {drawing.dimensions.map(({ from, to, text, feature }) => (
+        <g key={feature}>
+          <line className="dimension" x1={from[0]} y1={from[1]} x2={to[0]} y2={to[1]} />
+          {[from, to].map(([tx, ty], index) =>
+            from[0] === to[0] ? (
+              <line key={index} className="dimension" x1={tx - 2.5} x2={tx + 2.5} y1={ty} y2={ty} />
+            ) : (
+              <line key={index} className="dimension" x1={tx} x2={tx} y1={ty - 2.5} y2={ty + 2.5} />
+            ),
+          )}
+          <text
+            x={from[0]}
+            y={feature === 'drop' ? to[1] - 5 : (from[1] + to[1]) / 2 + 3}
+            textAnchor="middle"
+            fontWeight={lit?.has(feature) ? 600 : 400}
+          >
+            {text}
+          </text>
+        </g>
+      ))}
+    </svg>
+  );
+}
+
+function Ruler({ length }: { length: number }) {
+  const ticks = Array.from({ length: Math.floor(length / 10) + 1 }, (_, index) => index * 10);
+  return (
+    <g aria-hidden="true">
+      {ticks.map((at) => (
+        <line key={at} className="dimension" x1={at} x2={at} y1={17} y2={at % 50 === 0 ? 23 : 20} />
+      ))}
+      <line className="dimension" x1={0} x2={length} y1={17} y2={17} />
+    </g>
+  );
+}

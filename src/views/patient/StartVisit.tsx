@@ -1,0 +1,24 @@
+import { useState } from 'react';
+import { call, sayWhy } from '@/api/client';
+
+/** Begins a visit or goes on with the open one. */
+export function StartVisit({ patientId, open }: { patientId: string; open: boolean }) {
+  const [problem, setProblem] = useState<string | null>(null);
+  const start = async () => {
+    const answer = await call<{ id: string }>('POST', `/patients/${patientId}/visits`, {});
+    if (answer.ok) location.assign(`/visits/${answer.value.id}`);
+    else setProblem(sayWhy(answer));
+  };
+  return (
+    <>
+      <button type="button" className="press press-main" onClick={start}>
+        {open ? 'Go on with the visit' : 'New visit'}
+      </button>
+      {problem && (
+        <p role="alert" className="problem">
+          {problem}
+        </p>
+      )}
+    </>
+  );
+}

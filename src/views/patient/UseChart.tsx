@@ -1,0 +1,72 @@
+import { CategoryScale, Chart, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
+import { Line } from 'react-chartjs-2';
+import type { PairLogEntry } from '@/api/records';
+
+Chart.register(CategoryScale, LinearScale, LineElement, PointElement, Tooltip);
+
+const colour = (name: string): string => getComputedStyle(document.documentElement).getPropertyValue(name);
+
+/** Distance adding up and comfort over the pair's life, with the same figures as a table. */
+export default function UseChart({ log }: { log: PairLogEntry[] }) {
+  let total = 0;
+  const rows = log.map((entry) => {
+    total += entry.distanceKm ?? 0;
+    return { ...entry, total };
+  });
+  const axis = (title: string, position: 'left' | 'right') => ({
+    position,
+    beginAtZero: true,
+    ticks: { color: colour('--faint') },
+    grid: { color: position === 'left' ? colour('--line') : 'transparent' },
+    title: { display: true, text: title, color: colour('--faint') },
+  });
+  return (
+    <>
+      <div className="h-52">
+        <Line
+          aria-label="Distance and comfort over time"
+          role="img"
+          data={{
+            labels: rows.map((row) => row.on),
+            datasets: [
+              { label: 'km in all', data: rows.map((row) => row.total), yAxisID: 'km', borderColor: colour('--ink'), pointRadius: 0 },
+              { label: 'comfort', data: rows.map((row) => row.comfort), yAxisID: 'comfort', borderColor: colour('--accent'), borderDash: [5, 4], spanGaps: true, pointStyle: 'rect', pointRadius: 4 },
+            ],
+          }}
+          options={{
+            maintainAspectRatio: false,
+            animation: false,
+            scales: {
+              x: { ticks: { color: colour('--faint'), maxTicksLimit: 6 }, grid: { display: false } },
+              km: axis('km in all (line)', 'left'),
+              comfort: { ...axis('comfort (dashes)', 'right'), max: 100 },
+            },
+          }}
+        />
+      </div>
+      <details>
+        <summary className="cursor-pointer">As a table</summary>
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">Day</th>
+              <th scope="col">km</th>
+              <th scope="col">Comfort</th>
+              <th scope="col">Note</th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map((row) => (
+              <tr key={row.id}>
+                <td>{row.on}</td>
+                <td>{row.distanceKm ?? ''}</td>
+                <td>{row.comfort ?? ''}</td>
+                <td>{row.note}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </details>
+    </>
+  );
+}

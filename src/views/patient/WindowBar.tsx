@@ -1,0 +1,35 @@
+import type { PairRecord } from '@/api/records';
+
+const at = (day: string): number => new Date(`${day}T12:00:00Z`).getTime();
+
+/** The likely replacement window on the pair's own time line: thin is life so far, the block is 10 to 90 %, the notch half. */
+export function WindowBar({ pair, today }: { pair: PairRecord; today: string }) {
+  const { window } = pair;
+  const start = at(pair.startedOn);
+  const end = Math.max(at(window.to), at(today)) + 20 * 86_400_000;
+  const x = (day: string) => Math.round(((at(day) - start) / (end - start)) * 380) + 10;
+  return (
+    <svg
+      viewBox="0 0 400 46"
+      className="w-full max-w-lg"
+      role="img"
+      aria-label={`Likely used up between ${window.from} and ${window.to}, half by ${window.middle}; start the next pair from ${window.startNextOn}`}
+    >
+      <line x1={10} x2={390} y1={18} y2={18} stroke="var(--rule)" />
+      <rect x={x(window.from)} width={Math.max(2, x(window.to) - x(window.from))} y={11} height={14} fill="var(--draw-foam)" stroke="var(--rule)" />
+      <line x1={x(window.middle)} x2={x(window.middle)} y1={8} y2={28} stroke="var(--ink)" strokeWidth={1.5} />
+      <path d={`M${x(today)} 16 l-5 -10 h10 z`} fill="var(--accent)" />
+      <g fontSize="10.5" fill="var(--ink)">
+        <text x={10} y={42}>
+          {pair.startedOn}
+        </text>
+        <text x={Math.min(330, x(window.from))} y={42} textAnchor="middle">
+          {window.from}
+        </text>
+        <text x={390} y={42} textAnchor="end">
+          {window.to}
+        </text>
+      </g>
+    </svg>
+  );
+}

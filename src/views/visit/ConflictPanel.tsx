@@ -1,0 +1,78 @@
+import { useState } from 'react';
+import type { SavedStep } from '@/api/saved-steps';
+import { FINDINGS, isFindingId } from '@/core/picture/findings';
+import { differences, withMine } from './differences';
+import { STEP_NAME } from './Spine';
+import { useVisit } from './visit-context';
+
+const say = (value: unknown): string => {
+  if (value === undefined) return 'not examined';
+  if (Array.isArray(value)) return value.length === 0 ? 'none' : value.map((entry) => (typeof entry === 'object' ? JSON.stringify(entry) : String(entry))).join(', ');
+  return typeof value === 'object' ? JSON.stringify(value) : String(value);
+};
+
+const nameOf = (path: readonly string[]): string => {
+  const last = path.at(-1) ?? '';
+  const side = path.find((part) => part === 'left' || part === 'right');
+  const label = isFindingId(last) ? FINDINGS[last].label : last;
+  return side ? `${label}, ${side}` : label;
+};
+
+/** Somebody saved this step first: both versions value by value, and the person decides; nothing is overwritten. */
+export function ConflictPanel({ step }: { step: SavedStep }) {
+  const { state, store } = useVisit();
+  const entry = state.steps[step];
+  const rows = differences(entry.content, entry.theirs?.content);
+  const [keepMine, setKeepMine] = useState<ReadonlySet<string>>(() => new Set(rows.map((row) => row.path.join('.'))));
+  const choose = (key: string, mine: boolean) => {
+    const next = new Set(keepMine);
+    if (mine) next.add(key);
+    else next.delete(key);
+    setKeepMine(next);
+  };
+  const settle = () =>
+    store.settle(
+      step,
+      withMine(
+        entry.theirs?.content,
+        rows.filter((row) => keepMine.has(row.path.join('.'))),
+      ) as Record<string, unknown>,
+    );
+  return (
+    <div role="alert" aria-label="Two versions" className="grid gap-3">
+      <p>
+        <strong>{entry.theirs?.savedBy || 'Somebody'} saved {STEP_NAME[step]} while you worked on it.</strong> Nothing has been overwritten. Choose for each value which one stays.
+      </p>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">Value</th>
+            <th scope="col">Yours</th>
+            <th scope="col">{entry.theirs?.savedBy || 'Theirs'}</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => {
+            const key = row.path.join('.');
+            return (
+              <tr key={key}>
+                <th scope="row">{nameOf(row.path)}</th>
+                {[true, false].map((mine) => (
+                  <td key={String(mine)}>
+                    <label className="flex gap-2">
+                      <input type="radio" name={key} checked={keepMine.has(key) === mine} onChange={() => choose(key, mine)} />
+                      {say(mine ? row.mine : row.theirs)}
+                    </label>
+                  </td>
+                ))}
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <button type="button" className="press press-main justify-self-start" onClick={settle}>
+        Save these values
+      </button>
+    </div>
+  );
+}

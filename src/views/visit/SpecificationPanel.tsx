@@ -1,0 +1,115 @@
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { greaterOf } from '@/core/picture/clinical-picture';
+import { firmnessWord, isTense, targetInWords } from '@/core/prescribe/explain';
+import { shoeValues } from '@/core/prescribe/shoe-values';
+import type { Specification, Target } from '@/core/prescribe/specification';
+import { sideProfile } from '@/core/shoe/drawing/side-profile';
+import { solePlan } from '@/core/shoe/drawing/sole-plan';
+import { type FeatureId, featureOf } from '@/core/shoe/features';
+import { MarkShape } from '@/ui/drawing/Marks';
+import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
+import { useVisit } from './visit-context';
+
+interface Props {
+  onLight: (target: Target | null) => void;
+  lit: Target | null;
+  onOpen: (feature: FeatureId) => void;
+}
+
+/** Leading targets first: limits, then what most weight stands behind. */
+export const leading = (specification: Specification): Target[] =>
+  specification.targets
+    .filter((target) => targetInWords(target) !== 'any')
+    .toSorted((a, b) => b.firmness - a.firmness || Number(isTense(b)) - Number(isTense(a)));
+
+/** Targets that came or changed their words since the last look. */
+function useMoved(targets: readonly Target[]): ReadonlySet<FeatureId> {
+  const [moved, setMoved] = useState<ReadonlySet<FeatureId>>(new Set());
+  const before = useRef<Map<FeatureId, string> | null>(null);
+  useEffect(() => {
+    const now = new Map(targets.map((target) => [target.feature, targetInWords(target)]));
+    const old = before.current;
+    before.current = now;
+    if (!old) return;
+    const changed = [...now].filter(([feature, words]) => old.get(feature) !== words).map(([feature]) => feature);
+    if (changed.length > 0) setMoved(new Set(changed));
+  }, [targets]);
+  return moved;
+}
+
+/** The shoe being prescribed, always there: drawn, and under the drawing what it must be. */
+export function SpecificationPanel({ onLight, lit, onOpen }: Props) {
+  const { specification, picture } = useVisit();
+  const values = useMemo(() => shoeValues(specification), [specification]);
+  const lengthMm = greaterOf(picture, 'footLength');
+  const sole = Math.round((lengthMm ?? 262) + 12 + 11);
+  const profile = useMemo(() => sideProfile(values, sole), [values, sole]);
+  const plan = useMemo(() => {
+    const foot = lengthMm === null ? null : { lengthMm, ballWidthMm: greaterOf(picture, 'ballWidth'), heelBallMm: greaterOf(picture, 'heelBallLength') };
+    return solePlan(values, foot, sole);
+  }, [values, lengthMm, picture, sole]);
+  const targets = useMemo(() => leading(specification), [specification]);
+  const moved = useMoved(targets);
+  const litFeatures = useMemo(() => new Set<FeatureId>(lit ? [lit.feature] : moved), [lit, moved]);
+  return (
+    <aside aria-label="Specification" className="bg-desk border-l border-rule flex flex-col min-h-0 px-4 py-2">
+      <ShoeDrawing drawing={profile} lit={litFeatures} ruler className="w-full max-h-52" />
+      <ShoeDrawing drawing={plan} lit={litFeatures} className="w-full max-h-36" />
+      {specification.deadlocks.map((deadlock) => (
+        <p key={deadlock.feature} role="alert" className="problem">
+          {deadlock.message}
+        </p>
+      ))}
+      {targets.length === 0 ? (
+        <p className="text-faint mt-3">No finding asks for anything yet. What is drawn is a usual shoe; it changes with each finding.</p>
+      ) : (
+        <>
+          <p className="text-faint text-xs border-b border-line pb-1 mt-1">
+            {targets.length} targets. Others are drawn as in a usual shoe.
+          </p>
+          {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard */}
+          <ul className="grow overflow-y-auto min-h-0" tabIndex={0} aria-label="Targets">
+            {targets.map((target) => (
+              <li key={target.feature} className={`border-b border-line ${moved.has(target.feature) ? 'moved' : ''}`}>
+                <button
+                  type="button"
+                  className="w-full text-left py-0.5 cursor-pointer grid grid-cols-[1rem_1fr_auto] items-baseline gap-1"
+                  onFocus={() => onLight(target)}
+                  onBlur={() => onLight(null)}
+                  onMouseEnter={() => onLight(target)}
+                  onMouseLeave={() => onLight(null)}
+                  onClick={() => onOpen(target.feature)}
+                >
+                  <StrengthMark target={target} />
+                  <span>{featureOf(target.feature).label}</span>
+                  <span className="figure font-medium text-right">
+                    {isTense(target) && (
+                      <span className="text-hold">
+                        <MarkShape mark="tension" />{' '}
+                      </span>
+                    )}
+                    {targetInWords(target)}
+                  </span>
+                </button>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </aside>
+  );
+}
+
+/** Strength by shape: two posts for a limit, else one to three bars. */
+function StrengthMark({ target }: { target: Target }) {
+  const word = firmnessWord(target);
+  if (word === 'limit') return <MarkShape mark="limit" label="limit" />;
+  const bars = word === 'strong' ? 3 : word === 'moderate' ? 2 : 1;
+  return (
+    <svg viewBox="0 0 12 12" width="12" height="12" role="img" aria-label={word}>
+      {Array.from({ length: bars }, (_, index) => (
+        <rect key={index} x={1 + index * 4} y={8 - index * 3} width={2.4} height={4 + index * 3} fill="currentColor" />
+      ))}
+    </svg>
+  );
+}

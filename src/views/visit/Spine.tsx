@@ -1,0 +1,77 @@
+import type { SavedStep, StepState } from '@/api/saved-steps';
+import { VISIT_STEPS } from '@/core/picture/finding-kinds';
+import { openWarnings } from '@/core/safety/warning-signs';
+import { suggestedWarnings } from '@/core/safety/suggested-warnings';
+import { useVisit } from './visit-context';
+
+export const STEP_NAME: Record<SavedStep, string> = {
+  ask: 'Ask',
+  'old-pair': 'Old pair',
+  feet: 'Feet',
+  load: 'Load',
+  move: 'Move',
+  reason: 'Reason',
+  candidates: 'Candidates',
+  'try-on': 'Try-on',
+  'hand-over': 'Hand-over',
+  warnings: 'Warning signs',
+  prosthesis: 'Prosthesis',
+};
+
+const STATE_WORD: Record<StepState, string> = { untouched: 'untouched', 'in-progress': 'in progress', done: 'done', skipped: 'skipped' };
+
+/** State of a step by shape: an empty ring, a half, a full disc, a struck ring. */
+function StateShape({ state }: { state: StepState }) {
+  return (
+    <svg viewBox="0 0 14 14" width="14" height="14" aria-hidden="true" className="shrink-0">
+      <circle cx="7" cy="7" r="5.4" fill={state === 'done' ? 'currentColor' : 'none'} stroke="currentColor" strokeWidth="1.4" />
+      {state === 'in-progress' && <path d="M7 1.6 A5.4 5.4 0 0 1 7 12.4 Z" fill="currentColor" />}
+      {state === 'skipped' && <path d="M3 11 L11 3" stroke="currentColor" strokeWidth="1.6" />}
+    </svg>
+  );
+}
+
+interface Props {
+  current: SavedStep;
+  onGo: (step: SavedStep) => void;
+}
+
+/** The steps in the order of work, each with its state; warning signs are two presses from anywhere. */
+export function Spine({ current, onGo }: Props) {
+  const { state, picture, readOnly } = useVisit();
+  const open = openWarnings(state.steps.warnings.content, suggestedWarnings(picture));
+  const button = (step: SavedStep, number: number | null) => (
+    <button
+      type="button"
+      onClick={() => onGo(step)}
+      aria-current={current === step ? 'step' : undefined}
+      className="w-full text-left px-3 py-1.5 flex gap-2 items-start cursor-pointer hover:bg-desk aria-[current]:bg-accent aria-[current]:text-on-accent"
+    >
+      <span className="pt-0.5">
+        <StateShape state={state.steps[step].state} />
+      </span>
+      <span className="leading-tight">
+        {number !== null && <span className="figure">{number} </span>}
+        <span className="font-medium">{STEP_NAME[step]}</span>
+        <span className="block text-xs">{state.steps[step].saving === 'conflict' ? 'two versions' : STATE_WORD[state.steps[step].state]}</span>
+      </span>
+    </button>
+  );
+  return (
+    <nav aria-label="Steps of the visit" className="border-r border-rule w-36 shrink-0 flex flex-col py-2 overflow-y-auto">
+      <ol>
+        {VISIT_STEPS.map((step, index) => (
+          <li key={step}>{button(step, index + 1)}</li>
+        ))}
+      </ol>
+      <div className="mt-auto border-t border-line pt-1">
+        {button('warnings', null)}
+        {!readOnly && (
+          <p className={`px-3 text-xs ${open.length > 0 ? 'text-warn font-medium' : 'text-faint'}`}>
+            {open.length > 0 ? `${open.length} open: blocks hand-over` : 'nothing open'}
+          </p>
+        )}
+      </div>
+    </nav>
+  );
+}

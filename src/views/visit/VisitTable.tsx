@@ -1,0 +1,159 @@
+import { useEffect, useMemo, useRef, useState } from 'react';
+import type { VisitRecord } from '@/api/records';
+import type { SavedStep } from '@/api/saved-steps';
+import { RULES } from '@/core/knowledge/knowledge-base';
+import type { Condition } from '@/core/knowledge/rule';
+import { VISIT_STEPS } from '@/core/picture/finding-kinds';
+import type { FindingId } from '@/core/picture/findings';
+import type { Target } from '@/core/prescribe/specification';
+import { ConflictPanel } from './ConflictPanel';
+import { Keys } from './Keys';
+import { SavingLine } from './SavingLine';
+import { SpecificationPanel } from './SpecificationPanel';
+import { Spine, STEP_NAME } from './Spine';
+import { Ask } from './steps/Ask';
+import { Candidates } from './steps/Candidates';
+import { Feet, Load, Move, OldPair } from './steps/examination';
+import { HandOver } from './steps/HandOver';
+import { Prosthesis } from './steps/Prosthesis';
+import { Reason } from './steps/Reason';
+import { TryOnStep } from './steps/TryOnStep';
+import { Warnings } from './steps/Warnings';
+import { useVisit, VisitProvider } from './visit-context';
+import { VisitStore } from './visit-store';
+
+const SCREENS: Record<SavedStep, () => React.JSX.Element | null> = {
+  ask: Ask,
+  'old-pair': OldPair,
+  feet: Feet,
+  load: Load,
+  move: Move,
+  reason: Reason,
+  candidates: Candidates,
+  'try-on': TryOnStep,
+  'hand-over': HandOver,
+  warnings: Warnings,
+  prosthesis: Prosthesis,
+};
+
+function findingsOf(condition: Condition): FindingId[] {
+  if ('all' in condition) return condition.all.flatMap(findingsOf);
+  if ('any' in condition) return condition.any.flatMap(findingsOf);
+  return 'not' in condition ? findingsOf(condition.not) : [condition.finding];
+}
+
+/** Findings that a target rests on, so that the work area can show them. */
+function findingsBehind(target: Target | null): ReadonlySet<FindingId> {
+  if (!target) return new Set();
+  const rules = new Set(target.pushes.map((push) => push.rule));
+  return new Set(RULES.filter((rule) => rules.has(rule.id)).flatMap((rule) => findingsOf(rule.when)));
+}
+
+const fromHash = (): SavedStep | null => {
+  const name = location.hash.slice(1);
+  return name in SCREENS ? (name as SavedStep) : null;
+};
+
+/** The visit table: spine, work, specification. */
+export function VisitTable({ visit }: { visit: VisitRecord }) {
+  const [store] = useState(() => new VisitStore(visit));
+  const [step, setStep] = useState<SavedStep>(visit.closedAt ? 'hand-over' : 'ask');
+  const [target, setTarget] = useState<Target | null>(null);
+  const [restored, setRestored] = useState<SavedStep[]>([]);
+  const current = useRef(step);
+  current.current = step;
+  const lit = useMemo(() => findingsBehind(target), [target]);
+
+  useEffect(() => {
+    setRestored(store.restore());
+    const go = () => {
+      const wanted = fromHash();
+      if (wanted) setStep(wanted);
+    };
+    go();
+    window.addEventListener('hashchange', go);
+    const unwatch = store.watch(() => current.current);
+    return () => {
+      window.removeEventListener('hashchange', go);
+      unwatch();
+    };
+  }, [store]);
+
+  const go = (next: SavedStep) => {
+    location.hash = next;
+    setStep(next);
+    void store.meet(next);
+  };
+
+  return (
+    <VisitProvider visit={visit} store={store} lit={lit}>
+      <div className="grow grid grid-cols-[auto_1fr_minmax(17rem,23rem)] min-h-0 h-[calc(100vh-2.75rem)]" data-visit={visit.id}>
+        <Spine current={step} onGo={go} />
+        <Work step={step} onGo={go} restored={restored} />
+        <SpecificationPanel lit={target} onLight={setTarget} onOpen={() => go('reason')} />
+      </div>
+      <Keys onGo={go} current={step} />
+    </VisitProvider>
+  );
+}
+
+function Work({ step, onGo, restored }: { step: SavedStep; onGo: (step: SavedStep) => void; restored: readonly SavedStep[] }) {
+  const { visit, state, store, readOnly } = useVisit();
+  const heading = useRef<HTMLHeadingElement>(null);
+  const arrived = useRef(false);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: focus follows the step, not what the ref holds
+  useEffect(() => {
+    if (arrived.current) heading.current?.focus({ preventScroll: true });
+    arrived.current = true;
+  }, [step]);
+  const Screen = SCREENS[step];
+  const entry = state.steps[step];
+  const at = VISIT_STEPS.indexOf(step as (typeof VISIT_STEPS)[number]);
+  const next = at >= 0 ? VISIT_STEPS[at + 1] : undefined;
+  const done = () => {
+    store.setState(step, 'done');
+    if (next) onGo(next);
+  };
+  return (
+    <section aria-labelledby="step-name" className="flex flex-col min-h-0 min-w-0">
+      <header className="flex items-baseline gap-4 px-5 pt-3 pb-2">
+        <h1 id="step-name" ref={heading} tabIndex={-1} className="outline-none">
+          {STEP_NAME[step]}
+        </h1>
+        <p className="text-faint">
+          <a href={`/patients/${visit.patient.id}`}>
+            {visit.patient.givenName} {visit.patient.familyName}
+          </a>
+          , {visit.patient.age}, {visit.patient.occupation}
+        </p>
+        <SavingLine />
+      </header>
+      {state.others.length > 0 && (
+        <p role="status" className="px-5 text-hold">
+          {state.others.map((other) => `${other.name} is also on this visit (${STEP_NAME[other.step as SavedStep]})`).join('; ')}.
+        </p>
+      )}
+      {restored.length > 0 && (
+        <p role="status" className="px-5 text-hold">
+          Restored from this browser: {restored.map((name) => STEP_NAME[name]).join(', ')}.
+        </p>
+      )}
+      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard */}
+      <div className="grow overflow-y-auto px-5 pb-4 pt-1" tabIndex={0} role="region" aria-label={`${STEP_NAME[step]}, work`}>
+        {entry.saving === 'conflict' && entry.theirs ? <ConflictPanel step={step} /> : <Screen key={step} />}
+      </div>
+      {!readOnly && step !== 'hand-over' && (
+        <footer className="flex gap-3 px-5 py-2 border-t border-line">
+          <button type="button" className="press press-main" onClick={done}>
+            {next ? `Done, on to ${STEP_NAME[next]}` : 'Done'}
+          </button>
+          {at >= 0 && (
+            <button type="button" className="press" onClick={() => store.setState(step, 'skipped')} disabled={entry.state === 'skipped'}>
+              Skip on purpose
+            </button>
+          )}
+        </footer>
+      )}
+    </section>
+  );
+}

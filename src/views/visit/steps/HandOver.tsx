@@ -1,0 +1,116 @@
+import { useState } from 'react';
+import { type Answer, call, errorAt, sayWhy } from '@/api/client';
+import type { StepContents } from '@/api/visit-schema';
+import { suggestedWarnings } from '@/core/safety/suggested-warnings';
+import { openWarnings } from '@/core/safety/warning-signs';
+import type { NumberFinding } from '@/core/picture/finding-kinds';
+import { Choice } from '@/ui/controls/Choice';
+import { Measure } from '@/ui/controls/Measure';
+import { useVisit } from '../visit-context';
+
+type Content = StepContents['hand-over'];
+
+const WEEKLY: NumberFinding = { kind: 'number', scope: 'body', step: null, label: 'Distance a week in this pair', unit: 'km', plausible: [0, 150], possible: [0, 400] };
+const MINUTES: NumberFinding = { kind: 'number', scope: 'body', step: null, label: 'Usual outing, minutes', unit: 'count', plausible: [5, 300], possible: [0, 1440] };
+
+/** What still stands in the way, then the pair's start, and the patient's sheet. */
+export function HandOver() {
+  const { visit, store, state, picture, specification, readOnly } = useVisit();
+  const entry = state.steps['hand-over'];
+  const content = entry.content as Content;
+  const [answer, setAnswer] = useState<Answer<unknown> | null>(null);
+  const [busy, setBusy] = useState(false);
+  if (readOnly) return <HandedOver />;
+  const chosen = (store.content('try-on').tryOns ?? []).find((tryOn) => tryOn.verdict === 'chosen');
+  const blocks = [
+    ...openWarnings(state.steps.warnings.content, suggestedWarnings(picture)).map((block) => ({ href: '#warnings', text: block.message })),
+    ...specification.deadlocks.map((deadlock) => ({ href: '#reason', text: deadlock.message })),
+    ...(chosen ? [] : [{ href: '#try-on', text: 'No tried pair has the verdict “chosen”.' }]),
+  ];
+  const save = (part: Partial<Content>, typed?: Record<string, string>) =>
+    store.change('hand-over', Object.fromEntries(Object.entries({ ...content, ...part }).filter(([, value]) => value !== undefined)), typed);
+  const text = (name: string, value: string | undefined) => {
+    const { [name]: _, ...rest } = entry.typed;
+    return value === undefined ? rest : { ...rest, [name]: value };
+  };
+  const issue = async () => {
+    setBusy(true);
+    const saved = await store.flush();
+    const result: Answer<unknown> = saved ? await call('POST', `/visits/${visit.id}/hand-over`, content) : { ok: false, kind: 'offline' };
+    setBusy(false);
+    setAnswer(result);
+    if (result.ok) location.reload();
+  };
+  return (
+    <div className="grid gap-4 max-w-2xl">
+      {blocks.length > 0 ? (
+        <section aria-label="In the way">
+          <h2>Still in the way</h2>
+          <ul>
+            {blocks.map((block) => (
+              <li key={block.text}>
+                <span className="problem">{block.text}</span> <a href={block.href}>Go there</a>
+              </li>
+            ))}
+          </ul>
+        </section>
+      ) : (
+        <p>Nothing is in the way. Handing over keeps the specification as issued, starts the pair, and writes the patient’s sheet.</p>
+      )}
+      <div className="flex flex-wrap gap-6 items-start">
+        <label>
+          <span className="block text-faint">First use</span>
+          <input type="date" value={content.startedOn ?? new Date().toISOString().slice(0, 10)} onChange={(event) => save({ startedOn: event.target.value || undefined })} />
+          {errorAt(answer, 'startedOn') && <span className="problem block">{errorAt(answer, 'startedOn')}</span>}
+        </label>
+        <Choice label="Ground, mostly" options={{ hard: 'hard', mixed: 'mixed', soft: 'soft' }} value={content.surface} onChange={(surface) => save({ surface: surface as Content['surface'] })} />
+        <Measure definition={WEEKLY} value={content.weeklyKm} typed={entry.typed.weeklyKm} onChange={(weeklyKm, typed) => save({ weeklyKm }, text('weeklyKm', typed))} />
+        <Measure definition={MINUTES} value={content.usualMinutes} typed={entry.typed.usualMinutes} onChange={(usualMinutes, typed) => save({ usualMinutes }, text('usualMinutes', typed))} />
+      </div>
+      {answer && !answer.ok && (
+        <p role="alert" className="problem">
+          {sayWhy(answer)}
+        </p>
+      )}
+      <button type="button" className="press press-main justify-self-start" disabled={blocks.length > 0 || busy} onClick={issue}>
+        {busy ? 'Handing over …' : 'Hand over'}
+      </button>
+    </div>
+  );
+}
+
+function HandedOver() {
+  const { visit } = useVisit();
+  const sheet = visit.sheet;
+  if (!sheet) return <p>This visit was closed without a hand-over.</p>;
+  return (
+    <div className="grid gap-3 max-w-2xl">
+      <h2>
+        {sheet.shoe}, {sheet.size}
+      </h2>
+      <dl className="grid grid-cols-[12rem_1fr] gap-y-1">
+        <dt className="text-faint">First use</dt>
+        <dd>{sheet.startedOn}</dd>
+        <dt className="text-faint">Review</dt>
+        <dd>{sheet.reviewOn}</dd>
+        <dt className="text-faint">Start the next pair from</dt>
+        <dd>{sheet.startNextOn}</dd>
+        <dt className="text-faint">Likely used up between</dt>
+        <dd>
+          {sheet.replaceBetween.from} and {sheet.replaceBetween.to}
+        </dd>
+      </dl>
+      <p className="flex gap-3">
+        <a className="press press-main" href={`/visits/${visit.id}/sheet`}>
+          Patient’s sheet
+        </a>
+        <a className="press" href={`/visits/${visit.id}/sheet.pdf`}>
+          As PDF
+        </a>
+        <a className="press" href={`/patients/${visit.patient.id}`}>
+          To the patient
+        </a>
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,26 @@
+import { useEffect, useRef, useState } from 'react';
+import type { ShoeModel } from '@/core/match/model';
+import type { Ranking } from '@/core/match/rank';
+import type { Specification } from '@/core/prescribe/specification';
+import type { RankAnswer, RankRequest } from '@/workers/rank-worker';
+
+/** Ranking of the catalogue, computed in a worker whenever the specification changes; null while it works. */
+export function useRanking(models: ShoeModel[] | null, specification: Specification): Ranking | null {
+  const worker = useRef<Worker | null>(null);
+  const asked = useRef(0);
+  const [ranking, setRanking] = useState<Ranking | null>(null);
+  useEffect(() => {
+    worker.current = new Worker(new URL('../../workers/rank-worker.ts', import.meta.url), { type: 'module' });
+    worker.current.onmessage = ({ data }: MessageEvent<RankAnswer>) => {
+      if (data.id === asked.current) setRanking(data.ranking);
+    };
+    return () => worker.current?.terminate();
+  }, []);
+  useEffect(() => {
+    if (!models) return;
+    asked.current += 1;
+    const request: RankRequest = { id: asked.current, models, specification };
+    worker.current?.postMessage(request);
+  }, [models, specification]);
+  return ranking;
+}

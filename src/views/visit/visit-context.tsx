@@ -1,0 +1,61 @@
+import { createContext, type ReactNode, useContext, useMemo, useSyncExternalStore } from 'react';
+import type { VisitRecord } from '@/api/records';
+import type { Choices, StepContents } from '@/api/visit-schema';
+import { clinicalPicture, type ClinicalPicture, type Findings } from '@/core/picture/clinical-picture';
+import type { FindingStep } from '@/core/picture/finding-kinds';
+import type { FindingId } from '@/core/picture/findings';
+import type { SchoolChoice } from '@/core/knowledge/schools';
+import { resolve } from '@/core/prescribe/resolve';
+import type { Specification } from '@/core/prescribe/specification';
+import type { VisitState, VisitStore } from './visit-store';
+
+interface VisitView {
+  visit: VisitRecord;
+  store: VisitStore;
+  state: VisitState;
+  picture: ClinicalPicture;
+  specification: Specification;
+  school: SchoolChoice;
+  /** Findings that the target under the pointer rests on. */
+  lit: ReadonlySet<FindingId>;
+  readOnly: boolean;
+}
+
+const Context = createContext<VisitView | null>(null);
+
+const FINDING_STEPS: readonly FindingStep[] = ['ask', 'old-pair', 'feet', 'load', 'move'];
+
+interface ProviderProps {
+  visit: VisitRecord;
+  store: VisitStore;
+  lit: ReadonlySet<FindingId>;
+  children: ReactNode;
+}
+
+/** Everything the steps read: the saved visit, the live picture and the specification that follows from it. */
+export function VisitProvider({ visit, store, lit, children }: ProviderProps) {
+  const state = useSyncExternalStore(store.subscribe, store.snapshot, store.snapshot);
+  const contents = FINDING_STEPS.map((step) => state.steps[step].content);
+  const choices = state.steps.reason.content as Choices;
+  const school = choices.school ?? visit.patient.school ?? visit.clinic.school;
+  const picture = useMemo(() => {
+    const record: Findings = { body: { ageYears: visit.patient.age, sizingGroup: visit.patient.sizingGroup } };
+    const parts = contents.map((content) => (content as StepContents['ask']).findings);
+    return clinicalPicture(record, visit.carried?.findings ?? {}, ...parts);
+  }, [visit, ...contents]);
+  const specification = useMemo(
+    () => resolve(picture, { school, setAside: choices.setAside ?? [] }),
+    [picture, school, choices.setAside],
+  );
+  const view = useMemo(
+    () => ({ visit, store, state, picture, specification, school, lit, readOnly: visit.closedAt !== null }),
+    [visit, store, state, picture, specification, school, lit],
+  );
+  return <Context value={view}>{children}</Context>;
+}
+
+export function useVisit(): VisitView {
+  const view = useContext(Context);
+  if (!view) throw new Error('This part belongs inside a visit.');
+  return view;
+}

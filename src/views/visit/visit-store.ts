@@ -1,0 +1,227 @@
+import { call } from '@/api/client';
+import type { ProblemDetails } from '@/api/operation';
+import type { PresenceAnswer, VisitRecord } from '@/api/records';
+import { SAVED_STEPS, type SavedStep, type StepState } from '@/api/saved-steps';
+import type { StepContents, StepRecord } from '@/api/visit-schema';
+import { type Draft, dropDraft, keepDraft, readDraft } from './drafts';
+
+export type Saving = 'saved' | 'waiting' | 'saving' | 'offline' | 'signed-out' | 'refused' | 'conflict';
+
+export interface StepEntry {
+  state: StepState;
+  revision: number;
+  content: Record<string, unknown>;
+  typed: Record<string, string>;
+  saving: Saving;
+  /** Set while somebody else's version stands in the way. */
+  theirs: StepRecord | null;
+  errors: NonNullable<ProblemDetails['errors']>;
+  message: string | null;
+}
+
+export interface VisitState {
+  steps: Record<SavedStep, StepEntry>;
+  others: PresenceAnswer['others'];
+}
+
+/** Quiet time after the last keystroke before a step is saved. */
+const SAVE_AFTER_MS = 500;
+const RETRY_AFTER_MS = 3000;
+const PRESENCE_EVERY_MS = 15_000;
+
+const EMPTY: Record<string, Record<string, unknown>> = { ask: { findings: {} }, 'old-pair': { findings: {} }, feet: { findings: {} }, load: { findings: {} }, move: { findings: {} } };
+
+function entryOf(record: StepRecord | undefined, step: SavedStep): StepEntry {
+  return {
+    state: record?.state ?? 'untouched',
+    revision: record?.revision ?? 0,
+    content: (record?.content as Record<string, unknown>) ?? EMPTY[step] ?? {},
+    typed: {},
+    saving: 'saved',
+    theirs: null,
+    errors: [],
+    message: null,
+  };
+}
+
+/**
+ * Holds a visit's steps in the browser: every change is kept as a draft at once and saved to the server after a
+ * moment; a lost connection, a reload or an expired sign-in loses nothing, and nobody is overwritten.
+ */
+export class VisitStore {
+  private state: VisitState;
+  private readonly listeners = new Set<() => void>();
+  private readonly timers = new Map<SavedStep, ReturnType<typeof setTimeout>>();
+  private readonly inFlight = new Set<SavedStep>();
+  private closed: boolean;
+
+  constructor(private readonly visit: VisitRecord) {
+    const steps = Object.fromEntries(
+      SAVED_STEPS.map((step) => [step, entryOf(visit.steps.find((entry) => entry.step === step), step)]),
+    ) as Record<SavedStep, StepEntry>;
+    this.state = { steps, others: [] };
+    this.closed = visit.closedAt !== null;
+  }
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  readonly snapshot = (): VisitState => this.state;
+
+  content<S extends SavedStep>(step: S): StepContents[S] {
+    return this.state.steps[step].content as StepContents[S];
+  }
+
+  /** Restores what this browser still holds; call once, in the browser. Returns the steps restored. */
+  restore(): SavedStep[] {
+    if (this.closed) return [];
+    const restored: SavedStep[] = [];
+    for (const step of SAVED_STEPS) {
+      const draft = readDraft(this.visit.id, step);
+      if (!draft) continue;
+      const entry = this.state.steps[step];
+      const changed = JSON.stringify(draft.content) !== JSON.stringify(entry.content) || draft.state !== entry.state;
+      if (!changed && Object.keys(draft.typed).length === 0) {
+        dropDraft(this.visit.id, step);
+        continue;
+      }
+      restored.push(step);
+      const theirs = changed && draft.revision < entry.revision ? this.visit.steps.find((saved) => saved.step === step) : undefined;
+      this.put(step, { ...draft, revision: entry.revision, saving: theirs ? 'conflict' : 'waiting', theirs: theirs ?? null });
+      if (!theirs && changed) this.schedule(step, 0);
+      else if (!changed) this.put(step, { saving: 'saved' });
+    }
+    return restored;
+  }
+
+  /** Changes a step's content; the first change of an untouched step begins it. */
+  change(step: SavedStep, content: Record<string, unknown>, typed?: Record<string, string>, state?: StepState): void {
+    if (this.closed) return;
+    const entry = this.state.steps[step];
+    const next = state ?? (entry.state === 'untouched' || entry.state === 'skipped' ? 'in-progress' : entry.state);
+    const same = JSON.stringify(content) === JSON.stringify(entry.content) && next === entry.state;
+    this.put(step, { content, typed: typed ?? entry.typed, state: next, saving: same ? entry.saving : 'waiting', errors: [], message: null });
+    this.keep(step);
+    if (!same && entry.saving !== 'conflict') this.schedule(step, SAVE_AFTER_MS);
+    if (entry.saving === 'conflict') this.put(step, { saving: 'conflict' });
+  }
+
+  setState(step: SavedStep, state: StepState): void {
+    if (state !== 'untouched') this.change(step, this.state.steps[step].content, undefined, state);
+  }
+
+  /** Ends a conflict with the content that the two versions were merged into. */
+  settle(step: SavedStep, content: Record<string, unknown>): void {
+    const { theirs } = this.state.steps[step];
+    this.put(step, { content, revision: theirs?.revision ?? this.state.steps[step].revision, theirs: null, saving: 'waiting', message: null });
+    this.keep(step);
+    this.schedule(step, 0);
+  }
+
+  /** Tries every unsaved step again, as after signing in. */
+  retry(): void {
+    for (const step of SAVED_STEPS) {
+      const { saving } = this.state.steps[step];
+      if (saving === 'offline' || saving === 'signed-out') this.schedule(step, 0);
+    }
+  }
+
+  /** Saves what is waiting now, and says whether everything is on the server. */
+  async flush(): Promise<boolean> {
+    for (const step of SAVED_STEPS) if (this.state.steps[step].saving !== 'saved') await this.save(step);
+    return SAVED_STEPS.every((step) => this.state.steps[step].saving === 'saved');
+  }
+
+  /** Tells the server where one is, and learns who else is here and what they saved. */
+  async meet(step: SavedStep): Promise<void> {
+    if (this.closed) return;
+    const answer = await call<PresenceAnswer>('POST', `/visits/${this.visit.id}/presence`, { step });
+    if (!answer.ok) return;
+    this.set({ ...this.state, others: answer.value.others });
+    const behind = SAVED_STEPS.filter(
+      (name) => (answer.value.revisions[name] ?? 0) > this.state.steps[name].revision && this.state.steps[name].saving === 'saved' && !this.inFlight.has(name),
+    );
+    if (behind.length === 0) return;
+    const fresh = await call<VisitRecord>('GET', `/visits/${this.visit.id}`);
+    if (!fresh.ok) return;
+    for (const name of behind) {
+      const record = fresh.value.steps.find((entry) => entry.step === name);
+      if (record && this.state.steps[name].saving === 'saved') this.put(name, entryOf(record, name));
+    }
+  }
+
+  /** Keeps company and retries until the returned function is called. */
+  watch(current: () => SavedStep): () => void {
+    const presence = setInterval(() => void this.meet(current()), PRESENCE_EVERY_MS);
+    const online = () => this.retry();
+    const leave = () => {
+      for (const step of this.timers.keys()) void this.save(step);
+    };
+    window.addEventListener('online', online);
+    window.addEventListener('pagehide', leave);
+    void this.meet(current());
+    return () => {
+      clearInterval(presence);
+      window.removeEventListener('online', online);
+      window.removeEventListener('pagehide', leave);
+    };
+  }
+
+  private async save(step: SavedStep): Promise<void> {
+    clearTimeout(this.timers.get(step));
+    this.timers.delete(step);
+    if (this.inFlight.has(step)) return this.schedule(step, SAVE_AFTER_MS);
+    const entry = this.state.steps[step];
+    if (entry.saving === 'conflict' || entry.saving === 'saved' || entry.state === 'untouched') return;
+    this.inFlight.add(step);
+    this.put(step, { saving: 'saving' });
+    const sent = entry.content;
+    const answer = await call<{ revision: number }>('PUT', `/visits/${this.visit.id}/steps/${step}`, {
+      revision: entry.revision,
+      state: entry.state,
+      content: sent,
+    });
+    this.inFlight.delete(step);
+    const now = this.state.steps[step];
+    if (answer.ok) {
+      const more = now.content !== sent || now.state !== entry.state;
+      this.put(step, { revision: answer.value.revision, saving: more ? 'waiting' : 'saved', errors: [], message: null });
+      if (more) this.schedule(step, SAVE_AFTER_MS);
+      this.keep(step);
+      return;
+    }
+    if (answer.kind === 'refused') {
+      const current = answer.problem.current as StepRecord | undefined;
+      if (answer.problem.status === 409 && current) this.put(step, { saving: 'conflict', theirs: current, message: answer.problem.title });
+      else this.put(step, { saving: 'refused', errors: answer.problem.errors ?? [], message: answer.problem.title });
+      return;
+    }
+    this.put(step, { saving: answer.kind });
+    if (answer.kind === 'offline') this.schedule(step, RETRY_AFTER_MS);
+  }
+
+  private schedule(step: SavedStep, after: number): void {
+    clearTimeout(this.timers.get(step));
+    this.timers.set(
+      step,
+      setTimeout(() => void this.save(step), after),
+    );
+  }
+
+  private keep(step: SavedStep): void {
+    const { saving, typed, revision, state, content } = this.state.steps[step];
+    if (saving === 'saved' && Object.keys(typed).length === 0) dropDraft(this.visit.id, step);
+    else keepDraft(this.visit.id, step, { revision, state, content, typed } satisfies Draft);
+  }
+
+  private put(step: SavedStep, part: Partial<StepEntry>): void {
+    this.set({ ...this.state, steps: { ...this.state.steps, [step]: { ...this.state.steps[step], ...part } } });
+  }
+
+  private set(state: VisitState): void {
+    this.state = state;
+    for (const listener of this.listeners) listener();
+  }
+}
