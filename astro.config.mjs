@@ -1,3 +1,4 @@
+import { fileURLToPath } from 'node:url';
 import node from '@astrojs/node';
 import react from '@astrojs/react';
 import tailwindcss from '@tailwindcss/vite';
@@ -12,6 +13,8 @@ export default defineConfig({
   security: { checkOrigin: true },
   experimental: {
     csp: {
+      // The one rule that react-aria adds at run time: touch-action of pressable elements.
+      styleDirective: { hashes: ['sha256-38RhXrc7EdReTKsOm23ZPOCUgniTUUcjky8QOOrQx6o='] },
       directives: [
         "default-src 'self'",
         "img-src 'self' data:",
@@ -25,5 +28,10 @@ export default defineConfig({
       ],
     },
   },
-  vite: { plugins: [tailwindcss()], build: { assetsInlineLimit: 0 } },
+  vite: {
+    plugins: [tailwindcss()],
+    // Stated here too: worker bundles do not read the paths of tsconfig.json.
+    resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
+    build: { assetsInlineLimit: 0 },
+  },
 });

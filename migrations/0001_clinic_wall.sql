@@ -46,7 +46,7 @@ create table auth."user" (
 );
 create table auth.session (
   id text primary key,
-  clinic_id uuid not null references clinic,
+  clinic_id uuid not null default gen_random_uuid() references clinic,
   "userId" text not null references auth."user" on delete cascade,
   token text not null unique,
   "expiresAt" timestamptz not null,
@@ -58,7 +58,7 @@ create table auth.session (
 create index on auth.session ("userId");
 create table auth.account (
   id text primary key,
-  clinic_id uuid not null references clinic,
+  clinic_id uuid not null default gen_random_uuid() references clinic,
   "accountId" text not null,
   "providerId" text not null,
   "userId" text not null references auth."user" on delete cascade,
@@ -70,6 +70,7 @@ create table auth.account (
   "updatedAt" timestamptz not null default now()
 );
 create index on auth.account ("userId");
+-- The sign-in library does not know clinics: a trigger writes the user's over the default of these two.
 create function auth.clinic_of_user() returns trigger language plpgsql as $$
 begin
   select clinic_id into new.clinic_id from auth."user" where id = new."userId";

@@ -20,6 +20,7 @@ create table visit (
   started_by text not null,
   started_at timestamptz not null default now(),
   closed_at timestamptz,
+  closed_because text,
   primary key (clinic_id, id),
   foreign key (clinic_id, patient_id) references patient
 );

@@ -43,7 +43,7 @@ export async function startApplication({ port, secret, logins, env = {} }) {
   for (let tries = 0; tries < 100; tries += 1) {
     if (server.exitCode !== null) break;
     const answer = await fetch(`http://127.0.0.1:${port}/healthz`).catch(() => null);
-    if (answer?.ok) return { origin, stop, ended };
+    if (answer?.ok) return { origin, stop, ended, pid: server.pid };
     await wait(100);
   }
   await stop();

@@ -11,7 +11,8 @@ export const isRoot = () => process.getuid?.() === 0;
 /** Runs a command in the open; a failure ends with one plain sentence. */
 export function run(command, args, { failure, ...options } = {}) {
   const { status, error } = spawnSync(command, args, { stdio: 'inherit', cwd: ROOT, ...options });
-  if (error || status !== 0) throw new Error(failure ?? `${command} ${args.join(' ')} failed (${error?.message ?? status}).`);
+  if (error || status !== 0)
+    throw new Error(failure ?? `${command} ${args.join(' ')} failed (${error?.message ?? status}).`);
 }
 
 const asRoot = (command, args) => (isRoot() ? [command, args] : ['sudo', ['-E', command, ...args]]);

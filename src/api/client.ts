@@ -23,7 +23,11 @@ export async function call<T>(method: string, path: string, body?: unknown): Pro
   if (response.status >= 502 && response.status <= 504) return { ok: false, kind: 'offline' };
   const answer = response.status === 204 ? null : await response.json().catch(() => null);
   if (response.ok) return { ok: true, value: answer as T };
-  const problem = (answer as ProblemDetails | null) ?? { type: 'about:blank', title: 'The server did not answer properly.', status: response.status };
+  const problem = (answer as ProblemDetails | null) ?? {
+    type: 'about:blank',
+    title: 'The server did not answer properly.',
+    status: response.status,
+  };
   return { ok: false, kind: 'refused', problem };
 }
 

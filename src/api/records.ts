@@ -55,6 +55,7 @@ export interface VisitSummary {
   id: string;
   startedAt: string;
   closedAt: string | null;
+  closedBecause: string | null;
   startedBy: string;
   pairId: string | null;
   reviewOn: string | null;
@@ -71,6 +72,8 @@ export interface VisitRecord {
   id: string;
   startedAt: string;
   closedAt: string | null;
+  /** Why nothing was handed over, where a visit ended that way. */
+  closedBecause: string | null;
   patient: PatientSummary & { heightMm: number | null; school: SchoolChoice | null };
   clinic: ClinicRecord;
   /** What still holds from an earlier visit, and when that was. */

@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { findingsSchema } from '@/core/picture/schema';
 import { schoolSchema, setAsideSchema } from '@/core/prescribe/schema';
-import { SAVED_STEPS, type SavedStep, type StepState } from './saved-steps';
 import { WARNING_ACTIONS, WARNING_SIGNS } from '@/core/safety/warning-signs';
+import { SAVED_STEPS, type SavedStep, type StepState } from './saved-steps';
 
 export const stepStateSchema = z.enum(['untouched', 'in-progress', 'done', 'skipped'] satisfies StepState[]);
 
@@ -36,7 +36,11 @@ export const tryOnSchema = z.strictObject({
   sizeLeft: z.number().min(10).max(400).optional(),
   sizeRight: z.number().min(10).max(400).optional(),
   width: z.string().max(4).optional(),
-  roomMm: z.number().min(-20, 'Room lies between −20 and 60 mm.').max(60, 'Room lies between −20 and 60 mm.').optional(),
+  roomMm: z
+    .number()
+    .min(-20, 'Room lies between −20 and 60 mm.')
+    .max(60, 'Room lies between −20 and 60 mm.')
+    .optional(),
   widthFit: feel('tight', 'right', 'loose'),
   depth: feel('tight', 'right', 'loose'),
   heelSlip: feel('none', 'slight', 'clear'),
@@ -45,7 +49,11 @@ export const tryOnSchema = z.strictObject({
   bend: feel('under-ball', 'too-far-back'),
   task: feel('good', 'fair', 'poor'),
   seen: feel('moves-less', 'same', 'moves-more'),
-  comfort: z.number().min(0, 'Comfort lies between 0 and 100.').max(100, 'Comfort lies between 0 and 100.').optional(),
+  comfort: z
+    .number()
+    .min(0, 'Comfort lies between 0 and 100.')
+    .max(100, 'Comfort lies between 0 and 100.')
+    .optional(),
   words: note.optional(),
   verdict: feel('chosen', 'possible', 'rejected'),
 });

@@ -1,6 +1,6 @@
 import type { StepContents } from '@/api/visit-schema';
-import { type PatientSheet, dayAfter, patientSheet, reviewDay } from '@/core/aftercare/patient-sheet';
-import { type ShoeModel, modelTitle } from '@/core/match/model';
+import { dayAfter, type PatientSheet, patientSheet, reviewDay } from '@/core/aftercare/patient-sheet';
+import { modelTitle, type ShoeModel } from '@/core/match/model';
 import { proposeTrial } from '@/core/match/propose';
 import { rank } from '@/core/match/rank';
 import { clinicalPicture, type Findings, greaterOf } from '@/core/picture/clinical-picture';
@@ -24,6 +24,8 @@ export interface DemoLogEntry {
 export interface DemoVisit {
   day: string;
   steps: Partial<StepContents>;
+  /** Why nothing was handed over, for a review. */
+  closedBecause: string | null;
   handOver: {
     findings: Findings;
     specification: Specification;
@@ -46,7 +48,8 @@ function intoSteps(findings: Findings): Partial<StepContents> {
         Object.entries(findings[place] ?? {}).filter(([id]) => FINDINGS[id as FindingId].step === step),
       );
     const split = { body: part('body'), left: part('left'), right: part('right') };
-    if (Object.values(split).some((place) => Object.keys(place).length > 0)) steps[step] = { findings: split as Findings };
+    if (Object.values(split).some((place) => Object.keys(place).length > 0))
+      steps[step] = { findings: split as Findings };
   }
   return steps;
 }
@@ -54,15 +57,36 @@ function intoSteps(findings: Findings): Partial<StepContents> {
 const CLINIC = 'Harbour Clinic, Skarholm';
 
 /** A persona's visits: the engine prescribes, the catalogue serves, the patient wears. */
-export function demoHistory(persona: Persona, models: readonly ShoeModel[], today: string, random: Random): DemoVisit[] {
+export function demoHistory(
+  persona: Persona,
+  models: readonly ShoeModel[],
+  today: string,
+  random: Random,
+): DemoVisit[] {
   const visits = persona.visits.map((daysAgo, index) => {
     const next = persona.visits[index + 1];
     const day = dayAfter(today, -daysAgo);
-    return handedOver(persona, models, day, next === undefined ? null : dayAfter(today, -next), today, random);
+    return handedOver(
+      persona,
+      models,
+      day,
+      next === undefined ? null : dayAfter(today, -next),
+      today,
+      random,
+    );
   });
+  const latest = persona.visits.at(-1);
+  if (latest !== undefined && latest > 16 && !persona.openVisit && random.chance(0.85))
+    visits.push({
+      day: dayAfter(today, -latest + random.int(13, 16)),
+      steps: {},
+      handOver: null,
+      closedBecause: 'review: pair kept',
+    });
   if (persona.openVisit)
     visits.push({
       day: today,
+      closedBecause: null,
       steps: intoSteps({
         body: persona.findings.body ?? {},
         left: { ...persona.findings.left, sensation: undefined },
@@ -92,14 +116,23 @@ function handedOver(
   const byId = new Map(group.map((model) => [model.id, model]));
   const sized = ranked.filter((entry) => sizeFor(byId.get(entry.id)!, picture) !== null);
   const tried = proposeTrial(sized, byId);
-  const model = byId.get(tried[0] ?? group[0]!.id)!;
+  const model = byId.get(tried.length > 0 ? random.pick(tried) : group[0]!.id)!;
   const size = sizeFor(model, picture);
   const label = size?.label ?? `${SIZE_SYSTEM_LABEL[model.sizing.system]} ${model.sizing.sizes[8]}`;
   const categories = SIDES.map((side) => atRiskCategory(picture, side)).filter((answer) => answer.known);
-  const category = categories.length === 0 ? null : (Math.max(...categories.map((answer) => answer.category)) as AtRiskCategory);
+  const category =
+    categories.length === 0
+      ? null
+      : (Math.max(...categories.map((answer) => answer.category)) as AtRiskCategory);
   const racing = model.features.use === 'racing';
   const forecast = wearForecast({
-    school: 'median', racing, bodyMassKg: findings.body?.bodyMass ?? null, surface: persona.surface, ageDays: 0, log: [], expectedWeeklyKm: persona.weeklyKm,
+    school: 'median',
+    racing,
+    bodyMassKg: findings.body?.bodyMass ?? null,
+    surface: persona.surface,
+    ageDays: 0,
+    log: [],
+    expectedWeeklyKm: persona.weeklyKm,
   });
   const comfort = random.int(58, 78);
   const sheet = patientSheet({
@@ -120,6 +153,7 @@ function handedOver(
   });
   return {
     day,
+    closedBecause: null,
     steps: {
       ...intoSteps(persona.findings),
       warnings: { checked: true, present: [] },
@@ -133,10 +167,15 @@ function handedOver(
           heelSlip: 'none' as const,
           comfort: id === model.id ? comfort : comfort - random.int(5, 20),
           verdict: id === model.id ? ('chosen' as const) : ('possible' as const),
-          ...(id === model.id && size ? { sizeLeft: size.size, sizeRight: size.size, width: size.width } : {}),
+          ...(id === model.id && size
+            ? { sizeLeft: size.size, sizeRight: size.size, width: size.width }
+            : {}),
         })),
       },
-      'hand-over': { surface: persona.surface, ...(persona.weeklyKm === null ? {} : { weeklyKm: persona.weeklyKm }) },
+      'hand-over': {
+        surface: persona.surface,
+        ...(persona.weeklyKm === null ? {} : { weeklyKm: persona.weeklyKm }),
+      },
     },
     handOver: {
       findings,
@@ -147,7 +186,7 @@ function handedOver(
       sizeRight: label,
       racing,
       endedOn: replacedOn,
-      log: useLog(persona, day, replacedOn ?? today, comfort, random),
+      log: logOfUse(persona, day, replacedOn ?? today, comfort, random),
     },
   };
 }
@@ -164,7 +203,13 @@ function sizeFor(model: ShoeModel, picture: ReturnType<typeof clinicalPicture>):
 }
 
 /** A report every week or two: distance about the usual week, comfort drifting up, then down as the pair ages. */
-function useLog(persona: Persona, from: string, until: string, comfort: number, random: Random): DemoLogEntry[] {
+function logOfUse(
+  persona: Persona,
+  from: string,
+  until: string,
+  comfort: number,
+  random: Random,
+): DemoLogEntry[] {
   const log: DemoLogEntry[] = [{ on: from, distanceKm: null, comfort }];
   if (persona.weeklyKm === null) return log;
   for (let day = random.int(6, 9), entry = 0; dayAfter(from, day) < until; day += 7, entry += 1) {
@@ -172,7 +217,8 @@ function useLog(persona: Persona, from: string, until: string, comfort: number, 
     log.push({
       on: dayAfter(from, day),
       distanceKm: Math.round(persona.weeklyKm * (0.6 + random.int(0, 80) / 100) * 10) / 10,
-      comfort: entry % 4 === 1 ? Math.max(20, Math.min(100, Math.round(comfort + drift + random.int(-4, 4)))) : null,
+      comfort:
+        entry % 4 === 1 ? Math.max(20, Math.min(100, Math.round(comfort + drift + random.int(-4, 4)))) : null,
     });
   }
   return log;

@@ -3,25 +3,121 @@ import type { FindingValue } from '@/core/picture/findings';
 import type { Persona } from './personas';
 import type { Random } from './random';
 
-const GIVEN = ['Alder', 'Brona', 'Calla', 'Davin', 'Elska', 'Ferran', 'Greta', 'Hollis', 'Imke', 'Joss', 'Kerensa', 'Linus', 'Mirele', 'Nils', 'Oda', 'Perrin', 'Runa', 'Stellan', 'Tamsin', 'Ulric', 'Vesna', 'Wren', 'Xanthe', 'Yorick'] as const;
-const FAMILY = ['Abery', 'Brightwell', 'Corvane', 'Drummel', 'Eskeland', 'Farthing', 'Gullmark', 'Havering', 'Inskip', 'Jorvey', 'Kestrin', 'Larkspur', 'Mossop', 'Nettlefold', 'Orrin', 'Penhallow', 'Quist', 'Rosewarne', 'Skerry', 'Thackwell', 'Ullmark', 'Venning', 'Wexcombe', 'Yarrow'] as const;
+const GIVEN = [
+  'Alder',
+  'Brona',
+  'Calla',
+  'Davin',
+  'Elska',
+  'Ferran',
+  'Greta',
+  'Hollis',
+  'Imke',
+  'Joss',
+  'Kerensa',
+  'Linus',
+  'Mirele',
+  'Nils',
+  'Oda',
+  'Perrin',
+  'Runa',
+  'Stellan',
+  'Tamsin',
+  'Ulric',
+  'Vesna',
+  'Wren',
+  'Xanthe',
+  'Yorick',
+] as const;
+const FAMILY = [
+  'Abery',
+  'Brightwell',
+  'Corvane',
+  'Drummel',
+  'Eskeland',
+  'Farthing',
+  'Gullmark',
+  'Havering',
+  'Inskip',
+  'Jorvey',
+  'Kestrin',
+  'Larkspur',
+  'Mossop',
+  'Nettlefold',
+  'Orrin',
+  'Penhallow',
+  'Quist',
+  'Rosewarne',
+  'Skerry',
+  'Thackwell',
+  'Ullmark',
+  'Venning',
+  'Wexcombe',
+  'Yarrow',
+] as const;
 
 type Activity = FindingValue<'activities'>[number];
 type Pain = FindingValue<'pain'>[number];
 
 /** Trades of the island with what they do on their feet. */
-const TRADES: readonly { trade: string; activities: Activity[]; wet: boolean; weekly: [number, number]; surface: Persona['surface'] }[] = [
+const TRADES: readonly {
+  trade: string;
+  activities: Activity[];
+  wet: boolean;
+  weekly: [number, number];
+  surface: Persona['surface'];
+}[] = [
   { trade: 'ferry deckhand', activities: ['standing-work'], wet: true, weekly: [15, 40], surface: 'hard' },
-  { trade: 'ward nurse', activities: ['standing-work', 'walking'], wet: true, weekly: [25, 45], surface: 'hard' },
+  {
+    trade: 'ward nurse',
+    activities: ['standing-work', 'walking'],
+    wet: true,
+    weekly: [25, 45],
+    surface: 'hard',
+  },
   { trade: 'fish-hall packer', activities: ['standing-work'], wet: true, weekly: [15, 30], surface: 'hard' },
-  { trade: 'schoolteacher', activities: ['everyday', 'walking'], wet: false, weekly: [10, 25], surface: 'mixed' },
+  {
+    trade: 'schoolteacher',
+    activities: ['everyday', 'walking'],
+    wet: false,
+    weekly: [10, 25],
+    surface: 'mixed',
+  },
   { trade: 'harbour clerk', activities: ['road-running'], wet: false, weekly: [15, 45], surface: 'hard' },
-  { trade: 'lighthouse guide', activities: ['trail', 'walking'], wet: false, weekly: [15, 35], surface: 'soft' },
-  { trade: 'retired net-maker', activities: ['everyday', 'walking'], wet: false, weekly: [4, 15], surface: 'mixed' },
-  { trade: 'sports coach', activities: ['indoor-court', 'gym'], wet: false, weekly: [8, 20], surface: 'mixed' },
+  {
+    trade: 'lighthouse guide',
+    activities: ['trail', 'walking'],
+    wet: false,
+    weekly: [15, 35],
+    surface: 'soft',
+  },
+  {
+    trade: 'retired net-maker',
+    activities: ['everyday', 'walking'],
+    wet: false,
+    weekly: [4, 15],
+    surface: 'mixed',
+  },
+  {
+    trade: 'sports coach',
+    activities: ['indoor-court', 'gym'],
+    wet: false,
+    weekly: [8, 20],
+    surface: 'mixed',
+  },
 ];
 
-const PAINS: readonly Pain[] = ['achilles-mid', 'plantar-heel', 'shin', 'forefoot', 'big-toe', 'knee-front', 'ankle-outer', 'midfoot', 'hip'];
+const PAINS: readonly Pain[] = [
+  'achilles-mid',
+  'plantar-heel',
+  'shin',
+  'forefoot',
+  'big-toe',
+  'knee-front',
+  'ankle-outer',
+  'midfoot',
+  'hip',
+];
 
 /** Many people around the personas, so that every list has something true to show. */
 export function demoPeople(random: Random, count: number): Persona[] {
@@ -57,7 +153,7 @@ function person(random: Random, index: number): Persona {
     pain: hurts,
     ...(hurts.length > 0 ? { worstPain: random.int(3, 7) } : {}),
   });
-  const latest = random.int(12, 420);
+  const latest = random.int(10, 260);
   return {
     given: GIVEN[index % GIVEN.length]!,
     family: FAMILY[(index * 7 + Math.floor(index / FAMILY.length)) % FAMILY.length]!,
@@ -66,7 +162,10 @@ function person(random: Random, index: number): Persona {
     occupation: trade.trade,
     weeklyKm: random.int(...trade.weekly),
     surface: trade.surface,
-    visits: Array.from({ length: random.int(1, 3) }, (_, visit) => latest + visit * random.int(120, 300)).sort((a, b) => b - a),
+    visits: Array.from(
+      { length: random.int(1, 3) },
+      (_, visit) => latest + visit * random.int(120, 300),
+    ).sort((a, b) => b - a),
     findings: {
       body: {
         bodyMass: random.int(52, 104),

@@ -5,7 +5,8 @@ import { problemResponse } from '@/server/http/problem';
 
 /** Ends the session and shows the sign-in page. */
 export const POST: APIRoute = async ({ request, url }) => {
-  if (request.headers.get('origin') !== expectedOrigin(url)) return problemResponse(403, 'This request came from another site.');
+  if (request.headers.get('origin') !== expectedOrigin(url))
+    return problemResponse(403, 'This request came from another site.');
   const { headers } = await auth().api.signOut({ headers: request.headers, returnHeaders: true });
   headers.set('location', '/sign-in');
   return new Response(null, { status: 303, headers });

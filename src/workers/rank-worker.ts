@@ -1,5 +1,5 @@
 import type { ShoeModel } from '@/core/match/model';
-import { rank, type Ranking } from '@/core/match/rank';
+import { type Ranking, rank } from '@/core/match/rank';
 import type { Specification } from '@/core/prescribe/specification';
 
 export interface RankRequest {

@@ -85,7 +85,9 @@ export function patientSheet(input: SheetInput): PatientSheet {
       return { target, leading };
     })
     .filter(({ leading }) => leading !== undefined)
-    .toSorted((a, b) => b.target.firmness - a.target.firmness || (b.leading!.weight || 8) - (a.leading!.weight || 8))
+    .toSorted(
+      (a, b) => b.target.firmness - a.target.firmness || (b.leading!.weight || 8) - (a.leading!.weight || 8),
+    )
     .slice(0, FEATURES_ON_SHEET)
     .map(({ target, leading }) => ({
       what: featureOf(target.feature).plain,
@@ -112,7 +114,11 @@ export function patientSheet(input: SheetInput): PatientSheet {
       'Your heel stays in place when you walk uphill or stand on tip-toe.',
     ],
     breakIn: steps.map((step) => ({ ...step, on: dayAfter(startedOn, step.day) })),
-    lacing: lacingAdvice(picture, typeof input.values.closure === 'string' ? input.values.closure : undefined, input.tryOn),
+    lacing: lacingAdvice(
+      picture,
+      typeof input.values.closure === 'string' ? input.values.closure : undefined,
+      input.tryOn,
+    ),
     care: [
       'Untie before you take them off. Kicking off tied shoes breaks the heel.',
       'Thin wool or wicking socks, not cotton. Change them when wet.',

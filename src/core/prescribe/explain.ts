@@ -1,6 +1,6 @@
 import { axisOf } from '../shoe/feature-kinds';
-import { featureOf, gradeName, printFeature } from '../shoe/features';
-import type { Push, Target } from './specification';
+import { type FeatureId, featureOf, gradeName, printFeature } from '../shoe/features';
+import type { Push, Target, Want } from './specification';
 
 /** A band in words: `9–12 mm`, `at least firm`, `up to 25 mm`, `rail or post`. */
 export function targetInWords(target: Target): string {
@@ -21,13 +21,33 @@ export function targetInWords(target: Target): string {
   const { from, to } = target.band;
   const name = (value: number) =>
     feature.kind === 'grade' ? gradeName(feature.anchors, value) : printFeature(target.feature, value);
-  const open = { low: from <= axis.from, high: to >= axis.to };
+  const graded = feature.kind === 'grade';
+  const open = {
+    low: from <= axis.from || (graded && name(from) === name(axis.from)),
+    high: to >= axis.to || (graded && name(to) === name(axis.to)),
+  };
   if (open.low && open.high) return 'any';
   if (feature.kind === 'grade' && name(from) === name(to)) return name(from);
   if (open.high) return `at least ${name(from)}`;
   if (open.low) return `up to ${name(to)}`;
   if (feature.kind === 'grade') return `${name(from)} to ${name(to)}`;
   return `${Math.round(from * 10) / 10}–${name(to)}`;
+}
+
+/** What one push asks for: `at least 10 mm`, `rail or post`, `not slip-on`. */
+export function wantInWords(feature: FeatureId, want: Want): string {
+  const names = (options: readonly string[]) =>
+    options.map((option) => printFeature(feature, option)).join(' or ');
+  if ('prefer' in want) return names(want.prefer);
+  if ('avoid' in want) return `not ${names(want.avoid)}`;
+  const definition = featureOf(feature);
+  if (definition.kind === 'choice') return '';
+  const axis = axisOf(definition);
+  const { from, to } = want.band;
+  if (from === to) return printFeature(feature, from);
+  if (to >= axis.to) return `at least ${printFeature(feature, from)}`;
+  if (from <= axis.from) return `at most ${printFeature(feature, to)}`;
+  return `${printFeature(feature, from)} to ${printFeature(feature, to)}`;
 }
 
 export type Direction = 'up' | 'down' | 'toward' | 'limit' | 'holds';

@@ -516,10 +516,19 @@ export type FeatureValues = { readonly [K in FeatureId]?: FeatureValue };
 export const gradeName = (anchors: readonly string[], grade: number): string =>
   anchors[Math.min(anchors.length, Math.max(1, Math.round(grade))) - 1]!;
 
+/** A grade in words; one that lies half-way names both neighbours. */
+function betweenGrades(anchors: readonly string[], grade: number): string {
+  const share = grade - Math.floor(grade);
+  const halfway = share > 0.3 && share < 0.7 && grade > 1 && grade < anchors.length;
+  return halfway
+    ? `${anchors[Math.floor(grade) - 1]} to ${anchors[Math.ceil(grade) - 1]}`
+    : gradeName(anchors, grade);
+}
+
 /** A value as people read it: `8 mm`, `firm`, `hook-and-loop`. */
 export function printFeature(id: FeatureId, value: FeatureValue): string {
   const feature = featureOf(id);
   if (feature.kind === 'choice') return feature.options[String(value)] ?? String(value);
-  if (feature.kind === 'grade') return gradeName(feature.anchors, Number(value));
+  if (feature.kind === 'grade') return betweenGrades(feature.anchors, Number(value));
   return printIn(feature.unit, Number(value));
 }

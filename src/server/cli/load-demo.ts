@@ -16,7 +16,10 @@ export async function loadDemo(ownerUrl: string, now: Date): Promise<boolean> {
       await sql`select set_config('sovet.clinic', ${clinicId}, true)`.execute(tx);
       if (known.rows[0]?.any) return false;
       const demo = demoClinic(now.toISOString().slice(0, 10));
-      await tx.insertInto('clinic').values({ clinic_id: clinicId, name: demo.name, place: demo.place }).execute();
+      await tx
+        .insertInto('clinic')
+        .values({ clinic_id: clinicId, name: demo.name, place: demo.place })
+        .execute();
       const [, practitioner] = await addStaff(tx, clinicId, DEMO_STAFF, DEMO_PASSWORD);
       await tx
         .insertInto('shoe_model')
@@ -61,7 +64,12 @@ export async function addStaff(
   return ids;
 }
 
-async function addPatient(tx: Transaction<Database>, clinicId: string, by: string, patient: DemoPatient): Promise<void> {
+async function addPatient(
+  tx: Transaction<Database>,
+  clinicId: string,
+  by: string,
+  patient: DemoPatient,
+): Promise<void> {
   const { persona } = patient;
   const clinic_id = clinicId;
   const patient_id = patient.id;
@@ -81,7 +89,14 @@ async function addPatient(tx: Transaction<Database>, clinicId: string, by: strin
     const at = new Date(`${visit.day}T09:30:00Z`);
     const { id: visit_id } = await tx
       .insertInto('visit')
-      .values({ clinic_id, patient_id, started_by: by, started_at: at, closed_at: visit.handOver ? at : null })
+      .values({
+        clinic_id,
+        patient_id,
+        started_by: by,
+        started_at: at,
+        closed_at: visit.handOver || visit.closedBecause ? at : null,
+        closed_because: visit.closedBecause,
+      })
       .returning('id')
       .executeTakeFirstOrThrow();
     const steps = Object.entries(visit.steps).map(([step, content]) => ({

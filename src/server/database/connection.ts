@@ -1,5 +1,6 @@
 import { Kysely, PostgresDialect } from 'kysely';
 import pg from 'pg';
+import { log } from '../http/log';
 import type { Database } from './schema';
 
 // Calendar dates stay the strings they are: turning them into moments would shift them by a time zone.
@@ -14,8 +15,15 @@ const required = (name: string): string => {
 let app: Kysely<Database> | undefined;
 let authPool: pg.Pool | undefined;
 
+/** A pool that outlives a restart of the database: an idle connection that is cut off is logged, not thrown. */
+function lastingPool(config: pg.PoolConfig): pg.Pool {
+  const pool = new pg.Pool(config);
+  pool.on('error', (error) => log.warn({ err: error }, 'a database connection was cut off'));
+  return pool;
+}
+
 export const kyselyOn = (connectionString: string, max = 10): Kysely<Database> =>
-  new Kysely<Database>({ dialect: new PostgresDialect({ pool: new pg.Pool({ connectionString, max }) }) });
+  new Kysely<Database>({ dialect: new PostgresDialect({ pool: lastingPool({ connectionString, max }) }) });
 
 /** The application's connection, as the role that row-level security binds. Only `tenant.ts` uses it for data. */
 export function appDatabase(): Kysely<Database> {
@@ -25,7 +33,7 @@ export function appDatabase(): Kysely<Database> {
 
 /** The sign-in role's connection: it sees the sign-in tables of every clinic and nothing else. */
 export function authDatabase(): pg.Pool {
-  authPool ??= new pg.Pool({
+  authPool ??= lastingPool({
     connectionString: required('SOVET_AUTH_DATABASE_URL'),
     max: 5,
     options: '-c search_path=auth,public',

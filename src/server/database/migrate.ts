@@ -23,7 +23,9 @@ async function migrationsIn(folder: string): Promise<Record<string, Migration>> 
  * @param ownerUrl a role that owns the database and may create roles
  */
 export async function migrate(ownerUrl: string, folder: string): Promise<MigrationResultSet> {
-  const db = new Kysely<unknown>({ dialect: new PostgresDialect({ pool: new pg.Pool({ connectionString: ownerUrl, max: 1 }) }) });
+  const db = new Kysely<unknown>({
+    dialect: new PostgresDialect({ pool: new pg.Pool({ connectionString: ownerUrl, max: 1 }) }),
+  });
   try {
     const migrator = new Migrator({ db, provider: { getMigrations: () => migrationsIn(folder) } });
     return await migrator.migrateToLatest();
@@ -63,7 +65,9 @@ export async function ensureLogins(ownerUrl: string, urls: LoginUrls): Promise<v
       const name = client.escapeIdentifier(username);
       const known = await client.query('select 1 from pg_roles where rolname = $1', [username]);
       const verb = known.rowCount === 0 ? 'create' : 'alter';
-      await client.query(`${verb} role ${name} login nosuperuser nobypassrls password ${client.escapeLiteral(password)}`);
+      await client.query(
+        `${verb} role ${name} login nosuperuser nobypassrls password ${client.escapeLiteral(password)}`,
+      );
       await client.query(`grant ${role} to ${name}`);
     }
     await client.query('commit');

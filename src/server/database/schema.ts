@@ -1,15 +1,15 @@
 import type { Generated, JSONColumnType } from 'kysely';
+import type { StepState } from '@/api/saved-steps';
+import type { Choices, StepContent } from '@/api/visit-schema';
+import type { PatientSheet } from '@/core/aftercare/patient-sheet';
 import type { SchoolChoice } from '@/core/knowledge/schools';
-import type { ModelSizing } from '@/core/sizing/start-size';
-import type { SizingGroup } from '@/core/sizing/widths';
 import type { Findings } from '@/core/picture/clinical-picture';
 import type { Specification } from '@/core/prescribe/specification';
 import type { FeatureValues } from '@/core/shoe/features';
+import type { ModelSizing } from '@/core/sizing/start-size';
+import type { SizingGroup } from '@/core/sizing/widths';
 import type { WearSurface } from '@/core/wear/forecast';
 import type { LifeSchool } from '@/core/wear/life-schools';
-import type { PatientSheet } from '@/core/aftercare/patient-sheet';
-import type { StepState } from '@/api/saved-steps';
-import type { Choices, StepContent } from '@/api/visit-schema';
 
 /** Rows as Kysely sees them; `clinic_id` is on every one. Dates are ISO strings, times are Date. */
 export interface Database {
@@ -40,6 +40,7 @@ export interface Database {
     started_by: string;
     started_at: Generated<Date>;
     closed_at: Date | null;
+    closed_because: string | null;
   };
   visit_step: {
     clinic_id: string;
@@ -51,7 +52,13 @@ export interface Database {
     saved_by: string;
     saved_at: Generated<Date>;
   };
-  visit_presence: { clinic_id: string; visit_id: string; user_id: string; step: string; seen_at: Generated<Date> };
+  visit_presence: {
+    clinic_id: string;
+    visit_id: string;
+    user_id: string;
+    step: string;
+    seen_at: Generated<Date>;
+  };
   shoe_model: {
     clinic_id: string;
     id: Generated<string>;

@@ -1,5 +1,5 @@
-import type { APIContext, APIRoute } from 'astro';
 import { randomUUID } from 'node:crypto';
+import type { APIContext, APIRoute } from 'astro';
 import type { z } from 'zod';
 import type { Operation } from '@/api/operation';
 import { signedIn } from '../auth/actor';
@@ -32,7 +32,11 @@ export function endpoint<P extends z.ZodObject, Q extends z.ZodObject, B extends
       const who = await signedIn(context.request.headers);
       if (!who) return problemResponse(401, 'Sign in to go on.');
       const changes = operation.method !== 'GET';
-      if (changes && who.by === 'cookie' && context.request.headers.get('origin') !== expectedOrigin(context.url))
+      if (
+        changes &&
+        who.by === 'cookie' &&
+        context.request.headers.get('origin') !== expectedOrigin(context.url)
+      )
         return problemResponse(403, 'This request came from another site.');
       if (operation.roles && !operation.roles.includes(who.actor.role))
         return problemResponse(403, `Only ${operation.roles.join(' or ')} may do this.`);
@@ -76,5 +80,7 @@ export function failed(error: unknown): Response {
   if (error instanceof Refusal) return problemResponse(error.status, error.message, error.extra);
   const reference = randomUUID().slice(0, 8);
   log.error({ err: error, reference }, 'unexpected failure');
-  return problemResponse(500, 'Something went wrong here. Nothing you entered is lost.', { detail: `Reference ${reference}.` });
+  return problemResponse(500, 'Something went wrong here. Nothing you entered is lost.', {
+    detail: `Reference ${reference}.`,
+  });
 }

@@ -20,7 +20,7 @@ const problem = (description: string) => ({
   content: { 'application/problem+json': { schema: { $ref: '#/components/schemas/Problem' } } },
 });
 
-function describe(operation: Operation): unknown {
+function pathItem(operation: Operation): unknown {
   const status = operation.status ?? 200;
   return {
     operationId: operation.id,
@@ -28,15 +28,25 @@ function describe(operation: Operation): unknown {
     tags: [operation.tag],
     parameters: [...parameters(operation.params, 'path'), ...parameters(operation.query, 'query')],
     ...(operation.body
-      ? { requestBody: { required: true, content: { 'application/json': { schema: jsonSchema(operation.body) } } } }
+      ? {
+          requestBody: {
+            required: true,
+            content: { 'application/json': { schema: jsonSchema(operation.body) } },
+          },
+        }
       : {}),
     responses: {
-      [status]: status === 204 ? { description: 'Done' } : { description: 'The answer', content: { 'application/json': {} } },
+      [status]:
+        status === 204
+          ? { description: 'Done' }
+          : { description: 'The answer', content: { 'application/json': {} } },
       401: problem('Not signed in'),
       ...(operation.roles ? { 403: problem('Not allowed for this role') } : {}),
       ...(operation.params ? { 404: problem('Not found in this clinic') } : {}),
       ...(operation.id === 'saveStep' ? { 409: problem('Somebody else saved first') } : {}),
-      ...(operation.body ? { 413: problem('Body over its limit'), 422: problem('Values that cannot be accepted, a path each') } : {}),
+      ...(operation.body
+        ? { 413: problem('Body over its limit'), 422: problem('Values that cannot be accepted, a path each') }
+        : {}),
     },
   };
 }
@@ -46,14 +56,15 @@ export function openApi(origin: string): unknown {
   const paths: Record<string, Record<string, unknown>> = {};
   for (const operation of Object.values(api)) {
     paths[operation.path] ??= {};
-    paths[operation.path]![operation.method.toLowerCase()] = describe(operation as unknown as Operation);
+    paths[operation.path]![operation.method.toLowerCase()] = pathItem(operation as unknown as Operation);
   }
   return {
     openapi: '3.1.0',
     info: {
       title: 'Sovet',
       version: '1',
-      description: 'Footwear prescription: calculations and records. Decision support for licensed practitioners; not a diagnosis.',
+      description:
+        'Footwear prescription: calculations and records. Decision support for licensed practitioners; not a diagnosis.',
     },
     servers: [{ url: `${origin}/api/v1` }],
     security: [{ token: [] }, { session: [] }],
@@ -78,7 +89,10 @@ export function openApi(origin: string): unknown {
               items: {
                 type: 'object',
                 required: ['path', 'message'],
-                properties: { path: { type: 'array', items: { type: ['string', 'integer'] } }, message: { type: 'string' } },
+                properties: {
+                  path: { type: 'array', items: { type: ['string', 'integer'] } },
+                  message: { type: 'string' },
+                },
               },
             },
             current: {},

@@ -24,7 +24,10 @@ export function problemResponse(status: number, title: string, extra: Refusal['e
 }
 
 /** Zod's issues as one entry a field. */
-export const fieldErrors = (error: z.ZodError, under: (string | number)[] = []): { path: (string | number)[]; message: string }[] =>
+export const fieldErrors = (
+  error: z.ZodError,
+  under: (string | number)[] = [],
+): { path: (string | number)[]; message: string }[] =>
   error.issues.map((issue) => ({
     path: [...under, ...(issue.path as (string | number)[])],
     message: issue.code === 'unrecognized_keys' ? `Unknown: ${issue.keys.join(', ')}.` : issue.message,

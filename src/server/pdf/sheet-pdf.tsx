@@ -1,5 +1,16 @@
 import { createRequire } from 'node:module';
-import { Document, Font, Line, Page, Path, renderToBuffer, StyleSheet, Svg, Text, View } from '@react-pdf/renderer';
+import {
+  Document,
+  Font,
+  Line,
+  Page,
+  Path,
+  renderToBuffer,
+  StyleSheet,
+  Svg,
+  Text,
+  View,
+} from '@react-pdf/renderer';
 import type { PatientSheet } from '@/core/aftercare/patient-sheet';
 import type { Drawing, DrawnPart } from '@/core/shoe/drawing/part';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
@@ -17,7 +28,10 @@ function registerFaces(): void {
       { src: face('ibm-plex-sans/files/ibm-plex-sans-latin-600-normal'), fontWeight: 600 },
     ],
   });
-  Font.register({ family: 'display', fonts: [{ src: face('vollkorn/files/vollkorn-latin-600-normal'), fontWeight: 600 }] });
+  Font.register({
+    family: 'display',
+    fonts: [{ src: face('vollkorn/files/vollkorn-latin-600-normal'), fontWeight: 600 }],
+  });
   Font.registerHyphenationCallback((word) => [word]);
   registered = true;
 }
@@ -35,14 +49,29 @@ const styles = StyleSheet.create({
 });
 
 const FILL: Record<DrawnPart['kind'], string | null> = {
-  foam: '#e9dab6', outsole: '#8d7f68', insole: '#c79f6b', upper: '#dfd5c3', counter: '#c3b398', support: '#9c8a66', closure: null, line: null, guide: null, foot: null,
+  foam: '#e9dab6',
+  outsole: '#8d7f68',
+  insole: '#c79f6b',
+  upper: '#dfd5c3',
+  counter: '#c3b398',
+  support: '#9c8a66',
+  closure: null,
+  line: null,
+  guide: null,
+  foot: null,
 };
 
 function Shoe({ drawing }: { drawing: Drawing }) {
   return (
     <Svg viewBox={drawing.viewBox.join(' ')} style={{ height: 92 }}>
       {drawing.parts.map((part) => (
-        <Path key={part.id} d={part.d} fill={FILL[part.kind] ?? 'none'} stroke="#4b4132" strokeWidth={part.kind === 'closure' ? 2.4 : 0.9} />
+        <Path
+          key={part.id}
+          d={part.d}
+          fill={FILL[part.kind] ?? 'none'}
+          stroke="#4b4132"
+          strokeWidth={part.kind === 'closure' ? 2.4 : 0.9}
+        />
       ))}
       <Line x1={0} y1={14} x2={drawing.viewBox[2] - 52} y2={14} stroke="#4b4132" strokeWidth={0.8} />
     </Svg>

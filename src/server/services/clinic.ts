@@ -5,7 +5,13 @@ import { audit, type Tenant } from '../database/tenant';
 
 export async function readClinic({ tx }: Tenant): Promise<ClinicRecord> {
   const row = await tx.selectFrom('clinic').selectAll().executeTakeFirstOrThrow();
-  return { id: row.clinic_id, name: row.name, place: row.place, school: row.school, lifeSchool: row.life_school };
+  return {
+    id: row.clinic_id,
+    name: row.name,
+    place: row.place,
+    school: row.school,
+    lifeSchool: row.life_school,
+  };
 }
 
 export async function changeClinic(

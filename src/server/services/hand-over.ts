@@ -1,7 +1,7 @@
 import type { z } from 'zod';
 import type { Choices, handOverSchema, StepContents, StepRecord } from '@/api/visit-schema';
 import { type PatientSheet, patientSheet, reviewDay } from '@/core/aftercare/patient-sheet';
-import { type ShoeModel, modelTitle } from '@/core/match/model';
+import { modelTitle, type ShoeModel } from '@/core/match/model';
 import { SIDES } from '@/core/picture/finding-kinds';
 import { resolve } from '@/core/prescribe/resolve';
 import { type AtRiskCategory, atRiskCategory } from '@/core/safety/at-risk-category';
@@ -21,7 +21,10 @@ import { readVisit, visitRow } from './visits';
 
 type HandOver = z.infer<typeof handOverSchema>;
 
-const contentOf = <S extends keyof StepContents>(steps: readonly StepRecord[], step: S): StepContents[S] | undefined =>
+const contentOf = <S extends keyof StepContents>(
+  steps: readonly StepRecord[],
+  step: S,
+): StepContents[S] | undefined =>
   steps.find((entry) => entry.step === step)?.content as StepContents[S] | undefined;
 
 /**
@@ -29,7 +32,11 @@ const contentOf = <S extends keyof StepContents>(steps: readonly StepRecord[], s
  * with its start date and writes the patient's sheet. Refused while a warning sign is open, a deadlock stands, or
  * no pair was chosen.
  */
-export async function handOver(tenant: Tenant, visitId: string, input: HandOver): Promise<{ pairId: string; sheet: PatientSheet }> {
+export async function handOver(
+  tenant: Tenant,
+  visitId: string,
+  input: HandOver,
+): Promise<{ pairId: string; sheet: PatientSheet }> {
   const row = await visitRow(tenant, visitId);
   if (row.closed_at) throw new Refusal(409, 'This visit has been handed over already.');
   const visit = await readVisit(tenant, visitId);
@@ -50,7 +57,10 @@ export async function handOver(tenant: Tenant, visitId: string, input: HandOver)
       path: ['warnings', block.sign],
       message: block.message,
     })),
-    ...specification.deadlocks.map((deadlock) => ({ path: ['reason', deadlock.feature], message: deadlock.message })),
+    ...specification.deadlocks.map((deadlock) => ({
+      path: ['reason', deadlock.feature],
+      message: deadlock.message,
+    })),
   ];
   const tryOn = contentOf(visit.steps, 'try-on')?.tryOns?.find((entry) => entry.verdict === 'chosen');
   if (!tryOn) errors.push({ path: ['try-on'], message: 'No tried pair has the verdict “chosen”.' });
@@ -62,9 +72,13 @@ export async function handOver(tenant: Tenant, visitId: string, input: HandOver)
   const model = await chosenModel(tenant, tryOn!);
   const size = sizeInWords(model, tryOn!);
   const categories = SIDES.map((side) => atRiskCategory(picture, side)).filter((answer) => answer.known);
-  const category = categories.length === 0 ? null : (Math.max(...categories.map((answer) => answer.category)) as AtRiskCategory);
+  const category =
+    categories.length === 0
+      ? null
+      : (Math.max(...categories.map((answer) => answer.category)) as AtRiskCategory);
   const bodyMassKg = typeof picture.body.bodyMass === 'number' ? picture.body.bodyMass : null;
-  const weekly = input.weeklyKm ?? (typeof picture.body.weeklyDistance === 'number' ? picture.body.weeklyDistance : null);
+  const weekly =
+    input.weeklyKm ?? (typeof picture.body.weeklyDistance === 'number' ? picture.body.weeklyDistance : null);
   const racing = model.features.use === 'racing';
   const forecast = wearForecast({
     school: clinic.lifeSchool,

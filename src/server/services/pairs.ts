@@ -28,9 +28,11 @@ export async function listPairs(
   lifeSchool: LifeSchool,
   on = today(),
 ): Promise<(PairRecord & { patientId: string })[]> {
-  let query = tx.selectFrom('pair').innerJoin('shoe_model', (join) =>
-    join.onRef('shoe_model.id', '=', 'pair.model_id').onRef('shoe_model.clinic_id', '=', 'pair.clinic_id'),
-  );
+  let query = tx
+    .selectFrom('pair')
+    .innerJoin('shoe_model', (join) =>
+      join.onRef('shoe_model.id', '=', 'pair.model_id').onRef('shoe_model.clinic_id', '=', 'pair.clinic_id'),
+    );
   if (filter.patientId) query = query.where('pair.patient_id', '=', filter.patientId);
   if (filter.pairId) query = query.where('pair.id', '=', filter.pairId);
   if (filter.inUse) query = query.where('pair.ended_on', 'is', null);
@@ -43,7 +45,12 @@ export async function listPairs(
   const log =
     ids.length === 0
       ? []
-      : await tx.selectFrom('pair_log').selectAll().where('pair_id', 'in', ids).orderBy('logged_on').execute();
+      : await tx
+          .selectFrom('pair_log')
+          .selectAll()
+          .where('pair_id', 'in', ids)
+          .orderBy('logged_on')
+          .execute();
   const byPair = new Map<string, typeof log>();
   for (const entry of log) byPair.set(entry.pair_id, [...(byPair.get(entry.pair_id) ?? []), entry]);
   return rows.map((row) => {
@@ -97,14 +104,25 @@ function comfortReading(entries: readonly PairLogEntry[]): PairRecord['comfort']
   return { baseline, now, reading: readChange(baseline, now) };
 }
 
-async function patientOfPair({ tx }: Tenant, pairId: string): Promise<{ patient_id: string; started_on: string }> {
-  const row = await tx.selectFrom('pair').select(['patient_id', 'started_on']).where('id', '=', pairId).executeTakeFirst();
+async function patientOfPair(
+  { tx }: Tenant,
+  pairId: string,
+): Promise<{ patient_id: string; started_on: string }> {
+  const row = await tx
+    .selectFrom('pair')
+    .select(['patient_id', 'started_on'])
+    .where('id', '=', pairId)
+    .executeTakeFirst();
   if (!row) throw notFound('This pair');
   return row;
 }
 
 /** Adds a distance, a comfort or both to a pair's log. */
-export async function logPair(tenant: Tenant, pairId: string, entry: z.infer<typeof pairLogSchema>): Promise<{ id: string }> {
+export async function logPair(
+  tenant: Tenant,
+  pairId: string,
+  entry: z.infer<typeof pairLogSchema>,
+): Promise<{ id: string }> {
   const pair = await patientOfPair(tenant, pairId);
   const refuse = (path: string, message: string) =>
     new Refusal(422, 'Some values cannot be accepted.', { errors: [{ path: [path], message }] });

@@ -4,10 +4,14 @@ import { type ClinicalPicture, clinicalPicture, type Findings } from '@/core/pic
 import type { BodyFindingId, FootFindingId } from '@/core/picture/findings';
 import type { SizingGroup } from '@/core/sizing/widths';
 
-export const ageOn = (bornOn: string, day: Date): number => differenceInYears(day, new Date(`${bornOn}T00:00:00`));
+export const ageOn = (bornOn: string, day: Date): number =>
+  differenceInYears(day, new Date(`${bornOn}T00:00:00`));
 
 /** What the record itself says. */
-export const recordFindings = (patient: { born_on: string; sizing_group: SizingGroup }, on: Date): Findings => ({
+export const recordFindings = (
+  patient: { born_on: string; sizing_group: SizingGroup },
+  on: Date,
+): Findings => ({
   body: { ageYears: ageOn(patient.born_on, on), sizingGroup: patient.sizing_group },
 });
 

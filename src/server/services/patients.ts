@@ -42,7 +42,10 @@ const columns = (patient: Partial<z.infer<typeof patientSchema>>) => ({
   ...(patient.school !== undefined ? { school: patient.school } : {}),
 });
 
-export async function addPatient(tenant: Tenant, patient: z.infer<typeof patientSchema>): Promise<{ id: string }> {
+export async function addPatient(
+  tenant: Tenant,
+  patient: z.infer<typeof patientSchema>,
+): Promise<{ id: string }> {
   const { givenName, familyName, bornOn, sizingGroup } = patient;
   const row = await tenant.tx
     .insertInto('patient')
@@ -77,7 +80,15 @@ export async function readPatient(tenant: Tenant, id: string): Promise<PatientRe
       join.onRef('hand_over.visit_id', '=', 'visit.id').onRef('hand_over.clinic_id', '=', 'visit.clinic_id'),
     )
     .leftJoin('auth.user as starter', 'starter.id', 'visit.started_by')
-    .select(['visit.id', 'started_at', 'closed_at', 'starter.name as started_by', 'pair_id', 'review_on'])
+    .select([
+      'visit.id',
+      'started_at',
+      'closed_at',
+      'closed_because',
+      'starter.name as started_by',
+      'pair_id',
+      'review_on',
+    ])
     .where('visit.patient_id', '=', id)
     .orderBy('started_at', 'desc')
     .execute();
@@ -90,6 +101,7 @@ export async function readPatient(tenant: Tenant, id: string): Promise<PatientRe
       id: visit.id,
       startedAt: visit.started_at.toISOString(),
       closedAt: visit.closed_at?.toISOString() ?? null,
+      closedBecause: visit.closed_because,
       startedBy: visit.started_by ?? '',
       pairId: visit.pair_id,
       reviewOn: visit.review_on,
@@ -104,7 +116,8 @@ export async function changePatient(
 ): Promise<PatientSummary> {
   await patientRow(tenant, id);
   const set = columns(change);
-  if (Object.keys(set).length > 0) await tenant.tx.updateTable('patient').set(set).where('id', '=', id).execute();
+  if (Object.keys(set).length > 0)
+    await tenant.tx.updateTable('patient').set(set).where('id', '=', id).execute();
   await audit(tenant, 'write', 'patient changed', id);
   return summaryOf(await patientRow(tenant, id));
 }
@@ -119,5 +132,10 @@ export async function patientAudit({ tx }: Tenant, id: string): Promise<AuditRec
     .orderBy('at', 'desc')
     .limit(50)
     .execute();
-  return rows.map((row) => ({ at: row.at.toISOString(), who: row.who ?? '', action: row.action, what: row.what }));
+  return rows.map((row) => ({
+    at: row.at.toISOString(),
+    who: row.who ?? '',
+    action: row.action,
+    what: row.what,
+  }));
 }

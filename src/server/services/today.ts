@@ -8,7 +8,13 @@ import { listPairs, today } from './pairs';
 import { ageOn } from './patient-findings';
 
 /** Most urgent first: somebody is in the room, then what is late, then what comes. */
-const URGENCY: readonly TodayKind[] = ['visit-open', 'pair-overdue', 'review-due', 'pair-in-window', 'bring-in-next'];
+const URGENCY: readonly TodayKind[] = [
+  'visit-open',
+  'pair-overdue',
+  'review-due',
+  'pair-in-window',
+  'bring-in-next',
+];
 
 /** Reviews show from this many days before they are due. */
 const REVIEW_AHEAD_DAYS = 7;
@@ -19,20 +25,38 @@ export async function readToday(tenant: Tenant): Promise<TodayItem[]> {
   const now = today();
   const { lifeSchool } = await readClinic(tenant);
   const patients = new Map(
-    (await tx.selectFrom('patient').select(['id', 'given_name', 'family_name', 'born_on']).execute()).map((row) => [
-      row.id,
-      { id: row.id, name: `${row.given_name} ${row.family_name}`, age: ageOn(row.born_on, new Date()) },
-    ]),
+    (await tx.selectFrom('patient').select(['id', 'given_name', 'family_name', 'born_on']).execute()).map(
+      (row) => [
+        row.id,
+        { id: row.id, name: `${row.given_name} ${row.family_name}`, age: ageOn(row.born_on, new Date()) },
+      ],
+    ),
   );
   const items: TodayItem[] = [];
-  const add = (kind: TodayKind, patientId: string, what: string, on: string, visitId: string | null = null) => {
+  const add = (
+    kind: TodayKind,
+    patientId: string,
+    what: string,
+    on: string,
+    visitId: string | null = null,
+  ) => {
     const patient = patients.get(patientId);
     if (patient) items.push({ kind, patient, what, on, visitId });
   };
 
-  const open = await tx.selectFrom('visit').select(['id', 'patient_id', 'started_at']).where('closed_at', 'is', null).execute();
+  const open = await tx
+    .selectFrom('visit')
+    .select(['id', 'patient_id', 'started_at'])
+    .where('closed_at', 'is', null)
+    .execute();
   for (const visit of open)
-    add('visit-open', visit.patient_id, 'visit not handed over', visit.started_at.toISOString().slice(0, 10), visit.id);
+    add(
+      'visit-open',
+      visit.patient_id,
+      'visit not handed over',
+      visit.started_at.toISOString().slice(0, 10),
+      visit.id,
+    );
 
   for (const pair of await listPairs(tenant, { inUse: true }, lifeSchool, now)) {
     const { state } = pair.forecast;
@@ -58,10 +82,13 @@ export async function readToday(tenant: Tenant): Promise<TodayItem[]> {
       ),
     )
     .execute();
-  for (const review of reviews) add('review-due', review.patient_id, 'review after hand-over', review.review_on);
+  for (const review of reviews)
+    add('review-due', review.patient_id, 'review after hand-over', review.review_on);
 
   return items.sort(
     (a, b) =>
-      URGENCY.indexOf(a.kind) - URGENCY.indexOf(b.kind) || (a.on < b.on ? -1 : 1) || (a.patient.id < b.patient.id ? -1 : 1),
+      URGENCY.indexOf(a.kind) - URGENCY.indexOf(b.kind) ||
+      (a.on < b.on ? -1 : 1) ||
+      (a.patient.id < b.patient.id ? -1 : 1),
   );
 }

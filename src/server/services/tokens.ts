@@ -21,7 +21,11 @@ export async function listTokens({ tx, actor }: Tenant): Promise<TokenRecord[]> 
 }
 
 /** Makes a token; this answer is the only time it can be read. */
-export async function addToken(tenant: Tenant, name: string, days: number): Promise<{ id: string; token: string }> {
+export async function addToken(
+  tenant: Tenant,
+  name: string,
+  days: number,
+): Promise<{ id: string; token: string }> {
   const token = newToken();
   const { id } = await tenant.tx
     .insertInto('access_token')

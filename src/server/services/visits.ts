@@ -21,7 +21,13 @@ export async function startVisit(tenant: Tenant, patientId: string): Promise<{ i
   if (open) return open;
   const visit = await tenant.tx
     .insertInto('visit')
-    .values({ clinic_id: tenant.actor.clinicId, patient_id: patientId, started_by: tenant.actor.userId, closed_at: null })
+    .values({
+      clinic_id: tenant.actor.clinicId,
+      patient_id: patientId,
+      started_by: tenant.actor.userId,
+      closed_at: null,
+      closed_because: null,
+    })
     .returning('id')
     .executeTakeFirstOrThrow();
   await audit(tenant, 'write', 'visit started', patientId);
@@ -70,11 +76,16 @@ export async function readVisit(tenant: Tenant, id: string): Promise<VisitRecord
   const visit = await visitRow(tenant, id);
   const patient = await patientRow(tenant, visit.patient_id);
   await audit(tenant, 'read', 'visit', patient.id);
-  const handOver = await tenant.tx.selectFrom('hand_over').select('sheet').where('visit_id', '=', id).executeTakeFirst();
+  const handOver = await tenant.tx
+    .selectFrom('hand_over')
+    .select('sheet')
+    .where('visit_id', '=', id)
+    .executeTakeFirst();
   return {
     id,
     startedAt: visit.started_at.toISOString(),
     closedAt: visit.closed_at?.toISOString() ?? null,
+    closedBecause: visit.closed_because,
     patient: { ...summaryOf(patient), heightMm: patient.height_mm, school: patient.school },
     clinic: await readClinic(tenant),
     carried: await carriedInto(tenant, patient.id, visit.started_at),
@@ -101,7 +112,9 @@ export async function saveStep(
 ): Promise<{ revision: number; savedAt: string }> {
   const parsed = STEP_CONTENT[step].safeParse(save.content);
   if (!parsed.success)
-    throw new Refusal(422, 'Some values cannot be accepted.', { errors: fieldErrors(parsed.error, ['content']) });
+    throw new Refusal(422, 'Some values cannot be accepted.', {
+      errors: fieldErrors(parsed.error, ['content']),
+    });
   const visit = await visitRow(tenant, visitId);
   if (visit.closed_at) throw new Refusal(409, 'This visit is closed: what was handed over stays as it was.');
   if (step === 'warnings' && tenant.actor.role === 'assistant')
@@ -139,11 +152,32 @@ export async function saveStep(
   return { revision: written.revision, savedAt: written.saved_at.toISOString() };
 }
 
+/** Ends a visit in which nothing is handed over: a review, a referral. The reason is kept. */
+export async function closeVisit(
+  tenant: Tenant,
+  id: string,
+  reason: string,
+): Promise<{ closedBecause: string }> {
+  const visit = await visitRow(tenant, id);
+  if (visit.closed_at) throw new Refusal(409, 'This visit is closed already.');
+  await tenant.tx
+    .updateTable('visit')
+    .set({ closed_at: new Date(), closed_because: reason })
+    .where('id', '=', id)
+    .execute();
+  await audit(tenant, 'write', 'visit closed without a hand-over', visit.patient_id);
+  return { closedBecause: reason };
+}
+
 /** Others count as here for this long after their last sign of life. */
 const HERE_SECONDS = 60;
 
 /** Notes where somebody works, and tells who else is on this visit and which revisions stand. */
-export async function notePresence(tenant: Tenant, visitId: string, step: SavedStep): Promise<PresenceAnswer> {
+export async function notePresence(
+  tenant: Tenant,
+  visitId: string,
+  step: SavedStep,
+): Promise<PresenceAnswer> {
   const { tx, actor } = tenant;
   await visitRow(tenant, visitId);
   await tx
@@ -161,7 +195,11 @@ export async function notePresence(tenant: Tenant, visitId: string, step: SavedS
     .where('user_id', '<>', actor.userId)
     .where('seen_at', '>', sql<Date>`now() - make_interval(secs => ${HERE_SECONDS})`)
     .execute();
-  const revisions = await tx.selectFrom('visit_step').select(['step', 'revision']).where('visit_id', '=', visitId).execute();
+  const revisions = await tx
+    .selectFrom('visit_step')
+    .select(['step', 'revision'])
+    .where('visit_id', '=', visitId)
+    .execute();
   return {
     others: others.map((row) => ({ name: row.name, step: row.step, seenAt: row.seen_at.toISOString() })),
     revisions: Object.fromEntries(revisions.map((row) => [row.step, row.revision])),

@@ -17,7 +17,15 @@ interface Props {
 const print = (value: number): string => String(Math.round(value * 100) / 100);
 
 /** A measured number in any unit people type; says at the field what cannot be, and offers what was probably meant. */
-export function Measure({ definition, value, typed, onChange, label = definition.label, quiet = false, problem }: Props) {
+export function Measure({
+  definition,
+  value,
+  typed,
+  onChange,
+  label = definition.label,
+  quiet = false,
+  problem,
+}: Props) {
   const id = useId();
   const [draft, setDraft] = useState<string | null>(null);
   const input = useRef<HTMLInputElement>(null);
@@ -35,10 +43,15 @@ export function Measure({ definition, value, typed, onChange, label = definition
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.key !== 'Enter') return;
     event.preventDefault();
-    const fields = [...document.querySelectorAll<HTMLElement>('[data-field] input:not([type=radio]), [data-field] input[type=radio]:checked')];
+    const fields = [
+      ...document.querySelectorAll<HTMLElement>(
+        '[data-field] input:not([type=radio]), [data-field] input[type=radio]:checked',
+      ),
+    ];
     fields[fields.indexOf(event.currentTarget) + 1]?.focus();
   };
-  const message = refused && draft === null ? refused.message : (problem ?? (draft === null ? sure : undefined));
+  const message =
+    refused && draft === null ? refused.message : (problem ?? (draft === null ? sure : undefined));
   return (
     <div data-field="" className="min-w-0">
       <label htmlFor={id} className={quiet ? 'sr-only' : 'block text-faint mb-0.5'}>

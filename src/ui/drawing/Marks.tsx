@@ -1,5 +1,14 @@
 /** The marks of a push and a target; each has its own shape, so that colour carries nothing alone. */
-export type Mark = 'up' | 'down' | 'toward' | 'holds' | 'limit' | 'contested' | 'unknown' | 'carried' | 'tension';
+export type Mark =
+  | 'up'
+  | 'down'
+  | 'toward'
+  | 'holds'
+  | 'limit'
+  | 'contested'
+  | 'unknown'
+  | 'carried'
+  | 'tension';
 
 const SHAPES: Record<Mark, string> = {
   up: 'M6 1 L11 8 H7.6 V11 H4.4 V8 H1 Z',
@@ -28,7 +37,14 @@ export const MARK_MEANING: Record<Mark, string> = {
 
 export function MarkShape({ mark, label = MARK_MEANING[mark] }: { mark: Mark; label?: string }) {
   return (
-    <svg viewBox="0 0 12 12" width="12" height="12" role="img" aria-label={label} className="inline-block align-[-1px] shrink-0">
+    <svg
+      viewBox="0 0 12 12"
+      width="12"
+      height="12"
+      role="img"
+      aria-label={label}
+      className="inline-block align-[-1px] shrink-0"
+    >
       <path
         d={SHAPES[mark]}
         fill={OUTLINE.includes(mark) ? 'none' : 'currentColor'}

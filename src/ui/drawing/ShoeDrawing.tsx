@@ -14,7 +14,12 @@ interface Props {
 export function ShoeDrawing({ drawing, lit, ruler = false, className = '' }: Props) {
   const [x, y, width, height] = drawing.viewBox;
   return (
-    <svg className={`shoe ${className}`} viewBox={`${x} ${y} ${width} ${height}`} role="img" aria-label={drawing.summary}>
+    <svg
+      className={`shoe ${className}`}
+      viewBox={`${x} ${y} ${width} ${height}`}
+      role="img"
+      aria-label={drawing.summary}
+    >
       {drawing.parts.map((part) => (
         <path
           key={part.id}
@@ -52,7 +57,7 @@ export function ShoeDrawing({ drawing, lit, ruler = false, className = '' }: Pro
 function Ruler({ length }: { length: number }) {
   const ticks = Array.from({ length: Math.floor(length / 10) + 1 }, (_, index) => index * 10);
   return (
-    <g aria-hidden="true">
+    <g>
       {ticks.map((at) => (
         <line key={at} className="dimension" x1={at} x2={at} y1={17} y2={at % 50 === 0 ? 23 : 20} />
       ))}

@@ -2,8 +2,8 @@ import { useState } from 'react';
 import { RULES } from '@/core/knowledge/knowledge-base';
 import type { Rule, Wish } from '@/core/knowledge/rule';
 import { recallMark, SOURCES, type SourceId } from '@/core/knowledge/sources';
-import { featureOf, printFeature } from '@/core/shoe/features';
 import { FINDINGS } from '@/core/picture/findings';
+import { featureOf, printFeature } from '@/core/shoe/features';
 import { MarkShape } from '@/ui/drawing/Marks';
 
 const amount = (wish: Wish, value: number | { finding: keyof typeof FINDINGS; plus?: number }): string =>
@@ -13,14 +13,21 @@ const amount = (wish: Wish, value: number | { finding: keyof typeof FINDINGS; pl
 
 function inWords(wish: Wish): string {
   const label = featureOf(wish.feature).label.toLowerCase();
-  const options = (list: readonly string[]) => list.map((option) => printFeature(wish.feature, option)).join(' or ');
+  const options = (list: readonly string[]) =>
+    list.map((option) => printFeature(wish.feature, option)).join(' or ');
   if ('prefer' in wish) return `${label}: ${options(wish.prefer)}`;
   if ('avoid' in wish) return `${label}: not ${options(wish.avoid)}`;
-  const parts = [wish.atLeast !== undefined && `at least ${amount(wish, wish.atLeast)}`, wish.atMost !== undefined && `at most ${amount(wish, wish.atMost)}`];
+  const parts = [
+    wish.atLeast !== undefined && `at least ${amount(wish, wish.atLeast)}`,
+    wish.atMost !== undefined && `at most ${amount(wish, wish.atMost)}`,
+  ];
   return `${label}: ${parts.filter(Boolean).join(', ')}`;
 }
 
-const matches = (rule: Rule, words: string): boolean => `${rule.finding} ${rule.because} ${rule.topic} ${rule.wishes.map(inWords).join(' ')}`.toLowerCase().includes(words.trim().toLowerCase());
+const matches = (rule: Rule, words: string): boolean =>
+  `${rule.finding} ${rule.because} ${rule.topic} ${rule.wishes.map(inWords).join(' ')}`
+    .toLowerCase()
+    .includes(words.trim().toLowerCase());
 
 /** Rules by topic, with a search over findings, features and reasons. */
 export function KnowledgeList() {
@@ -57,10 +64,26 @@ export function KnowledgeList() {
                       </span>
                     )}
                   </p>
-                  <p>{rule.wishes.map((wish) => inWords(wish) + (wish.strength && wish.strength !== rule.strength ? ` (${wish.strength})` : '')).join('; ')}.</p>
+                  <p>
+                    {rule.wishes
+                      .map(
+                        (wish) =>
+                          inWords(wish) +
+                          (wish.strength && wish.strength !== rule.strength ? ` (${wish.strength})` : ''),
+                      )
+                      .join('; ')}
+                    .
+                  </p>
                   <p className="text-faint">{rule.because}</p>
                   <p className="text-faint text-sm">
-                    {rule.sources.length === 0 ? 'Common practice.' : rule.sources.map((id) => `${SOURCES[id as SourceId].cite} (${recallMark(SOURCES[id as SourceId].recall)})`).join('; ')}
+                    {rule.sources.length === 0
+                      ? 'Common practice.'
+                      : rule.sources
+                          .map(
+                            (id) =>
+                              `${SOURCES[id as SourceId].cite} (${recallMark(SOURCES[id as SourceId].recall)})`,
+                          )
+                          .join('; ')}
                   </p>
                   {rule.caution && <p className="text-hold text-sm">{rule.caution}</p>}
                 </li>

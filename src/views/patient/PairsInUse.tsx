@@ -1,8 +1,8 @@
 import { lazy, Suspense, useState } from 'react';
 import type { PairRecord } from '@/api/records';
 import { modelTitle } from '@/core/match/model';
-import { cushioningKept } from '@/core/wear/cushioning';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
+import { cushioningKept } from '@/core/wear/cushioning';
 import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
 import { LogForm } from './LogForm';
 import { WindowBar } from './WindowBar';
@@ -20,7 +20,12 @@ const STATE: Record<PairRecord['forecast']['state'], string> = {
 export function PairsInUse({ pairs, today }: { pairs: PairRecord[]; today: string }) {
   const inUse = pairs.filter((pair) => pair.endedOn === null);
   const earlier = pairs.filter((pair) => pair.endedOn !== null);
-  if (pairs.length === 0) return <p className="text-faint">No pair yet. It appears here with its start date once a visit is handed over.</p>;
+  if (pairs.length === 0)
+    return (
+      <p className="text-faint">
+        No pair yet. It appears here with its start date once a visit is handed over.
+      </p>
+    );
   return (
     <>
       {inUse.map((pair) => (
@@ -47,28 +52,43 @@ function Pair({ pair, today }: { pair: PairRecord; today: string }) {
   const [chart, setChart] = useState(false);
   const { forecast } = pair;
   return (
-    <article className="grid grid-cols-[11rem_1fr_16rem] gap-5 border-b border-line py-3" aria-label={modelTitle(pair.model)}>
+    <article
+      className="grid grid-cols-[11rem_1fr_16rem] gap-5 border-b border-line py-3"
+      aria-label={modelTitle(pair.model)}
+    >
       <ShoeDrawing drawing={{ ...sideProfile(pair.model.features), dimensions: [] }} className="w-44" />
       <div className="grid gap-1.5 content-start">
         <h3 className="text-lg">{modelTitle(pair.model)}</h3>
         <p className="text-faint">
-          {pair.sizeLeft === pair.sizeRight ? pair.sizeLeft : `left ${pair.sizeLeft}, right ${pair.sizeRight}`}; since {pair.startedOn}
+          {pair.sizeLeft === pair.sizeRight
+            ? pair.sizeLeft
+            : `left ${pair.sizeLeft}, right ${pair.sizeRight}`}
+          ; since {pair.startedOn}
         </p>
         <p>
           <strong>{STATE[forecast.state]}</strong>
-          {forecast.usedKm !== null && `; ${Math.round(forecast.usedKm)} km ${forecast.basis === 'log' ? 'logged' : 'by the stated week'}, about ${Math.round(cushioningKept(forecast.usedKm) * 100)} % of the cushioning left`}
+          {forecast.usedKm !== null &&
+            `; ${Math.round(forecast.usedKm)} km ${forecast.basis === 'log' ? 'logged' : 'by the stated week'}, about ${Math.round(cushioningKept(forecast.usedKm) * 100)} % of the cushioning left`}
         </p>
         <WindowBar pair={pair} today={today} />
         <p className="text-faint text-xs">
           Half of such pairs are used up at {Math.round(forecast.life.q50)} {forecast.life.unit}
-          {forecast.adjustments.length > 0 && ` (${forecast.adjustments.join(', ')})`}. Most uncertain: {forecast.dominates}.
+          {forecast.adjustments.length > 0 && ` (${forecast.adjustments.join(', ')})`}. Most uncertain:{' '}
+          {forecast.dominates}.
         </p>
         {pair.comfort && (
           <p>
-            Comfort {pair.comfort.baseline} at first, {pair.comfort.now} now: <strong>{pair.comfort.reading}</strong> <span className="text-faint">(10 points count as real)</span>
+            Comfort {pair.comfort.baseline} at first, {pair.comfort.now} now:{' '}
+            <strong>{pair.comfort.reading}</strong>{' '}
+            <span className="text-faint">(10 points count as real)</span>
           </p>
         )}
-        <button type="button" className="press press-quiet justify-self-start" aria-expanded={chart} onClick={() => setChart(!chart)}>
+        <button
+          type="button"
+          className="press press-quiet justify-self-start"
+          aria-expanded={chart}
+          onClick={() => setChart(!chart)}
+        >
           {chart ? 'Hide use and comfort' : 'Use and comfort over time'}
         </button>
         {chart && (

@@ -14,13 +14,19 @@ interface Fields {
 
 /** A new patient; the server's word on each field appears at the field. */
 export function PatientForm() {
-  const { register, handleSubmit, setError, formState } = useForm<Fields>({ defaultValues: { sizingGroup: 'women', height: '', occupation: '' } });
+  const { register, handleSubmit, setError, formState } = useForm<Fields>({
+    defaultValues: { sizingGroup: 'women', height: '', occupation: '' },
+  });
   const { errors, isSubmitting } = formState;
   const submit = handleSubmit(async (fields) => {
     const { height, ...rest } = fields;
     const parsed = height.trim() === '' ? null : parseLength(height, 'cm');
-    if (parsed && !parsed.ok) return setError('height', { message: parsed.problem.message }, { shouldFocus: true });
-    const answer = await call<{ id: string }>('POST', '/patients', { ...rest, ...(parsed ? { heightMm: Math.round(parsed.value) } : {}) });
+    if (parsed && !parsed.ok)
+      return setError('height', { message: parsed.problem.message }, { shouldFocus: true });
+    const answer = await call<{ id: string }>('POST', '/patients', {
+      ...rest,
+      ...(parsed ? { heightMm: Math.round(parsed.value) } : {}),
+    });
     if (answer.ok) return location.assign(`/patients/${answer.value.id}`);
     const named = answer.kind === 'refused' ? (answer.problem.errors ?? []) : [];
     for (const { path, message } of named) {
@@ -66,7 +72,11 @@ interface FieldProps {
   label: string;
   hint?: string | undefined;
   error: string | undefined;
-  children: (ids: { id: string; 'aria-invalid': boolean; 'aria-describedby': string | undefined }) => React.ReactNode;
+  children: (ids: {
+    id: string;
+    'aria-invalid': boolean;
+    'aria-describedby': string | undefined;
+  }) => React.ReactNode;
 }
 
 function Field({ label, hint, error, children }: FieldProps) {
@@ -76,7 +86,11 @@ function Field({ label, hint, error, children }: FieldProps) {
       <label htmlFor={id}>
         {label} {hint && <span className="text-faint">{hint}</span>}
       </label>
-      {children({ id, 'aria-invalid': error !== undefined, 'aria-describedby': error ? `${id}-error` : undefined })}
+      {children({
+        id,
+        'aria-invalid': error !== undefined,
+        'aria-describedby': error ? `${id}-error` : undefined,
+      })}
       {error && (
         <p id={`${id}-error`} className="problem">
           {error}

@@ -29,8 +29,23 @@ export default function UseChart({ log }: { log: PairLogEntry[] }) {
           data={{
             labels: rows.map((row) => row.on),
             datasets: [
-              { label: 'km in all', data: rows.map((row) => row.total), yAxisID: 'km', borderColor: colour('--ink'), pointRadius: 0 },
-              { label: 'comfort', data: rows.map((row) => row.comfort), yAxisID: 'comfort', borderColor: colour('--accent'), borderDash: [5, 4], spanGaps: true, pointStyle: 'rect', pointRadius: 4 },
+              {
+                label: 'km in all',
+                data: rows.map((row) => row.total),
+                yAxisID: 'km',
+                borderColor: colour('--ink'),
+                pointRadius: 0,
+              },
+              {
+                label: 'comfort',
+                data: rows.map((row) => row.comfort),
+                yAxisID: 'comfort',
+                borderColor: colour('--accent'),
+                borderDash: [5, 4],
+                spanGaps: true,
+                pointStyle: 'rect',
+                pointRadius: 4,
+              },
             ],
           }}
           options={{

@@ -16,17 +16,33 @@ export function WindowBar({ pair, today }: { pair: PairRecord; today: string }) 
       aria-label={`Likely used up between ${window.from} and ${window.to}, half by ${window.middle}; start the next pair from ${window.startNextOn}`}
     >
       <line x1={10} x2={390} y1={18} y2={18} stroke="var(--rule)" />
-      <rect x={x(window.from)} width={Math.max(2, x(window.to) - x(window.from))} y={11} height={14} fill="var(--draw-foam)" stroke="var(--rule)" />
-      <line x1={x(window.middle)} x2={x(window.middle)} y1={8} y2={28} stroke="var(--ink)" strokeWidth={1.5} />
+      <rect
+        x={x(window.from)}
+        width={Math.max(2, x(window.to) - x(window.from))}
+        y={11}
+        height={14}
+        fill="var(--draw-foam)"
+        stroke="var(--rule)"
+      />
+      <line
+        x1={x(window.middle)}
+        x2={x(window.middle)}
+        y1={8}
+        y2={28}
+        stroke="var(--ink)"
+        strokeWidth={1.5}
+      />
       <path d={`M${x(today)} 16 l-5 -10 h10 z`} fill="var(--accent)" />
       <g fontSize="10.5" fill="var(--ink)">
         <text x={10} y={42}>
           {pair.startedOn}
         </text>
-        <text x={Math.min(330, x(window.from))} y={42} textAnchor="middle">
-          {window.from}
-        </text>
-        <text x={390} y={42} textAnchor="end">
+        {x(window.from) > 110 && x(window.from) < 330 && (
+          <text x={x(window.from) - 30} y={42} textAnchor="start">
+            {window.from}
+          </text>
+        )}
+        <text x={Math.min(390, Math.max(x(window.to), x(window.from) + 95))} y={42} textAnchor="end">
           {window.to}
         </text>
       </g>

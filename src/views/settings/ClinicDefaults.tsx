@@ -54,7 +54,8 @@ export function ClinicDefaults({ clinic, mayChange }: { clinic: ClinicRecord; ma
             ))}
           </select>
           <span className="block text-faint mt-1">
-            Most pairs {LIFE_SCHOOLS[lifeSchool].miles[0]}–{LIFE_SCHOOLS[lifeSchool].miles[1]} miles; without distances {LIFE_SCHOOLS[lifeSchool].months.join('–')} months. Common practice.
+            Most pairs {LIFE_SCHOOLS[lifeSchool].miles[0]}–{LIFE_SCHOOLS[lifeSchool].miles[1]} miles; without
+            distances {LIFE_SCHOOLS[lifeSchool].months.join('–')} months. Common practice.
           </span>
         </label>
       </div>

@@ -15,7 +15,10 @@ export function Tokens({ tokens }: { tokens: TokenRecord[] }) {
     event.preventDefault();
     const form = event.currentTarget;
     const data = new FormData(form);
-    const answer = await call<{ token: string }>('POST', '/tokens', { name: String(data.get('name')), days: Number(data.get('days')) });
+    const answer = await call<{ token: string }>('POST', '/tokens', {
+      name: String(data.get('name')),
+      days: Number(data.get('days')),
+    });
     setProblem(answer.ok ? null : sayWhy(answer));
     if (!answer.ok) return;
     setFresh(answer.value.token);
@@ -30,7 +33,9 @@ export function Tokens({ tokens }: { tokens: TokenRecord[] }) {
   return (
     <section aria-labelledby="tokens" className="border-t border-rule pt-2 mt-5">
       <h2 id="tokens">Access tokens</h2>
-      <p className="text-faint">For programs that speak to the API as you. Send one as “Authorization: Bearer …”.</p>
+      <p className="text-faint">
+        For programs that speak to the API as you. Send one as “Authorization: Bearer …”.
+      </p>
       {fresh && (
         <p role="status" className="my-2">
           Copy it now, it is not shown again: <code className="bg-desk px-2 py-1 break-all">{fresh}</code>
@@ -38,10 +43,15 @@ export function Tokens({ tokens }: { tokens: TokenRecord[] }) {
       )}
       <ul className="my-2">
         {list.map((token) => (
-          <li key={token.id} className="grid grid-cols-[1fr_12rem_12rem_auto] gap-3 items-baseline border-b border-line py-1">
+          <li
+            key={token.id}
+            className="grid grid-cols-[1fr_12rem_12rem_auto] gap-3 items-baseline border-b border-line py-1"
+          >
             <strong>{token.name}</strong>
             <span className="text-faint">until {token.expiresAt.slice(0, 10)}</span>
-            <span className="text-faint">{token.lastUsedAt ? `used ${token.lastUsedAt.slice(0, 10)}` : 'not used yet'}</span>
+            <span className="text-faint">
+              {token.lastUsedAt ? `used ${token.lastUsedAt.slice(0, 10)}` : 'not used yet'}
+            </span>
             <button type="button" className="press" onClick={() => remove(token.id)}>
               Revoke
             </button>

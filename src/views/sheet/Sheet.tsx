@@ -59,7 +59,8 @@ export function Sheet({ sheet }: { sheet: PatientSheet }) {
           <section>
             <h2>Dates</h2>
             <p>
-              Come back on <strong>{sheet.reviewOn}</strong>. Start the next pair from <strong>{sheet.startNextOn}</strong>. Likely used up between {sheet.replaceBetween.from} and{' '}
+              Come back on <strong>{sheet.reviewOn}</strong>. Start the next pair from{' '}
+              <strong>{sheet.startNextOn}</strong>. Likely used up between {sheet.replaceBetween.from} and{' '}
               {sheet.replaceBetween.to}.
             </p>
           </section>

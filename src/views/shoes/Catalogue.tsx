@@ -1,9 +1,23 @@
-import { createColumnHelper, flexRender, getCoreRowModel, getSortedRowModel, type SortingState, useReactTable } from '@tanstack/react-table';
+import {
+  createColumnHelper,
+  flexRender,
+  getCoreRowModel,
+  getSortedRowModel,
+  type SortingState,
+  useReactTable,
+} from '@tanstack/react-table';
 import { useMemo, useState } from 'react';
 import { modelTitle, type ShoeModel } from '@/core/match/model';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
 import { solePlan } from '@/core/shoe/drawing/sole-plan';
-import { FEATURE_IDS, FEATURES, type FeatureId, featureOf, printFeature } from '@/core/shoe/features';
+import {
+  FEATURE_IDS,
+  FEATURES,
+  type FeatureId,
+  featureOf,
+  isFeatureId,
+  printFeature,
+} from '@/core/shoe/features';
 import { SIZE_SYSTEM_LABEL } from '@/core/sizing/systems';
 import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
 
@@ -31,10 +45,22 @@ export function Catalogue({ models }: { models: ShoeModel[] }) {
   const [sorting, setSorting] = useState<SortingState>([]);
   const [chosen, setChosen] = useState<string>(models[0]?.id ?? '');
   const found = useMemo(
-    () => models.filter((model) => (use === '' || model.features.use === use) && modelTitle(model).toLowerCase().includes(words.trim().toLowerCase())),
+    () =>
+      models.filter(
+        (model) =>
+          (use === '' || model.features.use === use) &&
+          modelTitle(model).toLowerCase().includes(words.trim().toLowerCase()),
+      ),
     [models, use, words],
   );
-  const table = useReactTable({ data: found, columns, state: { sorting }, onSortingChange: setSorting, getCoreRowModel: getCoreRowModel(), getSortedRowModel: getSortedRowModel() });
+  const table = useReactTable({
+    data: found,
+    columns,
+    state: { sorting },
+    onSortingChange: setSorting,
+    getCoreRowModel: getCoreRowModel(),
+    getSortedRowModel: getSortedRowModel(),
+  });
   const model = models.find((entry) => entry.id === chosen);
   return (
     <div className="grid grid-cols-[1fr_19rem] gap-6">
@@ -59,7 +85,6 @@ export function Catalogue({ models }: { models: ShoeModel[] }) {
             {found.length} of {models.length}
           </p>
         </div>
-        {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard */}
         <div className="max-h-[68vh] overflow-y-auto" tabIndex={0} role="region" aria-label="Models">
           <table>
             <thead className="sticky top-0 bg-paper">
@@ -68,8 +93,16 @@ export function Catalogue({ models }: { models: ShoeModel[] }) {
                   {group.headers.map((header) => {
                     const sorted = header.column.getIsSorted();
                     return (
-                      <th key={header.id} scope="col" aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}>
-                        <button type="button" className="cursor-pointer font-medium" onClick={header.column.getToggleSortingHandler()}>
+                      <th
+                        key={header.id}
+                        scope="col"
+                        aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}
+                      >
+                        <button
+                          type="button"
+                          className="cursor-pointer font-medium"
+                          onClick={header.column.getToggleSortingHandler()}
+                        >
                           {flexRender(header.column.columnDef.header, header.getContext())}
                           {sorted === 'asc' ? ' ↑' : sorted === 'desc' ? ' ↓' : ''}
                         </button>
@@ -83,9 +116,21 @@ export function Catalogue({ models }: { models: ShoeModel[] }) {
               {table.getRowModel().rows.map((row) => (
                 <tr key={row.id} className={row.original.id === chosen ? 'bg-desk' : ''}>
                   {row.getVisibleCells().map((cell) => (
-                    <td key={cell.id} className={numeric(cell.column.id as FeatureId) && cell.column.id in FEATURES ? 'figure whitespace-nowrap' : ''}>
+                    <td
+                      key={cell.id}
+                      className={
+                        isFeatureId(cell.column.id) && numeric(cell.column.id)
+                          ? 'figure whitespace-nowrap'
+                          : ''
+                      }
+                    >
                       {cell.column.id === 'model' ? (
-                        <button type="button" className="cursor-pointer text-left text-accent underline underline-offset-2" aria-pressed={row.original.id === chosen} onClick={() => setChosen(row.original.id)}>
+                        <button
+                          type="button"
+                          className="cursor-pointer text-left text-accent underline underline-offset-2"
+                          aria-pressed={row.original.id === chosen}
+                          onClick={() => setChosen(row.original.id)}
+                        >
                           {modelTitle(row.original)}
                         </button>
                       ) : (
@@ -113,14 +158,20 @@ function ModelCard({ model }: { model: ShoeModel }) {
       <ShoeDrawing drawing={sideProfile(model.features)} ruler className="w-full" />
       <ShoeDrawing drawing={solePlan(model.features, null)} className="w-full" />
       <p className="text-faint text-sm">
-        {SIZE_SYSTEM_LABEL[sizing.system]} {sizing.sizes[0]}–{sizing.sizes.at(-1)}, widths {sizing.widths.join(' ')}; {model.inStock ? 'in stock' : 'to order'}
+        {SIZE_SYSTEM_LABEL[sizing.system]} {sizing.sizes[0]}–{sizing.sizes.at(-1)}, widths{' '}
+        {sizing.widths.join(' ')}; {model.inStock ? 'in stock' : 'to order'}
       </p>
-      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard */}
-      <dl className="grid grid-cols-[1fr_auto] gap-x-3 text-sm max-h-64 overflow-y-auto" tabIndex={0} aria-label="Features">
+      <dl
+        className="grid grid-cols-[1fr_auto] gap-x-3 text-sm max-h-64 overflow-y-auto"
+        tabIndex={0}
+        aria-label="Features"
+      >
         {FEATURE_IDS.filter((id) => id !== 'toeRoom').map((id) => (
           <div key={id} className="contents">
             <dt className="text-faint">{FEATURES[id].label}</dt>
-            <dd className="figure text-right">{model.features[id] === undefined ? 'not stated' : printFeature(id, model.features[id])}</dd>
+            <dd className="figure text-right">
+              {model.features[id] === undefined ? 'not stated' : printFeature(id, model.features[id])}
+            </dd>
           </div>
         ))}
       </dl>

@@ -7,7 +7,10 @@ import { useVisit } from './visit-context';
 
 const say = (value: unknown): string => {
   if (value === undefined) return 'not examined';
-  if (Array.isArray(value)) return value.length === 0 ? 'none' : value.map((entry) => (typeof entry === 'object' ? JSON.stringify(entry) : String(entry))).join(', ');
+  if (Array.isArray(value))
+    return value.length === 0
+      ? 'none'
+      : value.map((entry) => (typeof entry === 'object' ? JSON.stringify(entry) : String(entry))).join(', ');
   return typeof value === 'object' ? JSON.stringify(value) : String(value);
 };
 
@@ -23,7 +26,9 @@ export function ConflictPanel({ step }: { step: SavedStep }) {
   const { state, store } = useVisit();
   const entry = state.steps[step];
   const rows = differences(entry.content, entry.theirs?.content);
-  const [keepMine, setKeepMine] = useState<ReadonlySet<string>>(() => new Set(rows.map((row) => row.path.join('.'))));
+  const [keepMine, setKeepMine] = useState<ReadonlySet<string>>(
+    () => new Set(rows.map((row) => row.path.join('.'))),
+  );
   const choose = (key: string, mine: boolean) => {
     const next = new Set(keepMine);
     if (mine) next.add(key);
@@ -41,7 +46,10 @@ export function ConflictPanel({ step }: { step: SavedStep }) {
   return (
     <div role="alert" aria-label="Two versions" className="grid gap-3">
       <p>
-        <strong>{entry.theirs?.savedBy || 'Somebody'} saved {STEP_NAME[step]} while you worked on it.</strong> Nothing has been overwritten. Choose for each value which one stays.
+        <strong>
+          {entry.theirs?.savedBy || 'Somebody'} saved {STEP_NAME[step]} while you worked on it.
+        </strong>{' '}
+        Nothing has been overwritten. Choose for each value which one stays.
       </p>
       <table>
         <thead>
@@ -60,7 +68,12 @@ export function ConflictPanel({ step }: { step: SavedStep }) {
                 {[true, false].map((mine) => (
                   <td key={String(mine)}>
                     <label className="flex gap-2">
-                      <input type="radio" name={key} checked={keepMine.has(key) === mine} onChange={() => choose(key, mine)} />
+                      <input
+                        type="radio"
+                        name={key}
+                        checked={keepMine.has(key) === mine}
+                        onChange={() => choose(key, mine)}
+                      />
                       {say(mine ? row.mine : row.theirs)}
                     </label>
                   </td>

@@ -1,6 +1,6 @@
+import type { FindingStep, Side } from '@/core/picture/finding-kinds';
 import type { AnyFindingValue } from '@/core/picture/findings';
 import { definitionOf, FINDINGS, type FindingId } from '@/core/picture/findings';
-import type { FindingStep, Side } from '@/core/picture/finding-kinds';
 import { Choice } from '@/ui/controls/Choice';
 import { ChoiceSet } from '@/ui/controls/ChoiceSet';
 import { Measure } from '@/ui/controls/Measure';
@@ -14,10 +14,8 @@ export function useFinding(id: FindingId, place: Place) {
   const { store, state, visit, lit, readOnly } = useVisit();
   const step = FINDINGS[id].step as FindingStep;
   const entry = state.steps[step];
-  const findings = ((entry.content as { findings?: Record<string, Record<string, unknown>> }).findings ?? {}) as Record<
-    Place,
-    Record<string, AnyFindingValue | undefined> | undefined
-  >;
+  const findings = ((entry.content as { findings?: Record<string, Record<string, unknown>> }).findings ??
+    {}) as Record<Place, Record<string, AnyFindingValue | undefined> | undefined>;
   const key = `${place}.${id}`;
   const carried = (visit.carried?.findings[place] as Record<string, AnyFindingValue> | undefined)?.[id];
   const own = findings[place]?.[id];
@@ -57,18 +55,45 @@ export function FindingField({ id, place = 'body', label, quiet = false, classNa
   return (
     <div className={`${className} ${field.lit ? 'lit' : ''}`} data-finding={`${place}.${id}`}>
       {definition.kind === 'number' && (
-        <Measure definition={definition} label={name} quiet={quiet} value={field.value as number | undefined} typed={field.typed} problem={field.problem} onChange={field.set} />
+        <Measure
+          definition={definition}
+          label={name}
+          quiet={quiet}
+          value={field.value as number | undefined}
+          typed={field.typed}
+          problem={field.problem}
+          onChange={field.set}
+        />
       )}
       {definition.kind === 'choice' && (
-        <Choice label={name} quiet={quiet} options={definition.options} value={field.value as string | undefined} problem={field.problem} onChange={(value) => field.set(value)} />
+        <Choice
+          label={name}
+          quiet={quiet}
+          options={definition.options}
+          value={field.value as string | undefined}
+          problem={field.problem}
+          onChange={(value) => field.set(value)}
+        />
       )}
       {definition.kind === 'set' && (
-        <ChoiceSet label={name} quiet={quiet} options={definition.options} value={field.value as string[] | undefined} onChange={(value) => field.set(value)} />
+        <ChoiceSet
+          label={name}
+          quiet={quiet}
+          options={definition.options}
+          value={field.value as string[] | undefined}
+          onChange={(value) => field.set(value)}
+        />
       )}
       {definition.kind === 'text' && (
         <label className="block">
           <span className={quiet ? 'sr-only' : 'block text-faint mb-0.5'}>{name}</span>
-          <textarea className="w-full" rows={2} maxLength={definition.longest} value={(field.value as string | undefined) ?? ''} onChange={(event) => field.set(event.target.value || undefined)} />
+          <textarea
+            className="w-full"
+            rows={2}
+            maxLength={definition.longest}
+            value={(field.value as string | undefined) ?? ''}
+            onChange={(event) => field.set(event.target.value || undefined)}
+          />
         </label>
       )}
       {field.carried && (
@@ -91,7 +116,12 @@ export function BothFeet({ ids }: { ids: readonly FindingId[] }) {
         const definition = definitionOf(id);
         return (
           <div key={id} className="contents">
-            <FindingField id={id} place="left" quiet className="justify-self-end [&_.flex]:justify-end text-right" />
+            <FindingField
+              id={id}
+              place="left"
+              quiet
+              className="justify-self-end [&_.flex]:justify-end text-right"
+            />
             <div className="text-center pt-1 leading-tight">
               {definition.label}
               {definition.how && <span className="block text-faint text-xs">{definition.how}</span>}

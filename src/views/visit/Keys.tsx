@@ -10,7 +10,9 @@ interface Props {
 }
 
 const typing = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement && (target.matches('input:not([type=radio]):not([type=checkbox]), textarea, select') || target.isContentEditable);
+  target instanceof HTMLElement &&
+  (target.matches('input:not([type=radio]):not([type=checkbox]), textarea, select') ||
+    target.isContentEditable);
 
 /** Shortcuts of the visit, and the page that lists them with the legend of marks. */
 export function Keys({ current, onGo }: Props) {
@@ -42,7 +44,11 @@ export function Keys({ current, onGo }: Props) {
     return () => window.removeEventListener('keydown', onKey);
   }, [current, onGo]);
   return (
-    <dialog ref={dialog} aria-labelledby="keys-title" className="m-auto bg-paper text-ink border border-rule p-6 max-w-2xl backdrop:bg-ink/40">
+    <dialog
+      ref={dialog}
+      aria-labelledby="keys-title"
+      className="m-auto bg-paper text-ink border border-rule p-6 max-w-2xl backdrop:bg-ink/40"
+    >
       <h2 id="keys-title">Keys and marks</h2>
       <div className="grid grid-cols-2 gap-8 mt-3">
         <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">

@@ -1,6 +1,6 @@
 import type { KeyboardEvent } from 'react';
-import { FINDINGS } from '@/core/picture/findings';
 import { SIDES, type Side } from '@/core/picture/finding-kinds';
+import { FINDINGS } from '@/core/picture/findings';
 import { useFinding } from './FindingField';
 
 type Site = keyof typeof FINDINGS.pain.options;
@@ -26,8 +26,10 @@ const ON_SOLE: Record<string, readonly [number, number]> = {
   'between-toes': [192, 92],
   'big-toe': [158, 98],
 };
-const LEG = 'M48 0 C46 30 48 60 52 84 C44 104 38 126 42 152 C45 170 44 186 40 198 C38 208 42 214 50 215 L128 215 C134 214 134 207 128 204 C112 198 94 192 84 180 C80 160 84 130 86 104 C92 92 90 80 86 70 C90 46 92 20 92 0';
-const SOLE = 'M176 222 C160 222 156 206 158 190 C160 170 150 156 148 132 C145 106 146 92 152 84 C156 78 164 78 166 86 C170 80 178 80 179 88 C184 84 190 86 190 93 C195 91 199 95 198 100 C204 100 206 106 205 112 C206 134 200 160 195 184 C193 208 190 222 176 222 Z';
+const LEG =
+  'M48 0 C46 30 48 60 52 84 C44 104 38 126 42 152 C45 170 44 186 40 198 C38 208 42 214 50 215 L128 215 C134 214 134 207 128 204 C112 198 94 192 84 180 C80 160 84 130 86 104 C92 92 90 80 86 70 C90 46 92 20 92 0';
+const SOLE =
+  'M176 222 C160 222 156 206 158 190 C160 170 150 156 148 132 C145 106 146 92 152 84 C156 78 164 78 166 86 C170 80 178 80 179 88 C184 84 190 86 190 93 C195 91 199 95 198 100 C204 100 206 106 205 112 C206 134 200 160 195 184 C193 208 190 222 176 222 Z';
 
 function Leg({ side }: { side: Side }) {
   const field = useFinding('pain', side);
@@ -43,7 +45,12 @@ function Leg({ side }: { side: Side }) {
   };
   const flip = side === 'left' ? 'matrix(-1 0 0 1 240 0)' : undefined;
   return (
-    <svg viewBox="20 -4 200 232" className={`h-[22rem] max-w-full ${field.lit ? 'lit' : ''}`} role="group" aria-label={`Aches, ${side} leg and foot`}>
+    <svg
+      viewBox="20 -4 200 232"
+      className={`h-[22rem] max-w-full ${field.lit ? 'lit' : ''}`}
+      role="group"
+      aria-label={`Aches, ${side} leg and foot`}
+    >
       <g transform={flip} fill="var(--draw-upper)" stroke="var(--draw-line)" strokeWidth="1.2">
         <path d={LEG} />
         <path d={SOLE} />
@@ -53,7 +60,6 @@ function Leg({ side }: { side: Side }) {
         const name = FINDINGS.pain.options[site as Site];
         const cx = side === 'left' ? 240 - x : x;
         return (
-          // biome-ignore lint/a11y/useSemanticElements: a place on a drawing cannot be an input element
           <g
             key={site}
             role="checkbox"
@@ -66,8 +72,21 @@ function Leg({ side }: { side: Side }) {
           >
             <title>{name}</title>
             <circle cx={cx} cy={y} r={9} fill="transparent" />
-            <circle cx={cx} cy={y} r={on ? 6 : 3.6} fill={on ? 'var(--warn)' : 'var(--paper)'} stroke={on ? 'var(--warn)' : 'var(--rule)'} strokeWidth={1.4} />
-            {on && <path d={`M${cx - 3} ${y} H${cx + 3} M${cx} ${y - 3} V${y + 3}`} stroke="var(--paper)" strokeWidth={1.6} />}
+            <circle
+              cx={cx}
+              cy={y}
+              r={on ? 6 : 3.6}
+              fill={on ? 'var(--warn)' : 'var(--paper)'}
+              stroke={on ? 'var(--warn)' : 'var(--rule)'}
+              strokeWidth={1.4}
+            />
+            {on && (
+              <path
+                d={`M${cx - 3} ${y} H${cx + 3} M${cx} ${y - 3} V${y + 3}`}
+                stroke="var(--paper)"
+                strokeWidth={1.6}
+              />
+            )}
           </g>
         );
       })}
@@ -102,7 +121,11 @@ function PainOfSide({ side }: { side: Side }) {
           chosen.map((site) => FINDINGS.pain.options[site]).join(', ')
         )}
         {(chosen === undefined || chosen.length === 0) && (
-          <button type="button" className="press press-quiet ml-2" onClick={() => field.set(chosen === undefined ? [] : undefined)}>
+          <button
+            type="button"
+            className="press press-quiet ml-2"
+            onClick={() => field.set(chosen === undefined ? [] : undefined)}
+          >
             {chosen === undefined ? `No aches ${side}` : 'Not asked'}
           </button>
         )}

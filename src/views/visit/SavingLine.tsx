@@ -12,9 +12,16 @@ export function SavingLine() {
   const refused = entries.find((entry) => entry.saving === 'refused');
   if (any('signed-out')) return <SignInAgain />;
   return (
-    <p role="status" aria-live="polite" className="ml-auto text-right" data-saving={any('saving') || any('waiting') ? 'busy' : any('offline') ? 'offline' : 'saved'}>
+    <p
+      role="status"
+      aria-live="polite"
+      className="ml-auto text-right"
+      data-saving={any('saving') || any('waiting') ? 'busy' : any('offline') ? 'offline' : 'saved'}
+    >
       {any('conflict') && <span className="problem">two versions of one step </span>}
-      {refused && <span className="problem">not saved: {refused.errors[0]?.message ?? refused.message} </span>}
+      {refused && (
+        <span className="problem">not saved: {refused.errors[0]?.message ?? refused.message} </span>
+      )}
       {any('offline') ? (
         <span className="text-hold">No connection. Kept in this browser; saved when it is back.</span>
       ) : any('saving') || any('waiting') ? (
@@ -41,8 +48,24 @@ function SignInAgain() {
       <span role="alert" className="problem">
         Your sign-in has expired. What you entered is kept here.
       </span>
-      <input name="email" type="email" required aria-label="E-mail" placeholder="e-mail" className="w-44" autoComplete="username" />
-      <input name="password" type="password" required aria-label="Password" placeholder="password" className="w-36" autoComplete="current-password" />
+      <input
+        name="email"
+        type="email"
+        required
+        aria-label="E-mail"
+        placeholder="e-mail"
+        className="w-44"
+        autoComplete="username"
+      />
+      <input
+        name="password"
+        type="password"
+        required
+        aria-label="Password"
+        placeholder="password"
+        className="w-36"
+        autoComplete="current-password"
+      />
       <button className="press press-main" type="submit">
         Sign in
       </button>

@@ -2,7 +2,13 @@ import type { ReactNode } from 'react';
 import { Tab, TabList, TabPanel, Tabs } from 'react-aria-components';
 
 /** Parts of a long step, one at a time, so that each fits the page. */
-export function Sections({ label, parts }: { label: string; parts: readonly { id: string; title: string; content: ReactNode }[] }) {
+export function Sections({
+  label,
+  parts,
+}: {
+  label: string;
+  parts: readonly { id: string; title: string; content: ReactNode }[];
+}) {
   return (
     <Tabs keyboardActivation="automatic">
       <TabList aria-label={label} className="flex gap-5 border-b border-line mb-3">

@@ -31,7 +31,9 @@ function useMoved(targets: readonly Target[]): ReadonlySet<FeatureId> {
     const old = before.current;
     before.current = now;
     if (!old) return;
-    const changed = [...now].filter(([feature, words]) => old.get(feature) !== words).map(([feature]) => feature);
+    const changed = [...now]
+      .filter(([feature, words]) => old.get(feature) !== words)
+      .map(([feature]) => feature);
     if (changed.length > 0) setMoved(new Set(changed));
   }, [targets]);
   return moved;
@@ -45,14 +47,24 @@ export function SpecificationPanel({ onLight, lit, onOpen }: Props) {
   const sole = Math.round((lengthMm ?? 262) + 12 + 11);
   const profile = useMemo(() => sideProfile(values, sole), [values, sole]);
   const plan = useMemo(() => {
-    const foot = lengthMm === null ? null : { lengthMm, ballWidthMm: greaterOf(picture, 'ballWidth'), heelBallMm: greaterOf(picture, 'heelBallLength') };
+    const foot =
+      lengthMm === null
+        ? null
+        : {
+            lengthMm,
+            ballWidthMm: greaterOf(picture, 'ballWidth'),
+            heelBallMm: greaterOf(picture, 'heelBallLength'),
+          };
     return solePlan(values, foot, sole);
   }, [values, lengthMm, picture, sole]);
   const targets = useMemo(() => leading(specification), [specification]);
   const moved = useMoved(targets);
   const litFeatures = useMemo(() => new Set<FeatureId>(lit ? [lit.feature] : moved), [lit, moved]);
   return (
-    <aside aria-label="Specification" className="bg-desk border-l border-rule flex flex-col min-h-0 px-4 py-2">
+    <aside
+      aria-label="Specification"
+      className="bg-desk border-l border-rule flex flex-col min-h-0 px-4 py-2"
+    >
       <ShoeDrawing drawing={profile} lit={litFeatures} ruler className="w-full max-h-52" />
       <ShoeDrawing drawing={plan} lit={litFeatures} className="w-full max-h-36" />
       {specification.deadlocks.map((deadlock) => (
@@ -61,16 +73,20 @@ export function SpecificationPanel({ onLight, lit, onOpen }: Props) {
         </p>
       ))}
       {targets.length === 0 ? (
-        <p className="text-faint mt-3">No finding asks for anything yet. What is drawn is a usual shoe; it changes with each finding.</p>
+        <p className="text-faint mt-3">
+          No finding asks for anything yet. What is drawn is a usual shoe; it changes with each finding.
+        </p>
       ) : (
         <>
           <p className="text-faint text-xs border-b border-line pb-1 mt-1">
             {targets.length} targets. Others are drawn as in a usual shoe.
           </p>
-          {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard */}
           <ul className="grow overflow-y-auto min-h-0" tabIndex={0} aria-label="Targets">
             {targets.map((target) => (
-              <li key={target.feature} className={`border-b border-line ${moved.has(target.feature) ? 'moved' : ''}`}>
+              <li
+                key={target.feature}
+                className={`border-b border-line ${moved.has(target.feature) ? 'moved' : ''}`}
+              >
                 <button
                   type="button"
                   className="w-full text-left py-0.5 cursor-pointer grid grid-cols-[1rem_1fr_auto] items-baseline gap-1"
@@ -108,7 +124,14 @@ function StrengthMark({ target }: { target: Target }) {
   return (
     <svg viewBox="0 0 12 12" width="12" height="12" role="img" aria-label={word}>
       {Array.from({ length: bars }, (_, index) => (
-        <rect key={index} x={1 + index * 4} y={8 - index * 3} width={2.4} height={4 + index * 3} fill="currentColor" />
+        <rect
+          key={index}
+          x={1 + index * 4}
+          y={8 - index * 3}
+          width={2.4}
+          height={4 + index * 3}
+          fill="currentColor"
+        />
       ))}
     </svg>
   );

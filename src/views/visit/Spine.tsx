@@ -1,7 +1,7 @@
 import type { SavedStep, StepState } from '@/api/saved-steps';
 import { VISIT_STEPS } from '@/core/picture/finding-kinds';
-import { openWarnings } from '@/core/safety/warning-signs';
 import { suggestedWarnings } from '@/core/safety/suggested-warnings';
+import { openWarnings } from '@/core/safety/warning-signs';
 import { useVisit } from './visit-context';
 
 export const STEP_NAME: Record<SavedStep, string> = {
@@ -18,13 +18,25 @@ export const STEP_NAME: Record<SavedStep, string> = {
   prosthesis: 'Prosthesis',
 };
 
-const STATE_WORD: Record<StepState, string> = { untouched: 'untouched', 'in-progress': 'in progress', done: 'done', skipped: 'skipped' };
+const STATE_WORD: Record<StepState, string> = {
+  untouched: 'untouched',
+  'in-progress': 'in progress',
+  done: 'done',
+  skipped: 'skipped',
+};
 
 /** State of a step by shape: an empty ring, a half, a full disc, a struck ring. */
 function StateShape({ state }: { state: StepState }) {
   return (
     <svg viewBox="0 0 14 14" width="14" height="14" aria-hidden="true" className="shrink-0">
-      <circle cx="7" cy="7" r="5.4" fill={state === 'done' ? 'currentColor' : 'none'} stroke="currentColor" strokeWidth="1.4" />
+      <circle
+        cx="7"
+        cy="7"
+        r="5.4"
+        fill={state === 'done' ? 'currentColor' : 'none'}
+        stroke="currentColor"
+        strokeWidth="1.4"
+      />
       {state === 'in-progress' && <path d="M7 1.6 A5.4 5.4 0 0 1 7 12.4 Z" fill="currentColor" />}
       {state === 'skipped' && <path d="M3 11 L11 3" stroke="currentColor" strokeWidth="1.6" />}
     </svg>
@@ -53,12 +65,17 @@ export function Spine({ current, onGo }: Props) {
       <span className="leading-tight">
         {number !== null && <span className="figure">{number} </span>}
         <span className="font-medium">{STEP_NAME[step]}</span>
-        <span className="block text-xs">{state.steps[step].saving === 'conflict' ? 'two versions' : STATE_WORD[state.steps[step].state]}</span>
+        <span className="block text-xs">
+          {state.steps[step].saving === 'conflict' ? 'two versions' : STATE_WORD[state.steps[step].state]}
+        </span>
       </span>
     </button>
   );
   return (
-    <nav aria-label="Steps of the visit" className="border-r border-rule w-36 shrink-0 flex flex-col py-2 overflow-y-auto">
+    <nav
+      aria-label="Steps of the visit"
+      className="border-r border-rule w-40 shrink-0 flex flex-col py-2 overflow-y-auto"
+    >
       <ol>
         {VISIT_STEPS.map((step, index) => (
           <li key={step}>{button(step, index + 1)}</li>

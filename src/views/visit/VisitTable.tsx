@@ -87,7 +87,10 @@ export function VisitTable({ visit }: { visit: VisitRecord }) {
 
   return (
     <VisitProvider visit={visit} store={store} lit={lit}>
-      <div className="grow grid grid-cols-[auto_1fr_minmax(17rem,23rem)] min-h-0 h-[calc(100vh-2.75rem)]" data-visit={visit.id}>
+      <div
+        className="grow grid grid-cols-[auto_1fr_minmax(17rem,23rem)] min-h-0 h-[calc(100vh-2.75rem)]"
+        data-visit={visit.id}
+      >
         <Spine current={step} onGo={go} />
         <Work step={step} onGo={go} restored={restored} />
         <SpecificationPanel lit={target} onLight={setTarget} onOpen={() => go('reason')} />
@@ -97,7 +100,15 @@ export function VisitTable({ visit }: { visit: VisitRecord }) {
   );
 }
 
-function Work({ step, onGo, restored }: { step: SavedStep; onGo: (step: SavedStep) => void; restored: readonly SavedStep[] }) {
+function Work({
+  step,
+  onGo,
+  restored,
+}: {
+  step: SavedStep;
+  onGo: (step: SavedStep) => void;
+  restored: readonly SavedStep[];
+}) {
   const { visit, state, store, readOnly } = useVisit();
   const heading = useRef<HTMLHeadingElement>(null);
   const arrived = useRef(false);
@@ -130,7 +141,10 @@ function Work({ step, onGo, restored }: { step: SavedStep; onGo: (step: SavedSte
       </header>
       {state.others.length > 0 && (
         <p role="status" className="px-5 text-hold">
-          {state.others.map((other) => `${other.name} is also on this visit (${STEP_NAME[other.step as SavedStep]})`).join('; ')}.
+          {state.others
+            .map((other) => `${other.name} is also on this visit (${STEP_NAME[other.step as SavedStep]})`)
+            .join('; ')}
+          .
         </p>
       )}
       {restored.length > 0 && (
@@ -138,8 +152,12 @@ function Work({ step, onGo, restored }: { step: SavedStep; onGo: (step: SavedSte
           Restored from this browser: {restored.map((name) => STEP_NAME[name]).join(', ')}.
         </p>
       )}
-      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard */}
-      <div className="grow overflow-y-auto px-5 pb-4 pt-1" tabIndex={0} role="region" aria-label={`${STEP_NAME[step]}, work`}>
+      <div
+        className="grow overflow-y-auto px-5 pb-4 pt-1"
+        tabIndex={0}
+        role="region"
+        aria-label={`${STEP_NAME[step]}, work`}
+      >
         {entry.saving === 'conflict' && entry.theirs ? <ConflictPanel step={step} /> : <Screen key={step} />}
       </div>
       {!readOnly && step !== 'hand-over' && (
@@ -148,7 +166,12 @@ function Work({ step, onGo, restored }: { step: SavedStep; onGo: (step: SavedSte
             {next ? `Done, on to ${STEP_NAME[next]}` : 'Done'}
           </button>
           {at >= 0 && (
-            <button type="button" className="press" onClick={() => store.setState(step, 'skipped')} disabled={entry.state === 'skipped'}>
+            <button
+              type="button"
+              className="press"
+              onClick={() => store.setState(step, 'skipped')}
+              disabled={entry.state === 'skipped'}
+            >
               Skip on purpose
             </button>
           )}

@@ -22,7 +22,11 @@ describe('two people on one step', () => {
   });
 
   it('taking all of mine gives my version', () => {
-    const value = fc.dictionary(fc.constantFrom('a', 'b', 'c'), fc.oneof(fc.integer(), fc.array(fc.integer(), { maxLength: 2 })), { maxKeys: 3 });
+    const value = fc.dictionary(
+      fc.constantFrom('a', 'b', 'c'),
+      fc.oneof(fc.integer(), fc.array(fc.integer(), { maxLength: 2 })),
+      { maxKeys: 3 },
+    );
     const step = fc.record({ left: value, right: value });
     fc.assert(
       fc.property(step, step, (a, b) => {

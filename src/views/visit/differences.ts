@@ -13,10 +13,16 @@ const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.str
 /** Where two versions of a step differ, value by value; lists count as one value. */
 export function differences(mine: unknown, theirs: unknown, path: string[] = []): Difference[] {
   if (same(mine, theirs)) return [];
-  if ((isObject(mine) || mine === undefined) && (isObject(theirs) || theirs === undefined) && (isObject(mine) || isObject(theirs))) {
+  if (
+    (isObject(mine) || mine === undefined) &&
+    (isObject(theirs) || theirs === undefined) &&
+    (isObject(mine) || isObject(theirs))
+  ) {
     const a = (mine ?? {}) as Record<string, unknown>;
     const b = (theirs ?? {}) as Record<string, unknown>;
-    return [...new Set([...Object.keys(a), ...Object.keys(b)])].flatMap((key) => differences(a[key], b[key], [...path, key]));
+    return [...new Set([...Object.keys(a), ...Object.keys(b)])].flatMap((key) =>
+      differences(a[key], b[key], [...path, key]),
+    );
   }
   return [{ path, mine, theirs }];
 }

@@ -9,11 +9,20 @@ import { type StartSize, startSize } from '@/core/sizing/start-size';
 export function roomWished(specification: Specification): { from: number; to: number; best: number } {
   const target = specification.targets.find((entry) => entry.feature === 'toeRoom');
   if (target?.kind !== 'band') return { from: 10, to: 15, best: 12 };
-  return { from: Math.max(10, target.limit?.from ?? target.band.from), to: target.limit?.to ?? target.band.to, best: target.best };
+  return {
+    from: Math.max(10, target.limit?.from ?? target.band.from),
+    to: target.limit?.to ?? target.band.to,
+    best: target.best,
+  };
 }
 
 /** Starting size of a model for one foot of this patient. */
-export function sizeFor(model: ShoeModel, picture: ClinicalPicture, specification: Specification, side: Side): Result<StartSize> {
+export function sizeFor(
+  model: ShoeModel,
+  picture: ClinicalPicture,
+  specification: Specification,
+  side: Side,
+): Result<StartSize> {
   const lengthMm = numberAt(picture, 'footLength', side);
   if (lengthMm === null) return fail('not-measured', `Foot length ${side} is not measured.`);
   const room = roomWished(specification);

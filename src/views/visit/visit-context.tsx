@@ -1,10 +1,10 @@
 import { createContext, type ReactNode, useContext, useMemo, useSyncExternalStore } from 'react';
 import type { VisitRecord } from '@/api/records';
 import type { Choices, StepContents } from '@/api/visit-schema';
-import { clinicalPicture, type ClinicalPicture, type Findings } from '@/core/picture/clinical-picture';
+import type { SchoolChoice } from '@/core/knowledge/schools';
+import { type ClinicalPicture, clinicalPicture, type Findings } from '@/core/picture/clinical-picture';
 import type { FindingStep } from '@/core/picture/finding-kinds';
 import type { FindingId } from '@/core/picture/findings';
-import type { SchoolChoice } from '@/core/knowledge/schools';
 import { resolve } from '@/core/prescribe/resolve';
 import type { Specification } from '@/core/prescribe/specification';
 import type { VisitState, VisitStore } from './visit-store';
@@ -35,14 +35,16 @@ interface ProviderProps {
 /** Everything the steps read: the saved visit, the live picture and the specification that follows from it. */
 export function VisitProvider({ visit, store, lit, children }: ProviderProps) {
   const state = useSyncExternalStore(store.subscribe, store.snapshot, store.snapshot);
-  const contents = FINDING_STEPS.map((step) => state.steps[step].content);
+  const { steps } = state;
   const choices = state.steps.reason.content as Choices;
   const school = choices.school ?? visit.patient.school ?? visit.clinic.school;
   const picture = useMemo(() => {
-    const record: Findings = { body: { ageYears: visit.patient.age, sizingGroup: visit.patient.sizingGroup } };
-    const parts = contents.map((content) => (content as StepContents['ask']).findings);
+    const record: Findings = {
+      body: { ageYears: visit.patient.age, sizingGroup: visit.patient.sizingGroup },
+    };
+    const parts = FINDING_STEPS.map((step) => (steps[step].content as StepContents['ask']).findings);
     return clinicalPicture(record, visit.carried?.findings ?? {}, ...parts);
-  }, [visit, ...contents]);
+  }, [visit, steps]);
   const specification = useMemo(
     () => resolve(picture, { school, setAside: choices.setAside ?? [] }),
     [picture, school, choices.setAside],

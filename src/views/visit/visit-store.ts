@@ -29,7 +29,13 @@ const SAVE_AFTER_MS = 500;
 const RETRY_AFTER_MS = 3000;
 const PRESENCE_EVERY_MS = 15_000;
 
-const EMPTY: Record<string, Record<string, unknown>> = { ask: { findings: {} }, 'old-pair': { findings: {} }, feet: { findings: {} }, load: { findings: {} }, move: { findings: {} } };
+const EMPTY: Record<string, Record<string, unknown>> = {
+  ask: { findings: {} },
+  'old-pair': { findings: {} },
+  feet: { findings: {} },
+  load: { findings: {} },
+  move: { findings: {} },
+};
 
 function entryOf(record: StepRecord | undefined, step: SavedStep): StepEntry {
   return {
@@ -57,7 +63,13 @@ export class VisitStore {
 
   constructor(private readonly visit: VisitRecord) {
     const steps = Object.fromEntries(
-      SAVED_STEPS.map((step) => [step, entryOf(visit.steps.find((entry) => entry.step === step), step)]),
+      SAVED_STEPS.map((step) => [
+        step,
+        entryOf(
+          visit.steps.find((entry) => entry.step === step),
+          step,
+        ),
+      ]),
     ) as Record<SavedStep, StepEntry>;
     this.state = { steps, others: [] };
     this.closed = visit.closedAt !== null;
@@ -82,14 +94,23 @@ export class VisitStore {
       const draft = readDraft(this.visit.id, step);
       if (!draft) continue;
       const entry = this.state.steps[step];
-      const changed = JSON.stringify(draft.content) !== JSON.stringify(entry.content) || draft.state !== entry.state;
+      const changed =
+        JSON.stringify(draft.content) !== JSON.stringify(entry.content) || draft.state !== entry.state;
       if (!changed && Object.keys(draft.typed).length === 0) {
         dropDraft(this.visit.id, step);
         continue;
       }
       restored.push(step);
-      const theirs = changed && draft.revision < entry.revision ? this.visit.steps.find((saved) => saved.step === step) : undefined;
-      this.put(step, { ...draft, revision: entry.revision, saving: theirs ? 'conflict' : 'waiting', theirs: theirs ?? null });
+      const theirs =
+        changed && draft.revision < entry.revision
+          ? this.visit.steps.find((saved) => saved.step === step)
+          : undefined;
+      this.put(step, {
+        ...draft,
+        revision: entry.revision,
+        saving: theirs ? 'conflict' : 'waiting',
+        theirs: theirs ?? null,
+      });
       if (!theirs && changed) this.schedule(step, 0);
       else if (!changed) this.put(step, { saving: 'saved' });
     }
@@ -97,12 +118,25 @@ export class VisitStore {
   }
 
   /** Changes a step's content; the first change of an untouched step begins it. */
-  change(step: SavedStep, content: Record<string, unknown>, typed?: Record<string, string>, state?: StepState): void {
+  change(
+    step: SavedStep,
+    content: Record<string, unknown>,
+    typed?: Record<string, string>,
+    state?: StepState,
+  ): void {
     if (this.closed) return;
     const entry = this.state.steps[step];
-    const next = state ?? (entry.state === 'untouched' || entry.state === 'skipped' ? 'in-progress' : entry.state);
+    const next =
+      state ?? (entry.state === 'untouched' || entry.state === 'skipped' ? 'in-progress' : entry.state);
     const same = JSON.stringify(content) === JSON.stringify(entry.content) && next === entry.state;
-    this.put(step, { content, typed: typed ?? entry.typed, state: next, saving: same ? entry.saving : 'waiting', errors: [], message: null });
+    this.put(step, {
+      content,
+      typed: typed ?? entry.typed,
+      state: next,
+      saving: same ? entry.saving : 'waiting',
+      errors: [],
+      message: null,
+    });
     this.keep(step);
     if (!same && entry.saving !== 'conflict') this.schedule(step, SAVE_AFTER_MS);
     if (entry.saving === 'conflict') this.put(step, { saving: 'conflict' });
@@ -115,7 +149,13 @@ export class VisitStore {
   /** Ends a conflict with the content that the two versions were merged into. */
   settle(step: SavedStep, content: Record<string, unknown>): void {
     const { theirs } = this.state.steps[step];
-    this.put(step, { content, revision: theirs?.revision ?? this.state.steps[step].revision, theirs: null, saving: 'waiting', message: null });
+    this.put(step, {
+      content,
+      revision: theirs?.revision ?? this.state.steps[step].revision,
+      theirs: null,
+      saving: 'waiting',
+      message: null,
+    });
     this.keep(step);
     this.schedule(step, 0);
   }
@@ -141,7 +181,10 @@ export class VisitStore {
     if (!answer.ok) return;
     this.set({ ...this.state, others: answer.value.others });
     const behind = SAVED_STEPS.filter(
-      (name) => (answer.value.revisions[name] ?? 0) > this.state.steps[name].revision && this.state.steps[name].saving === 'saved' && !this.inFlight.has(name),
+      (name) =>
+        (answer.value.revisions[name] ?? 0) > this.state.steps[name].revision &&
+        this.state.steps[name].saving === 'saved' &&
+        !this.inFlight.has(name),
     );
     if (behind.length === 0) return;
     const fresh = await call<VisitRecord>('GET', `/visits/${this.visit.id}`);
@@ -187,15 +230,26 @@ export class VisitStore {
     const now = this.state.steps[step];
     if (answer.ok) {
       const more = now.content !== sent || now.state !== entry.state;
-      this.put(step, { revision: answer.value.revision, saving: more ? 'waiting' : 'saved', errors: [], message: null });
+      this.put(step, {
+        revision: answer.value.revision,
+        saving: more ? 'waiting' : 'saved',
+        errors: [],
+        message: null,
+      });
       if (more) this.schedule(step, SAVE_AFTER_MS);
       this.keep(step);
       return;
     }
     if (answer.kind === 'refused') {
       const current = answer.problem.current as StepRecord | undefined;
-      if (answer.problem.status === 409 && current) this.put(step, { saving: 'conflict', theirs: current, message: answer.problem.title });
-      else this.put(step, { saving: 'refused', errors: answer.problem.errors ?? [], message: answer.problem.title });
+      if (answer.problem.status === 409 && current)
+        this.put(step, { saving: 'conflict', theirs: current, message: answer.problem.title });
+      else
+        this.put(step, {
+          saving: 'refused',
+          errors: answer.problem.errors ?? [],
+          message: answer.problem.title,
+        });
       return;
     }
     this.put(step, { saving: answer.kind });
@@ -217,7 +271,10 @@ export class VisitStore {
   }
 
   private put(step: SavedStep, part: Partial<StepEntry>): void {
-    this.set({ ...this.state, steps: { ...this.state.steps, [step]: { ...this.state.steps[step], ...part } } });
+    this.set({
+      ...this.state,
+      steps: { ...this.state.steps, [step]: { ...this.state.steps[step], ...part } },
+    });
   }
 
   private set(state: VisitState): void {

@@ -12,7 +12,6 @@ export const ageingAndReach: readonly Rule[] = [
       { feature: 'heelBase', atLeast: 84, atMost: 105 },
       { feature: 'midsoleHardness', atLeast: 3.5, atMost: 4.5 },
       { feature: 'tread', prefer: ['slip-rated', 'road'] },
-      { feature: 'tread', avoid: ['smooth'] },
       { feature: 'heelBevel', prefer: ['central', 'lateral'], strength: 'moderate' },
       { feature: 'closure', avoid: ['slip-on'] },
       { feature: 'collarPadding', atLeast: 2, strength: 'slight' },

@@ -1,6 +1,6 @@
+import { BALL_SHARE } from './ball';
 import { smoothClosed } from './curve';
 import type { Point } from './part';
-import { BALL_SHARE } from './ball';
 
 /** What is known of one foot for drawing its outline; widths in mm. */
 export interface FootMeasures {

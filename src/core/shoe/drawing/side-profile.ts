@@ -193,6 +193,32 @@ function upperParts(values: FeatureValues, sole: Sole): DrawnPart[] {
       ]),
       features: ['toeBoxShape', 'toeBoxDepth', 'toeRoom', 'toeProtection'],
     },
+    {
+      id: 'tongue',
+      kind: 'upper',
+      d: `${smooth([
+        [throat[0] - 16, throat[1] + 14],
+        [throat[0] - 5, throat[1] - 7],
+        [throat[0] + 7, throat[1] - 6],
+        [throat[0] + 12, throat[1] + 5],
+      ])}Z`,
+      features: ['opening', 'collarPadding'],
+    },
+    {
+      id: 'eyestay',
+      kind: 'counter',
+      d: `${smooth([
+        [throat[0] - 2, throat[1] + 3],
+        [(throat[0] + vamp[0]) / 2 - 4, (throat[1] + vamp[1]) / 2 + 2],
+        [vamp[0] - 2, vamp[1] + 4],
+        [vamp[0] + 4, vamp[1] + 14],
+        [vamp[0] - 14, vamp[1] + 15],
+        [(throat[0] + vamp[0]) / 2 - 20, (throat[1] + vamp[1]) / 2 + 19],
+        [throat[0] - 17, throat[1] + 18],
+      ])}Z`,
+      features: ['opening', 'overlaysReachSole', 'upperFirmness'],
+    },
+    ...overlayParts(values, sole, throat, vamp),
     ...closureParts(values, throat, vamp),
   ];
   if (values.toeProtection !== undefined && values.toeProtection !== 'none')
@@ -203,6 +229,27 @@ function upperParts(values: FeatureValues, sole: Sole): DrawnPart[] {
       features: ['toeProtection'],
     });
   return parts;
+}
+
+/** Straps that carry the pull of the laces down to the sole; how far they reach is a grade. */
+function overlayParts(values: FeatureValues, { heel, fore }: Sole, throat: Point, vamp: Point): DrawnPart[] {
+  const reach = numberOf(values, 'overlaysReachSole', 2) - 1;
+  if (reach < 0.3) return [];
+  return [0.25, 0.55, 0.85].map((share, index) => {
+    const x = throat[0] + (vamp[0] - throat[0]) * share - 14;
+    const top = throat[1] + (vamp[1] - throat[1]) * share + 18;
+    const ground = -(heel * (1 - share) + fore * share) * 1 + 2;
+    const bottom = top + (ground - top) * Math.min(1, reach / 2 + 0.15);
+    return {
+      id: `overlay-${index}`,
+      kind: 'guide',
+      d: straight([
+        [x, top],
+        [x - 12, bottom],
+      ]),
+      features: ['overlaysReachSole', 'upperFirmness'],
+    };
+  });
 }
 
 function closureParts(values: FeatureValues, throat: Point, vamp: Point): DrawnPart[] {

@@ -1,7 +1,7 @@
 import type { FeatureValues } from '../features';
 import { smooth, smoothClosed, straight } from './curve';
-import type { Drawing, DrawnPart, Point } from './part';
 import { type FootMeasures, footPath } from './foot-outline';
+import type { Drawing, DrawnPart, Point } from './part';
 
 /** Half-widths near the tip as shares of the ball width: lateral and medial at 90 % and 97 %, and where the tip lies. */
 const TOE_SHAPES: Record<string, readonly [number, number, number, number, number]> = {
@@ -13,22 +13,22 @@ const TOE_SHAPES: Record<string, readonly [number, number, number, number, numbe
 
 /** Outline of a right sole or foot seen from above, heel left, medial side up. */
 function outline(length: number, heel: number, ball: number, toe: string, waist: number): Point[] {
-  const [l90, l97, m90, m97, tip] = TOE_SHAPES[toe] ?? TOE_SHAPES['round']!;
+  const [l90, l97, m90, m97, tip] = TOE_SHAPES[toe] ?? TOE_SHAPES.round!;
   return [
     [0, 0],
     [length * 0.03, heel * 0.34],
     [length * 0.1, heel * 0.48],
     [length * 0.2, heel * 0.5],
     [length * 0.45, ball * 0.45],
-    [length * 0.63, ball * 0.53],
-    [length * 0.76, ball * 0.5],
+    [length * 0.63, ball * 0.51],
+    [length * 0.76, ball * 0.49],
     [length * 0.9, ball * l90],
     [length * 0.97, ball * l97],
     [length, ball * tip],
     [length * 0.97, -ball * m97],
     [length * 0.9, -ball * m90],
-    [length * 0.76, -ball * 0.47],
-    [length * 0.66, -ball * 0.43],
+    [length * 0.76, -ball * 0.5],
+    [length * 0.68, -ball * 0.48],
     [length * 0.46, -ball * waist],
     [length * 0.3, -heel * 0.38],
     [length * 0.17, -heel * 0.49],

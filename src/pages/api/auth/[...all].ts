@@ -1,8 +1,7 @@
 import type { APIRoute } from 'astro';
 import { auth, CLIENT_ADDRESS_HEADER } from '@/server/auth/auth';
-import { expectedOrigin } from '@/server/http/endpoint';
 import { readJson } from '@/server/http/body';
-import { failed } from '@/server/http/endpoint';
+import { expectedOrigin, failed } from '@/server/http/endpoint';
 import { problemResponse } from '@/server/http/problem';
 
 /** A sign-in form is small. */
@@ -14,11 +13,21 @@ export const ALL: APIRoute = async ({ request, url, clientAddress }) => {
     if (request.method !== 'GET' && request.headers.get('origin') !== expectedOrigin(url))
       return problemResponse(403, 'This request came from another site.');
     const headers = new Headers(request.headers);
-    const behindProxy = process.env.SOVET_TRUST_PROXY === '1' ? request.headers.get('x-forwarded-for')?.split(',')[0] : undefined;
+    const behindProxy =
+      process.env.SOVET_TRUST_PROXY === '1'
+        ? request.headers.get('x-forwarded-for')?.split(',')[0]
+        : undefined;
     headers.set(CLIENT_ADDRESS_HEADER, behindProxy?.trim() ?? clientAddress);
     headers.delete('content-length');
-    const body = request.method === 'GET' ? undefined : JSON.stringify((await readJson(request, SIGN_IN_LIMIT)) ?? {});
-    return await auth().handler(new Request(new URL(url.pathname + url.search, expectedOrigin(url)), { method: request.method, headers, body }));
+    const body =
+      request.method === 'GET' ? undefined : JSON.stringify((await readJson(request, SIGN_IN_LIMIT)) ?? {});
+    return await auth().handler(
+      new Request(new URL(url.pathname + url.search, expectedOrigin(url)), {
+        method: request.method,
+        headers,
+        body,
+      }),
+    );
   } catch (error) {
     return failed(error);
   }

@@ -1,15 +1,19 @@
 import type { APIRoute } from 'astro';
 import { failed } from '@/server/http/endpoint';
 import { problemResponse } from '@/server/http/problem';
-import { readSheet } from '@/server/services/sheets';
 import { sheetPdf } from '@/server/pdf/sheet-pdf';
+import { readSheet } from '@/server/services/sheets';
 
 export const GET: APIRoute = async ({ params, locals }) => {
   try {
     const sheet = await readSheet(locals.actor, params.id ?? '');
     if (!sheet) return problemResponse(404, 'This sheet was not found.');
     return new Response(new Uint8Array(await sheetPdf(sheet)), {
-      headers: { 'content-type': 'application/pdf', 'content-disposition': 'inline; filename="shoe-sheet.pdf"', 'cache-control': 'no-store' },
+      headers: {
+        'content-type': 'application/pdf',
+        'content-disposition': 'inline; filename="shoe-sheet.pdf"',
+        'cache-control': 'no-store',
+      },
     });
   } catch (error) {
     return failed(error);

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { type ShoeModel, modelTitle } from '@/core/match/model';
+import { modelTitle, type ShoeModel } from '@/core/match/model';
 import { proposeTrial } from '@/core/match/propose';
 import { type Ranked, reasonsFor } from '@/core/match/rank';
 import { numberAt } from '@/core/picture/clinical-picture';
@@ -17,7 +17,10 @@ const SHOWN = 12;
 export function Candidates() {
   const { specification, picture, visit, store } = useVisit();
   const { models, problem } = useModels();
-  const group = useMemo(() => models?.filter((model) => model.sizing.group === visit.patient.sizingGroup) ?? null, [models, visit]);
+  const group = useMemo(
+    () => models?.filter((model) => model.sizing.group === visit.patient.sizingGroup) ?? null,
+    [models, visit],
+  );
   const ranking = useRanking(group, specification);
   const byId = useMemo(() => new Map(group?.map((model) => [model.id, model])), [group]);
   const [open, setOpen] = useState<string | null>(null);
@@ -25,9 +28,12 @@ export function Candidates() {
   if (!group || !ranking) return <p role="status">Ranking the catalogue …</p>;
   const chosen = store.content('candidates').chosen ?? [];
   const choose = (ids: string[]) => store.change('candidates', { chosen: ids });
-  const toggle = (id: string) => choose(chosen.includes(id) ? chosen.filter((entry) => entry !== id) : [...chosen, id].slice(-3));
+  const toggle = (id: string) =>
+    choose(chosen.includes(id) ? chosen.filter((entry) => entry !== id) : [...chosen, id].slice(-3));
   const measured = SIDES.some((side) => numberAt(picture, 'footLength', side) !== null);
-  const usable = ranking.ranked.filter((entry) => byId.has(entry.id) && byId.get(entry.id)!.inStock && (!measured || fits(byId.get(entry.id)!)));
+  const usable = ranking.ranked.filter(
+    (entry) => byId.has(entry.id) && byId.get(entry.id)!.inStock && (!measured || fits(byId.get(entry.id)!)),
+  );
   function fits(model: ShoeModel): boolean {
     return SIDES.some((side) => sizeFor(model, picture, specification, side).ok);
   }
@@ -43,7 +49,9 @@ export function Candidates() {
         </button>
       </div>
       <p className="text-faint" role="status">
-        {chosen.length === 0 ? 'Choose two or three to bring.' : `To bring: ${chosen.map((id) => (byId.get(id) ? modelTitle(byId.get(id)!) : '')).join('; ')}`}
+        {chosen.length === 0
+          ? 'Choose two or three to bring.'
+          : `To bring: ${chosen.map((id) => (byId.get(id) ? modelTitle(byId.get(id)!) : '')).join('; ')}`}
       </p>
       <ol>
         {usable.slice(0, SHOWN).map((entry) => (
@@ -58,13 +66,19 @@ export function Candidates() {
           />
         ))}
       </ol>
-      {usable.length === 0 && <p className="problem">No model in stock fits these limits and feet. Order one, refer to an orthopaedic shoemaker, or look at the limits again.</p>}
+      {usable.length === 0 && (
+        <p className="problem">
+          No model in stock fits these limits and feet. Order one, refer to an orthopaedic shoemaker, or look
+          at the limits again.
+        </p>
+      )}
       <details>
         <summary className="cursor-pointer">{ranking.excluded.length} excluded by a limit</summary>
         <ul className="columns-2 gap-6 mt-1">
           {ranking.excluded.map((entry) => (
             <li key={entry.id} className="break-inside-avoid">
-              <span className="font-medium">{byId.get(entry.id) && modelTitle(byId.get(entry.id)!)}</span>: {entry.by.map((limit) => limit.sentence).join('; ')}
+              <span className="font-medium">{byId.get(entry.id) && modelTitle(byId.get(entry.id)!)}</span>:{' '}
+              {entry.by.map((limit) => limit.sentence).join('; ')}
             </li>
           ))}
         </ul>
@@ -90,12 +104,21 @@ function CandidateRow({ entry, model, chosen, onToggle, open, onOpen }: RowProps
   const against = reasons.contra.slice(0, open ? undefined : 2);
   return (
     <li className="border-b border-line py-1.5 grid grid-cols-[1.2rem_6rem_1fr_9.5rem] gap-3 items-start">
-      <input type="checkbox" className="mt-1" checked={chosen} onChange={onToggle} aria-label={`Bring ${modelTitle(model)}`} />
+      <input
+        type="checkbox"
+        className="mt-1"
+        checked={chosen}
+        onChange={onToggle}
+        aria-label={`Bring ${modelTitle(model)}`}
+      />
       <ShoeDrawing drawing={{ ...drawing, dimensions: [] }} className="w-24" />
       <div>
         <p>
-          <strong>{modelTitle(model)}</strong> <span className="figure">{Math.round(entry.score * 100)} % of what is wanted</span>
-          {entry.unknown > 0.02 && <span className="text-faint">, {Math.round(entry.unknown * 100)} % rests on unstated values</span>}
+          <strong>{modelTitle(model)}</strong>{' '}
+          <span className="figure">{Math.round(entry.score * 100)} % of what is wanted</span>
+          {entry.unknown > 0.02 && (
+            <span className="text-faint">, {Math.round(entry.unknown * 100)} % rests on unstated values</span>
+          )}
         </p>
         <p className="text-faint">
           {reasons.pro
@@ -103,24 +126,44 @@ function CandidateRow({ entry, model, chosen, onToggle, open, onOpen }: RowProps
             .map((reason) => `${reason.label.toLowerCase()} ${reason.has}`)
             .join(', ')}
         </p>
-        {against.length > 0 && <p>Against: {against.map((reason) => `${reason.label.toLowerCase()} ${reason.has} (wanted ${reason.wanted})`).join(', ')}.</p>}
+        {against.length > 0 && (
+          <p>
+            Against:{' '}
+            {against
+              .map((reason) => `${reason.label.toLowerCase()} ${reason.has} (wanted ${reason.wanted})`)
+              .join(', ')}
+            .
+          </p>
+        )}
         {reasons.check.map((line) => (
           <p key={line} className="text-hold">
             {line}
           </p>
         ))}
-        <button type="button" className="press press-quiet text-xs" aria-expanded={open} onClick={onOpen}>
-          {open ? 'Fewer reasons' : 'All reasons'}
-        </button>
       </div>
       <div className="text-right">
         {sizes.map(({ side, start }) => (
           <p key={side} title={start.ok ? start.value.why.join('; ') : undefined}>
             <span className="text-faint">{side} </span>
-            {start.ok ? <span className="figure">{start.value.label}</span> : <span className="text-hold">{start.problem.message}</span>}
-            {open && start.ok && <span className="block text-faint text-xs">{start.value.why.join('; ')}</span>}
+            {start.ok ? (
+              <span className="figure">{start.value.label}</span>
+            ) : (
+              <span className="text-hold">{start.problem.message}</span>
+            )}
+            {open && start.ok && (
+              <span className="block text-faint text-xs">{start.value.why.join('; ')}</span>
+            )}
           </p>
         ))}
+        <button
+          type="button"
+          className="cursor-pointer underline text-xs"
+          aria-expanded={open}
+          aria-label={`${open ? 'Fewer' : 'All'} reasons, ${modelTitle(model)}`}
+          onClick={onOpen}
+        >
+          {open ? 'fewer reasons' : 'all reasons'}
+        </button>
       </div>
     </li>
   );

@@ -1,17 +1,33 @@
 import { useState } from 'react';
 import { type Answer, call, errorAt, sayWhy } from '@/api/client';
 import type { StepContents } from '@/api/visit-schema';
+import type { NumberFinding } from '@/core/picture/finding-kinds';
 import { suggestedWarnings } from '@/core/safety/suggested-warnings';
 import { openWarnings } from '@/core/safety/warning-signs';
-import type { NumberFinding } from '@/core/picture/finding-kinds';
 import { Choice } from '@/ui/controls/Choice';
 import { Measure } from '@/ui/controls/Measure';
 import { useVisit } from '../visit-context';
 
 type Content = StepContents['hand-over'];
 
-const WEEKLY: NumberFinding = { kind: 'number', scope: 'body', step: null, label: 'Distance a week in this pair', unit: 'km', plausible: [0, 150], possible: [0, 400] };
-const MINUTES: NumberFinding = { kind: 'number', scope: 'body', step: null, label: 'Usual outing, minutes', unit: 'count', plausible: [5, 300], possible: [0, 1440] };
+const WEEKLY: NumberFinding = {
+  kind: 'number',
+  scope: 'body',
+  step: null,
+  label: 'Distance a week in this pair',
+  unit: 'km',
+  plausible: [0, 150],
+  possible: [0, 400],
+};
+const MINUTES: NumberFinding = {
+  kind: 'number',
+  scope: 'body',
+  step: null,
+  label: 'Usual outing, minutes',
+  unit: 'count',
+  plausible: [5, 300],
+  possible: [0, 1440],
+};
 
 /** What still stands in the way, then the pair's start, and the patient's sheet. */
 export function HandOver() {
@@ -23,12 +39,19 @@ export function HandOver() {
   if (readOnly) return <HandedOver />;
   const chosen = (store.content('try-on').tryOns ?? []).find((tryOn) => tryOn.verdict === 'chosen');
   const blocks = [
-    ...openWarnings(state.steps.warnings.content, suggestedWarnings(picture)).map((block) => ({ href: '#warnings', text: block.message })),
+    ...openWarnings(state.steps.warnings.content, suggestedWarnings(picture)).map((block) => ({
+      href: '#warnings',
+      text: block.message,
+    })),
     ...specification.deadlocks.map((deadlock) => ({ href: '#reason', text: deadlock.message })),
     ...(chosen ? [] : [{ href: '#try-on', text: 'No tried pair has the verdict “chosen”.' }]),
   ];
   const save = (part: Partial<Content>, typed?: Record<string, string>) =>
-    store.change('hand-over', Object.fromEntries(Object.entries({ ...content, ...part }).filter(([, value]) => value !== undefined)), typed);
+    store.change(
+      'hand-over',
+      Object.fromEntries(Object.entries({ ...content, ...part }).filter(([, value]) => value !== undefined)),
+      typed,
+    );
   const text = (name: string, value: string | undefined) => {
     const { [name]: _, ...rest } = entry.typed;
     return value === undefined ? rest : { ...rest, [name]: value };
@@ -36,7 +59,9 @@ export function HandOver() {
   const issue = async () => {
     setBusy(true);
     const saved = await store.flush();
-    const result: Answer<unknown> = saved ? await call('POST', `/visits/${visit.id}/hand-over`, content) : { ok: false, kind: 'offline' };
+    const result: Answer<unknown> = saved
+      ? await call('POST', `/visits/${visit.id}/hand-over`, content)
+      : { ok: false, kind: 'offline' };
     setBusy(false);
     setAnswer(result);
     if (result.ok) location.reload();
@@ -55,34 +80,99 @@ export function HandOver() {
           </ul>
         </section>
       ) : (
-        <p>Nothing is in the way. Handing over keeps the specification as issued, starts the pair, and writes the patient’s sheet.</p>
+        <p>
+          Nothing is in the way. Handing over keeps the specification as issued, starts the pair, and writes
+          the patient’s sheet.
+        </p>
       )}
       <div className="flex flex-wrap gap-6 items-start">
         <label>
           <span className="block text-faint">First use</span>
-          <input type="date" value={content.startedOn ?? new Date().toISOString().slice(0, 10)} onChange={(event) => save({ startedOn: event.target.value || undefined })} />
-          {errorAt(answer, 'startedOn') && <span className="problem block">{errorAt(answer, 'startedOn')}</span>}
+          <input
+            type="date"
+            value={content.startedOn ?? new Date().toISOString().slice(0, 10)}
+            onChange={(event) => save({ startedOn: event.target.value || undefined })}
+          />
+          {errorAt(answer, 'startedOn') && (
+            <span className="problem block">{errorAt(answer, 'startedOn')}</span>
+          )}
         </label>
-        <Choice label="Ground, mostly" options={{ hard: 'hard', mixed: 'mixed', soft: 'soft' }} value={content.surface} onChange={(surface) => save({ surface: surface as Content['surface'] })} />
-        <Measure definition={WEEKLY} value={content.weeklyKm} typed={entry.typed.weeklyKm} onChange={(weeklyKm, typed) => save({ weeklyKm }, text('weeklyKm', typed))} />
-        <Measure definition={MINUTES} value={content.usualMinutes} typed={entry.typed.usualMinutes} onChange={(usualMinutes, typed) => save({ usualMinutes }, text('usualMinutes', typed))} />
+        <Choice
+          label="Ground, mostly"
+          options={{ hard: 'hard', mixed: 'mixed', soft: 'soft' }}
+          value={content.surface}
+          onChange={(surface) => save({ surface: surface as Content['surface'] })}
+        />
+        <Measure
+          definition={WEEKLY}
+          value={content.weeklyKm}
+          typed={entry.typed.weeklyKm}
+          onChange={(weeklyKm, typed) => save({ weeklyKm }, text('weeklyKm', typed))}
+        />
+        <Measure
+          definition={MINUTES}
+          value={content.usualMinutes}
+          typed={entry.typed.usualMinutes}
+          onChange={(usualMinutes, typed) => save({ usualMinutes }, text('usualMinutes', typed))}
+        />
       </div>
       {answer && !answer.ok && (
         <p role="alert" className="problem">
           {sayWhy(answer)}
         </p>
       )}
-      <button type="button" className="press press-main justify-self-start" disabled={blocks.length > 0 || busy} onClick={issue}>
+      <button
+        type="button"
+        className="press press-main justify-self-start"
+        disabled={blocks.length > 0 || busy}
+        onClick={issue}
+      >
         {busy ? 'Handing over …' : 'Hand over'}
       </button>
+      <CloseWithout />
     </div>
+  );
+}
+
+/** A review or a referral ends without a pair. */
+function CloseWithout() {
+  const { visit, store } = useVisit();
+  const [reason, setReason] = useState('');
+  const [problem, setProblem] = useState<string | null>(null);
+  const close = async () => {
+    await store.flush();
+    const answer = await call('POST', `/visits/${visit.id}/close`, { reason });
+    if (answer.ok) location.assign(`/patients/${visit.patient.id}`);
+    else setProblem(sayWhy(answer));
+  };
+  return (
+    <details>
+      <summary className="cursor-pointer">End without a hand-over</summary>
+      <label className="block mt-1">
+        <span className="block text-faint">Why (review, referred, nothing fits …)</span>
+        <input
+          className="w-96"
+          maxLength={600}
+          value={reason}
+          onChange={(event) => setReason(event.target.value)}
+        />
+      </label>
+      {problem && (
+        <p role="alert" className="problem">
+          {problem}
+        </p>
+      )}
+      <button type="button" className="press mt-2" onClick={close}>
+        End the visit
+      </button>
+    </details>
   );
 }
 
 function HandedOver() {
   const { visit } = useVisit();
   const sheet = visit.sheet;
-  if (!sheet) return <p>This visit was closed without a hand-over.</p>;
+  if (!sheet) return <p>Nothing was handed over: {visit.closedBecause}.</p>;
   return (
     <div className="grid gap-3 max-w-2xl">
       <h2>

@@ -3,7 +3,14 @@ import type { Choices } from '@/api/visit-schema';
 import { SCHOOL_CHOICES, type SchoolChoice } from '@/core/knowledge/schools';
 import { recallMark, SOURCES, type SourceId } from '@/core/knowledge/sources';
 import { definitionOf, FINDINGS } from '@/core/picture/findings';
-import { directionOf, firmnessWord, isTense, movedInWords, targetInWords } from '@/core/prescribe/explain';
+import {
+  directionOf,
+  firmnessWord,
+  isTense,
+  movedInWords,
+  targetInWords,
+  wantInWords,
+} from '@/core/prescribe/explain';
 import type { Push, Target } from '@/core/prescribe/specification';
 import { featureOf } from '@/core/shoe/features';
 import { Choice } from '@/ui/controls/Choice';
@@ -23,9 +30,14 @@ export function Reason() {
   const schools = Object.fromEntries(Object.entries(SCHOOL_CHOICES).map(([id, entry]) => [id, entry.label]));
   return (
     <div className="grid gap-3">
-      <div className="flex gap-4 items-start">
-        <Choice label="School" options={schools} value={school} onChange={(value) => save({ school: (value as SchoolChoice | undefined) ?? visit.clinic.school })} />
-        <p className="text-faint max-w-md">{SCHOOL_CHOICES[school].says}</p>
+      <div className="flex gap-4 items-end">
+        <Choice
+          label="School"
+          options={schools}
+          value={school}
+          onChange={(value) => save({ school: (value as SchoolChoice | undefined) ?? visit.clinic.school })}
+        />
+        <p className="text-faint text-xs max-w-lg">{SCHOOL_CHOICES[school].says}</p>
       </div>
       {specification.deadlocks.map((deadlock) => (
         <p key={deadlock.feature} role="alert" className="problem">
@@ -53,24 +65,48 @@ export function Reason() {
               </li>
             ))}
           </ul>
-          <Explanation target={target} choices={choices} onSetAside={(setAside) => save({ setAside })} />
+          <div className="grid gap-3 content-start">
+            <Explanation target={target} choices={choices} onSetAside={(setAside) => save({ setAside })} />
+            <OpenQuestions />
+          </div>
         </div>
       ) : (
-        <p className="text-faint">Nothing asks for anything yet: go back and examine.</p>
+        <>
+          <p className="text-faint">Nothing asks for anything yet: go back and examine.</p>
+          <OpenQuestions />
+        </>
       )}
-      <OpenQuestions />
       <label className="block">
         <span className="block text-faint">Note to this specification</span>
-        <textarea className="w-full" rows={2} maxLength={2000} value={choices.note ?? ''} onChange={(event) => save({ note: event.target.value })} />
+        <textarea
+          className="w-full"
+          rows={1}
+          maxLength={2000}
+          value={choices.note ?? ''}
+          onChange={(event) => save({ note: event.target.value })}
+        />
       </label>
     </div>
   );
 }
 
-function Explanation({ target, choices, onSetAside }: { target: Target; choices: Choices; onSetAside: (setAside: NonNullable<Choices['setAside']>) => void }) {
+function Explanation({
+  target,
+  choices,
+  onSetAside,
+}: {
+  target: Target;
+  choices: Choices;
+  onSetAside: (setAside: NonNullable<Choices['setAside']>) => void;
+}) {
   const aside = choices.setAside ?? [];
-  const put = (rule: string, reason: string) => onSetAside([...aside.filter((entry) => entry.rule !== rule || entry.feature !== target.feature), { rule, feature: target.feature, reason }]);
-  const back = (rule: string) => onSetAside(aside.filter((entry) => entry.rule !== rule || entry.feature !== target.feature));
+  const put = (rule: string, reason: string) =>
+    onSetAside([
+      ...aside.filter((entry) => entry.rule !== rule || entry.feature !== target.feature),
+      { rule, feature: target.feature, reason },
+    ]);
+  const back = (rule: string) =>
+    onSetAside(aside.filter((entry) => entry.rule !== rule || entry.feature !== target.feature));
   return (
     <section aria-live="polite">
       <h2>
@@ -78,18 +114,35 @@ function Explanation({ target, choices, onSetAside }: { target: Target; choices:
       </h2>
       <p className="text-faint">
         {featureOf(target.feature).plain}; {firmnessWord(target)}
-        {isTense(target) && `; tension ${Math.round(target.tension * 100)} %: the pushes pull apart, this is the compromise`}
+        {isTense(target) &&
+          `; tension ${Math.round(target.tension * 100)} %: the pushes pull apart, this is the compromise`}
       </p>
       <ul className="mt-2 grid gap-2">
         {target.pushes.map((push) => (
-          <PushLine key={push.rule + push.strength + JSON.stringify(push.want)} target={target} push={push} onSetAside={(reason) => put(push.rule, reason)} onBack={() => back(push.rule)} />
+          <PushLine
+            key={push.rule + push.strength + JSON.stringify(push.want)}
+            target={target}
+            push={push}
+            onSetAside={(reason) => put(push.rule, reason)}
+            onBack={() => back(push.rule)}
+          />
         ))}
       </ul>
     </section>
   );
 }
 
-function PushLine({ target, push, onSetAside, onBack }: { target: Target; push: Push; onSetAside: (reason: string) => void; onBack: () => void }) {
+function PushLine({
+  target,
+  push,
+  onSetAside,
+  onBack,
+}: {
+  target: Target;
+  push: Push;
+  onSetAside: (reason: string) => void;
+  onBack: () => void;
+}) {
   const [asking, setAsking] = useState(false);
   const [reason, setReason] = useState('');
   const isBody = push.sides.length === 2;
@@ -97,7 +150,9 @@ function PushLine({ target, push, onSetAside, onBack }: { target: Target; push: 
     <li className={`border-l-4 pl-3 ${push.setAside ? 'border-line text-faint' : 'border-accent'}`}>
       <p>
         <MarkShape mark={directionOf(target, push)} /> <strong>{push.finding}</strong>
-        {!isBody && <span className="text-faint"> ({push.sides[0]})</span>} <span className="text-faint">{movedInWords(target, push)}</span>
+        {!isBody && <span className="text-faint"> ({push.sides[0]})</span>} wants{' '}
+        {wantInWords(target.feature, push.want)}
+        <span className="text-faint">; {movedInWords(target, push)}</span>
       </p>
       <p className={push.setAside ? 'line-through' : ''}>{push.because}</p>
       <p className="text-faint text-xs">
@@ -110,7 +165,14 @@ function PushLine({ target, push, onSetAside, onBack }: { target: Target; push: 
           </>
         )}
         {'. '}
-        {push.sources.length === 0 ? 'Common practice.' : push.sources.map((id) => `${SOURCES[id as SourceId].cite}: ${SOURCES[id as SourceId].says} (${recallMark(SOURCES[id as SourceId].recall)})`).join(' ')}
+        {push.sources.length === 0
+          ? 'Common practice.'
+          : push.sources
+              .map(
+                (id) =>
+                  `${SOURCES[id as SourceId].cite}: ${SOURCES[id as SourceId].says} (${recallMark(SOURCES[id as SourceId].recall)})`,
+              )
+              .join(' ')}
       </p>
       {push.caution && <p className="text-hold text-xs">{push.caution}</p>}
       {push.setAside !== undefined ? (
@@ -131,7 +193,14 @@ function PushLine({ target, push, onSetAside, onBack }: { target: Target; push: 
         >
           <label className="grow">
             <span className="block text-faint text-xs">Reason (kept with the specification)</span>
-            <input className="w-full" required minLength={3} maxLength={600} value={reason} onChange={(event) => setReason(event.target.value)} />
+            <input
+              className="w-full"
+              required
+              minLength={3}
+              maxLength={600}
+              value={reason}
+              onChange={(event) => setReason(event.target.value)}
+            />
           </label>
           <button type="submit" className="press">
             Set aside
@@ -151,7 +220,9 @@ const SHOWN = 5;
 
 function OpenQuestions() {
   const { specification } = useVisit();
-  const open = specification.open.filter((question) => definitionOf(question.finding).step !== null).slice(0, SHOWN);
+  const open = specification.open
+    .filter((question) => definitionOf(question.finding).step !== null)
+    .slice(0, SHOWN);
   if (open.length === 0) return null;
   return (
     <section>
@@ -162,7 +233,8 @@ function OpenQuestions() {
           return (
             <li key={question.finding}>
               <MarkShape mark="unknown" /> {FINDINGS[question.finding].label}
-              {question.sides.length === 1 && ` (${question.sides[0]})`}: not examined; {question.rules.length} {question.rules.length === 1 ? 'rule waits' : 'rules wait'} for it.{' '}
+              {question.sides.length === 1 && ` (${question.sides[0]})`}: not examined;{' '}
+              {question.rules.length} {question.rules.length === 1 ? 'rule waits' : 'rules wait'} for it.{' '}
               {step && <a href={`#${step}`}>{STEP_NAME[step]}</a>}
             </li>
           );

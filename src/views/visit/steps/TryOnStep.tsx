@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { type ShoeModel, modelTitle } from '@/core/match/model';
+import { modelTitle, type ShoeModel } from '@/core/match/model';
 import type { NumberFinding } from '@/core/picture/finding-kinds';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
 import { fitAdvice, mostComfortable, type TryOn } from '@/core/tryon/try-on';
@@ -10,8 +10,21 @@ import { roomWished, sizeFor } from '../sizes';
 import { useModels } from '../use-models';
 import { useVisit } from '../visit-context';
 
-const number = (label: string, unit: NumberFinding['unit'], plausible: [number, number], possible: [number, number], whole = false): NumberFinding => ({
-  kind: 'number', scope: 'body', step: null, label, unit, plausible, possible, whole,
+const number = (
+  label: string,
+  unit: NumberFinding['unit'],
+  plausible: [number, number],
+  possible: [number, number],
+  whole = false,
+): NumberFinding => ({
+  kind: 'number',
+  scope: 'body',
+  step: null,
+  label,
+  unit,
+  plausible,
+  possible,
+  whole,
 });
 const ROOM = number('Room in front', 'mm', [5, 22], [-20, 60]);
 const COMFORT = number('Comfort, 0–100', 'score', [0, 100], [0, 100], true);
@@ -54,15 +67,36 @@ export function TryOnStep() {
   function begin(model: ShoeModel): TryOn {
     const left = sizeFor(model, picture, specification, 'left');
     const right = sizeFor(model, picture, specification, 'right');
-    const longer = left.ok && right.ok ? (left.value.size >= right.value.size ? left.value : right.value) : left.ok ? left.value : right.ok ? right.value : null;
-    return { model: model.id, ...(longer ? { sizeLeft: longer.size, sizeRight: longer.size, width: longer.width } : {}) };
+    const longer =
+      left.ok && right.ok
+        ? left.value.size >= right.value.size
+          ? left.value
+          : right.value
+        : left.ok
+          ? left.value
+          : right.ok
+            ? right.value
+            : null;
+    return {
+      model: model.id,
+      ...(longer ? { sizeLeft: longer.size, sizeRight: longer.size, width: longer.width } : {}),
+    };
   }
   const change = (model: string, part: Partial<TryOn>, text: Record<string, string | undefined> = {}) => {
     const next = tryOns.map(({ tryOn }) => {
-      if (tryOn.model !== model) return part.verdict === 'chosen' && tryOn.verdict === 'chosen' ? { ...tryOn, verdict: 'possible' as const } : tryOn;
-      return Object.fromEntries(Object.entries({ ...tryOn, ...part }).filter(([, value]) => value !== undefined)) as unknown as TryOn;
+      if (tryOn.model !== model)
+        return part.verdict === 'chosen' && tryOn.verdict === 'chosen'
+          ? { ...tryOn, verdict: 'possible' as const }
+          : tryOn;
+      return Object.fromEntries(
+        Object.entries({ ...tryOn, ...part }).filter(([, value]) => value !== undefined),
+      ) as unknown as TryOn;
     });
-    const texts = Object.fromEntries(Object.entries({ ...typed, ...text }).filter((entry): entry is [string, string] => entry[1] !== undefined));
+    const texts = Object.fromEntries(
+      Object.entries({ ...typed, ...text }).filter(
+        (entry): entry is [string, string] => entry[1] !== undefined,
+      ),
+    );
     store.change('try-on', { tryOns: next }, texts);
   };
   const best = mostComfortable(
@@ -72,13 +106,18 @@ export function TryOnStep() {
   return (
     <div className="grid gap-3">
       <p className="text-faint">
-        Longer foot first, heel tapped back, laced for the patient. Room {room.from}–{room.to} mm. Repeat the first pair after the last: order biases.
+        Longer foot first, heel tapped back, laced for the patient. Room {room.from}–{room.to} mm. Repeat the
+        first pair after the last: order biases.
       </p>
       <div className="grid grid-flow-col auto-cols-fr gap-5">
         {tryOns.map(({ tryOn, model }, index) => {
           const advice = fitAdvice(tryOn, room);
           const field = (name: string) => `${model.id}.${name}`;
-          const measure = (name: 'roomMm' | 'comfort' | 'sizeLeft' | 'sizeRight', definition: NumberFinding, label = definition.label) => (
+          const measure = (
+            name: 'roomMm' | 'comfort' | 'sizeLeft' | 'sizeRight',
+            definition: NumberFinding,
+            label = definition.label,
+          ) => (
             <Measure
               definition={definition}
               label={label}
@@ -88,7 +127,11 @@ export function TryOnStep() {
             />
           );
           return (
-            <section key={model.id} aria-label={`Pair ${'ABC'[index]}: ${modelTitle(model)}`} className="grid gap-2 content-start border-l border-line pl-4">
+            <section
+              key={model.id}
+              aria-label={`Pair ${'ABC'[index]}: ${modelTitle(model)}`}
+              className="grid gap-2 content-start border-l border-line pl-4"
+            >
               <h2>
                 {'ABC'[index]}. {modelTitle(model)}
               </h2>
@@ -99,12 +142,23 @@ export function TryOnStep() {
                 {measure('roomMm', ROOM)}
               </div>
               {Object.entries(CHECKS).map(([name, [label, options]]) => (
-                <Choice key={name} label={label} options={options} value={tryOn[name as keyof typeof CHECKS]} onChange={(value) => change(model.id, { [name]: value })} />
+                <Choice
+                  key={name}
+                  label={label}
+                  options={options}
+                  value={tryOn[name as keyof typeof CHECKS]}
+                  onChange={(value) => change(model.id, { [name]: value })}
+                />
               ))}
               {measure('comfort', COMFORT)}
               <label>
                 <span className="block text-faint">Patient’s words</span>
-                <input className="w-full" maxLength={600} value={tryOn.words ?? ''} onChange={(event) => change(model.id, { words: event.target.value || undefined })} />
+                <input
+                  className="w-full"
+                  maxLength={600}
+                  value={tryOn.words ?? ''}
+                  onChange={(event) => change(model.id, { words: event.target.value || undefined })}
+                />
               </label>
               <Choice
                 label="Verdict"
@@ -114,11 +168,18 @@ export function TryOnStep() {
               />
               <ul role="status" aria-label={`Advice on pair ${'ABC'[index]}`}>
                 {advice.map((line) => (
-                  <li key={line.sentence} className={line.level === 'stop' ? 'problem' : line.level === 'change' ? 'text-hold' : 'text-faint'}>
+                  <li
+                    key={line.sentence}
+                    className={
+                      line.level === 'stop' ? 'problem' : line.level === 'change' ? 'text-hold' : 'text-faint'
+                    }
+                  >
                     {line.sentence}
                   </li>
                 ))}
-                {best?.model === model.id && <li className="font-medium">Most comfortable of those that fit.</li>}
+                {best?.model === model.id && (
+                  <li className="font-medium">Most comfortable of those that fit.</li>
+                )}
               </ul>
             </section>
           );

@@ -1,5 +1,12 @@
 import { suggestedWarnings } from '@/core/safety/suggested-warnings';
-import { openWarnings, URGENCY_LABEL, WARNING_ACTIONS, WARNING_SIGNS, type WarningAction, type WarningCheck } from '@/core/safety/warning-signs';
+import {
+  openWarnings,
+  URGENCY_LABEL,
+  WARNING_ACTIONS,
+  WARNING_SIGNS,
+  type WarningAction,
+  type WarningCheck,
+} from '@/core/safety/warning-signs';
 import { Choice } from '@/ui/controls/Choice';
 import { useVisit } from '../visit-context';
 
@@ -12,12 +19,19 @@ export function Warnings() {
   const open = openWarnings(check, suggested);
   const save = (next: WarningCheck) => store.change('warnings', { ...check, ...next });
   const toggle = (sign: string) =>
-    save({ present: present.some((entry) => entry.sign === sign) ? present.filter((entry) => entry.sign !== sign) : [...present, { sign }] });
+    save({
+      present: present.some((entry) => entry.sign === sign)
+        ? present.filter((entry) => entry.sign !== sign)
+        : [...present, { sign }],
+    });
   const answer = (sign: string, part: { action?: WarningAction; note?: string }) =>
     save({ present: present.map((entry) => (entry.sign === sign ? { ...entry, ...part } : entry)) });
   return (
     <div className="grid gap-3">
-      <p className="max-w-prose">Mark what is present. Each marked sign needs what was done and a note before anything is handed over. Local pathways and your own scope come first.</p>
+      <p className="max-w-prose">
+        Mark what is present. Each marked sign needs what was done and a note before anything is handed over.
+        Local pathways and your own scope come first.
+      </p>
       <ul>
         {WARNING_SIGNS.map((sign) => {
           const entry = present.find((candidate) => candidate.sign === sign.id);
@@ -27,7 +41,11 @@ export function Warnings() {
                 <input type="checkbox" checked={entry !== undefined} onChange={() => toggle(sign.id)} />
                 <span className={entry ? 'font-medium' : ''}>
                   {sign.sign}
-                  {suggested.includes(sign.id) && !entry && <span className="text-hold block">The findings point at this: mark it, then refer or exclude it.</span>}
+                  {suggested.includes(sign.id) && !entry && (
+                    <span className="text-hold block">
+                      The findings point at this: mark it, then refer or exclude it.
+                    </span>
+                  )}
                 </span>
                 <span className="text-faint">
                   {sign.suspect}; <span className="text-ink">{URGENCY_LABEL[sign.urgency]}</span>
@@ -36,10 +54,20 @@ export function Warnings() {
               </label>
               {entry && (
                 <div className="pl-7 flex flex-wrap gap-4 items-end pt-1">
-                  <Choice label="What was done" options={WARNING_ACTIONS} value={entry.action} onChange={(action) => answer(sign.id, { action: action as WarningAction | undefined })} />
+                  <Choice
+                    label="What was done"
+                    options={WARNING_ACTIONS}
+                    value={entry.action}
+                    onChange={(action) => answer(sign.id, { action: action as WarningAction | undefined })}
+                  />
                   <label className="grow">
                     <span className="block text-faint">Note (needed)</span>
-                    <input className="w-full" maxLength={600} value={entry.note ?? ''} onChange={(event) => answer(sign.id, { note: event.target.value })} />
+                    <input
+                      className="w-full"
+                      maxLength={600}
+                      value={entry.note ?? ''}
+                      onChange={(event) => answer(sign.id, { note: event.target.value })}
+                    />
                   </label>
                 </div>
               )}
@@ -48,11 +76,17 @@ export function Warnings() {
         })}
       </ul>
       <label className="flex gap-2 items-center font-medium">
-        <input type="checkbox" checked={check.checked ?? false} onChange={(event) => save({ checked: event.target.checked })} />
+        <input
+          type="checkbox"
+          checked={check.checked ?? false}
+          onChange={(event) => save({ checked: event.target.checked })}
+        />
         I have checked for all of these; none but the marked ones are present.
       </label>
       <p role="status" className={open.length > 0 ? 'problem' : 'text-faint'}>
-        {open.length > 0 ? open.map((block) => block.message).join(' ') : 'Nothing here blocks the hand-over.'}
+        {open.length > 0
+          ? open.map((block) => block.message).join(' ')
+          : 'Nothing here blocks the hand-over.'}
       </p>
     </div>
   );

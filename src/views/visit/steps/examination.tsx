@@ -1,9 +1,9 @@
-import { atRiskCategory, REVIEW_MONTHS } from '@/core/safety/at-risk-category';
 import { NOT_EXAMINED } from '@/core/picture/clinical-picture';
 import { SIDES } from '@/core/picture/finding-kinds';
+import { atRiskCategory, REVIEW_MONTHS } from '@/core/safety/at-risk-category';
 import { footDifference, heelBallRatio } from '@/core/sizing/foot-difference';
-import { BothFeet, FindingField } from '../FindingField';
 import { FeetDrawing } from '../FeetDrawing';
+import { BothFeet, FindingField } from '../FindingField';
 import { Sections } from '../Sections';
 import { useVisit } from '../visit-context';
 
@@ -19,7 +19,8 @@ export function OldPair() {
       <FindingField id="oldPairCategory" />
       <FindingField id="oldPairSigns" />
       <p className="text-faint max-w-prose">
-        The midsole is the heart of a shoe: upper and tread can look new when it is finished. Outer back heel wear is the usual landing place and means nothing by itself.
+        The midsole is the heart of a shoe: upper and tread can look new when it is finished. Outer back heel
+        wear is the usual landing place and means nothing by itself.
       </p>
     </div>
   );
@@ -42,7 +43,23 @@ export function Feet() {
             </div>
           ),
         },
-        { id: 'form', title: 'Form', content: <BothFeet ids={['arch', 'archMobility', 'toeShape', 'bunion', 'lesserToes', 'bigToeRange', 'midfootArthritis']} /> },
+        {
+          id: 'form',
+          title: 'Form',
+          content: (
+            <BothFeet
+              ids={[
+                'arch',
+                'archMobility',
+                'toeShape',
+                'bunion',
+                'lesserToes',
+                'bigToeRange',
+                'midfootArthritis',
+              ]}
+            />
+          ),
+        },
         {
           id: 'skin',
           title: 'Skin and sensation',
@@ -65,7 +82,11 @@ function Difference() {
   const difference = footDifference(left.footLength, right.footLength);
   const again = SIDES.filter((side) => {
     const { footLength, heelBallLength } = picture[side];
-    return footLength !== NOT_EXAMINED && heelBallLength !== NOT_EXAMINED && heelBallRatio(footLength, heelBallLength).remeasure;
+    return (
+      footLength !== NOT_EXAMINED &&
+      heelBallLength !== NOT_EXAMINED &&
+      heelBallRatio(footLength, heelBallLength).remeasure
+    );
   });
   return (
     <p role="status" className="text-center">
@@ -90,7 +111,11 @@ function AtRisk() {
           <>
             <strong className="font-display text-lg">Category {answer.category}</strong>
             <span className="block">{answer.because}</span>
-            <span className="block text-faint">review every {REVIEW_MONTHS[answer.category].filter((value, at, all) => all.indexOf(value) === at).join('–')} months</span>
+            <span className="block text-faint">
+              review every{' '}
+              {REVIEW_MONTHS[answer.category].filter((value, at, all) => all.indexOf(value) === at).join('–')}{' '}
+              months
+            </span>
           </>
         ) : (
           <>
@@ -114,7 +139,19 @@ function AtRisk() {
 
 /** Loaded: knee bend, lunge, heel rise. */
 export function Load() {
-  return <BothFeet ids={['kneeBend', 'heelsLiftEarly', 'lungeDistance', 'lungeAngle', 'heelRises', 'archFlattening', 'singleLegStance']} />;
+  return (
+    <BothFeet
+      ids={[
+        'kneeBend',
+        'heelsLiftEarly',
+        'lungeDistance',
+        'lungeAngle',
+        'heelRises',
+        'archFlattening',
+        'singleLegStance',
+      ]}
+    />
+  );
 }
 
 /** Moving: what changes against standing. */
@@ -124,7 +161,8 @@ export function Move() {
       <BothFeet ids={['roll', 'strike', 'heelAngleStance', 'heelAngleWalk', 'heelAngleRun']} />
       <FindingField id="cadence" className="justify-self-center" />
       <p className="text-faint max-w-prose justify-self-center">
-        There is no agreed angle at which rolling becomes “over”. Keep the number, the change from standing, and whether it goes with symptoms.
+        There is no agreed angle at which rolling becomes “over”. Keep the number, the change from standing,
+        and whether it goes with symptoms.
       </p>
     </div>
   );

@@ -2,4 +2,6 @@ import { api } from '@/api/contract';
 import { endpoint } from '@/server/http/endpoint';
 import { notePresence } from '@/server/services/visits';
 
-export const POST = endpoint(api.presence, (tenant, { params, body }) => notePresence(tenant, params.id, body.step));
+export const POST = endpoint(api.presence, (tenant, { params, body }) =>
+  notePresence(tenant, params.id, body.step),
+);

@@ -2,4 +2,6 @@ import { api } from '@/api/contract';
 import { endpoint } from '@/server/http/endpoint';
 import { saveStep } from '@/server/services/visits';
 
-export const PUT = endpoint(api.saveStep, (tenant, { params, body }) => saveStep(tenant, params.id, params.step, body));
+export const PUT = endpoint(api.saveStep, (tenant, { params, body }) =>
+  saveStep(tenant, params.id, params.step, body),
+);

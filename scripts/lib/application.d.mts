@@ -1,0 +1,16 @@
+export interface Logins {
+  app: string;
+  auth: string;
+}
+export function prepareDatabase(ownerUrl: string, secret: string, env?: Record<string, string>): Logins;
+export function startApplication(options: {
+  port: number;
+  secret: string;
+  logins: Logins;
+  env?: Record<string, string>;
+}): Promise<{
+  origin: string;
+  stop: (signal?: string) => Promise<void>;
+  ended: Promise<number | null>;
+  pid: number;
+}>;

@@ -1,0 +1,72 @@
+// Takes the pictures of docs/screenshots from a running demo: npm run screenshots [address] [one name]
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+
+const [origin = 'http://127.0.0.1:4321', only] = process.argv.slice(2);
+const folder = process.env.SOVET_SHOTS ?? join(import.meta.dirname, '../docs/screenshots');
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-background-networking'],
+});
+const page = await browser.newPage({
+  viewport: { width: 1280, height: 800 },
+  colorScheme: process.env.SOVET_DARK ? 'dark' : 'light',
+  reducedMotion: 'reduce',
+});
+page.on('pageerror', (error) => console.error('page error:', error.message));
+page.on('console', (message) => message.type() === 'error' && console.error('console:', message.text()));
+
+const shoot = async (name, action) => {
+  if (only && !name.startsWith(only)) return;
+  await action();
+  await page.waitForTimeout(500);
+  await page.screenshot({ path: join(folder, `${name}.png`) });
+};
+const find = async (name) => {
+  await page.goto(`${origin}/patients?q=${name}`);
+  await page.getByRole('table').getByRole('link').first().click();
+  await page.waitForURL(/patients\/[0-9a-f]/);
+};
+let visit = '';
+const step = (name, tab) => async () => {
+  await page.goto(`${origin}/visits/${visit}#${name}`);
+  await page.reload();
+  await page.locator('[data-visit]').waitFor();
+  if (tab) await page.getByRole('tab', { name: tab }).click();
+};
+
+await page.goto(`${origin}/sign-in`);
+await page.waitForLoadState('networkidle');
+await shoot('sign-in', async () => {});
+await page.getByLabel('E-mail').fill('practitioner@harbour.example');
+await page.getByLabel('Password').fill('low-tide-lantern');
+await page.getByRole('button', { name: 'Sign in' }).click();
+await page.waitForURL(/today/);
+await shoot('today', async () => {});
+await shoot('patient', async () => {
+  await find('Marne');
+  await page.waitForLoadState('networkidle');
+  await page
+    .getByRole('button', { name: /Use and comfort/ })
+    .first()
+    .click();
+});
+await shoot('sheet', async () => {
+  await find('Marne');
+  await page.getByRole('link', { name: 'Patient’s sheet' }).first().click();
+});
+await find('Pell');
+await page.getByRole('button', { name: /visit/ }).click();
+await page.waitForURL(/visits/);
+visit = page.url().split('/').at(-1).split('#')[0];
+await shoot('visit-ask', step('ask'));
+await shoot('visit-aches', step('ask', 'Aches and injuries'));
+await shoot('visit-feet', step('feet'));
+await shoot('visit-skin', step('feet', 'Skin'));
+await shoot('visit-reason', step('reason'));
+await shoot('visit-candidates', step('candidates'));
+await shoot('visit-warnings', step('warnings'));
+await shoot('shoes', () => page.goto(`${origin}/shoes`));
+await shoot('knowledge', () => page.goto(`${origin}/knowledge`));
+await shoot('settings', () => page.goto(`${origin}/settings`));
+await browser.close();

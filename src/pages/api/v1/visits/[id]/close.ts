@@ -1,0 +1,7 @@
+import { api } from '@/api/contract';
+import { endpoint } from '@/server/http/endpoint';
+import { closeVisit } from '@/server/services/visits';
+
+export const POST = endpoint(api.closeVisit, (tenant, { params, body }) =>
+  closeVisit(tenant, params.id, body.reason),
+);

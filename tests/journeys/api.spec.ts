@@ -1,0 +1,200 @@
+import { expect, test } from '@playwright/test';
+import { PASSWORD, signIn } from './hands';
+import { origin } from './server';
+
+const json = { 'content-type': 'application/json' };
+const at = (path: string) => `${origin()}/api/v1${path}`;
+
+test.describe('the HTTP API', () => {
+  let token: string;
+  test.beforeAll(async ({ browser }) => {
+    const page = await (await browser.newContext()).newPage();
+    await signIn(page, 'lead');
+    await page.goto(`${origin()}/settings`);
+    await page.locator('astro-island:not([ssr])').nth(1).waitFor({ state: 'attached' });
+    await page.getByLabel('Name').fill('test machine');
+    await page.getByRole('button', { name: 'Make a token' }).click();
+    token = await page.locator('code').innerText();
+    expect(token).toMatch(/^sovet_/);
+  });
+  const post = (path: string, body: unknown, headers: Record<string, string> = {}) =>
+    fetch(at(path), {
+      method: 'POST',
+      headers: { ...json, authorization: `Bearer ${token}`, ...headers },
+      body: JSON.stringify(body),
+    });
+
+  test('describes itself in OpenAPI 3.1, every call with its errors', async () => {
+    const document = await (await fetch(at('/openapi.json'))).json();
+    expect(document.openapi).toBe('3.1.0');
+    expect(Object.keys(document.paths)).toEqual(
+      expect.arrayContaining([
+        '/calculations/specification',
+        '/calculations/sizes',
+        '/calculations/socks',
+        '/calculations/alignment',
+        '/calculations/wear',
+        '/visits/{id}/steps/{step}',
+      ]),
+    );
+    const findings =
+      document.paths['/calculations/specification'].post.requestBody.content['application/json'].schema
+        .properties.findings;
+    expect(findings.properties.left.properties.footLength).toMatchObject({
+      type: 'number',
+      minimum: 90,
+      maximum: 360,
+    });
+  });
+
+  test('every described call exists', async () => {
+    const document = await (await fetch(at('/openapi.json'))).json();
+    for (const [path, methods] of Object.entries(document.paths as Record<string, Record<string, unknown>>)) {
+      for (const method of Object.keys(methods)) {
+        const real = path
+          .replaceAll('{id}', '00000000-0000-4000-8000-000000000000')
+          .replaceAll('{step}', 'ask');
+        const answer = await fetch(at(real), { method: method.toUpperCase(), headers: json });
+        expect(answer.status, `${method} ${path}`).toBe(401);
+      }
+    }
+  });
+
+  test('calculates with a token', async () => {
+    const socks = await (
+      await post('/calculations/socks', {
+        inventory: [{ ply: 3, hole: false, quantity: 3 }],
+        wantedPly: 9,
+        needsHole: false,
+      })
+    ).json();
+    expect(socks.exact.socks).toEqual([3, 3, 3]);
+    const lean = await (
+      await post('/calculations/alignment', { shoeRiseMm: 20, setRiseMm: 9.5, leverMm: 180 })
+    ).json();
+    expect(lean.angleDeg).toBeCloseTo(3.34, 2);
+    const sizes = await (await post('/calculations/sizes', { footLengthMm: 262.5 })).json();
+    expect(sizes.find((row: { system: string }) => row.system === 'us-men').size).toBe(9);
+    const wear = await (
+      await post('/calculations/wear', { ageDays: 100, log: [{ day: 50, distanceKm: 300 }] })
+    ).json();
+    expect(wear.weeklyKm).toBeCloseTo(21, 6);
+    const specification = await (
+      await post('/calculations/specification', { findings: { left: { roll: 'out', arch: 'high' } } })
+    ).json();
+    expect(
+      specification.targets.find((target: { feature: string }) => target.feature === 'medialSupport').options,
+    ).not.toContain('post');
+  });
+
+  test('answers bad values with problem details and a path per field', async () => {
+    const answer = await post('/calculations/specification', {
+      findings: { left: { footLength: 26.5 }, body: { reach: 'sometimes' } },
+    });
+    expect(answer.status).toBe(422);
+    expect(answer.headers.get('content-type')).toContain('application/problem+json');
+    const problem = await answer.json();
+    expect(problem.errors.map((error: { path: string[] }) => error.path.join('.'))).toEqual(
+      expect.arrayContaining(['findings.left.footLength', 'findings.body.reach']),
+    );
+  });
+
+  test('refuses what is too large, no JSON, or not there, without a stack trace', async () => {
+    const large = await post('/calculations/specification', {
+      findings: { body: { workedBefore: 'x'.repeat(400_000) } },
+    });
+    expect(large.status).toBe(413);
+    const broken = await fetch(at('/calculations/sizes'), {
+      method: 'POST',
+      headers: { ...json, authorization: `Bearer ${token}` },
+      body: '{"foot',
+    });
+    expect(broken.status).toBe(400);
+    const unknown = await fetch(at('/nothing/here'));
+    expect(unknown.status).toBe(404);
+    const nobody = await fetch(at('/patients/00000000-0000-4000-8000-000000000000'), {
+      headers: { authorization: `Bearer ${token}` },
+    });
+    expect(nobody.status).toBe(404);
+    for (const answer of [large, broken, unknown, nobody])
+      expect(await answer.text()).not.toMatch(/\bat .*\.(m?js|ts):\d+/);
+  });
+
+  test('a revoked or invented token opens nothing', async ({ page }) => {
+    expect((await fetch(at('/today'), { headers: { authorization: 'Bearer sovet_invented' } })).status).toBe(
+      401,
+    );
+    await signIn(page, 'lead');
+    const made = await (
+      await page.request.post(at('/tokens'), {
+        headers: { origin: origin() },
+        data: { name: 'short', days: 1 },
+      })
+    ).json();
+    const use = () => fetch(at('/today'), { headers: { authorization: `Bearer ${made.token}` } });
+    expect((await use()).status).toBe(200);
+    await page.request.delete(at(`/tokens/${made.id}`), { headers: { origin: origin() } });
+    expect((await use()).status).toBe(401);
+  });
+
+  test('an assistant may not change the clinic or hand over', async ({ page }) => {
+    await signIn(page, 'assistant');
+    const change = await page.request.patch(at('/clinic'), {
+      headers: { origin: origin() },
+      data: { school: 'shape' },
+    });
+    expect(change.status()).toBe(403);
+  });
+});
+
+test.describe('sign-in', () => {
+  const enter = (headers: Record<string, string>, password = PASSWORD) =>
+    fetch(`${origin()}/api/auth/sign-in/email`, {
+      method: 'POST',
+      headers: { ...json, ...headers },
+      body: JSON.stringify({ email: 'lead@harbour.example', password }),
+    });
+
+  test('sets a cookie that scripts cannot read and other sites do not send', async () => {
+    const answer = await enter({ origin: origin() });
+    const cookie = answer.headers.get('set-cookie') ?? '';
+    expect(cookie).toMatch(/HttpOnly/i);
+    expect(cookie).toMatch(/SameSite=Lax/i);
+  });
+
+  test('refuses another origin, a wrong password and a new account', async () => {
+    expect((await enter({ origin: 'http://elsewhere.example' })).status).toBe(403);
+    expect((await enter({ origin: origin() }, 'not-the-password')).status).toBe(401);
+    const up = await fetch(`${origin()}/api/auth/sign-up/email`, {
+      method: 'POST',
+      headers: { ...json, origin: origin() },
+      body: JSON.stringify({ email: 'x@y.example', password: 'long-enough-password', name: 'x' }),
+    });
+    expect(up.status).toBe(400);
+  });
+
+  test('a change by cookie from another origin is refused', async ({ page }) => {
+    await signIn(page);
+    const answer = await page.request.post(at('/patients'), {
+      headers: { origin: 'http://elsewhere.example' },
+      data: {},
+    });
+    expect(answer.status()).toBe(403);
+  });
+
+  test('pages send a strict policy, and lead nowhere else after sign-in', async ({ page }) => {
+    const answer = await fetch(`${origin()}/sign-in`);
+    const policy = answer.headers.get('content-security-policy') ?? '';
+    expect(policy).toContain("default-src 'self'");
+    expect(policy).not.toContain('unsafe-inline');
+    expect(policy).not.toContain('unsafe-eval');
+    expect(policy).toContain("frame-ancestors 'none'");
+    await signIn(page);
+    await page.goto(`${origin()}/sign-in?to=//elsewhere.example`);
+    expect(page.url()).toBe(`${origin()}/today`);
+    await page.getByRole('button', { name: 'Sign out' }).click();
+    await page.waitForURL(/sign-in/);
+    await page.goto(`${origin()}/patients`);
+    expect(page.url()).toContain('/sign-in?to=');
+  });
+});

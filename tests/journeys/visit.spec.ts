@@ -1,0 +1,152 @@
+import { expect, test } from '@playwright/test';
+import { choose, press, saved, tabTo, typeInto } from './hands';
+import { killServer, origin, startServer } from './server';
+
+test('the whole visit by keyboard alone, then a reload and a killed server, and everything is there', async ({
+  page,
+}) => {
+  test.setTimeout(180_000);
+  const next = async (name: string) => {
+    await saved(page);
+    await press(page, page.getByRole('button', { name: `Done, on to ${name}` }), 'Enter');
+    await expect(page.getByRole('heading', { level: 1, name, exact: true })).toBeFocused();
+  };
+  const tab = async (name: string) => {
+    await page.locator('[role=tab][data-selected]').waitFor();
+    await tabTo(page, page.locator('[role=tab][data-selected]'));
+    for (let presses = 0; presses < 4; presses += 1) {
+      if (await page.getByRole('tab', { name, selected: true }).isVisible()) return;
+      await page.keyboard.press('ArrowRight');
+    }
+  };
+
+  // Signs in and adds a patient.
+  await page.goto(`${origin()}/`);
+  await page.locator('astro-island:not([ssr])').first().waitFor({ state: 'attached' });
+  await typeInto(page, 'E-mail', 'practitioner@harbour.example');
+  await typeInto(page, 'Password', 'low-tide-lantern');
+  await page.keyboard.press('Enter');
+  await page.waitForURL(/today/);
+  await press(page, page.getByRole('link', { name: 'New patient' }), 'Enter');
+  await page.locator('astro-island:not([ssr])').first().waitFor({ state: 'attached' });
+  await typeInto(page, 'Given name', 'Keya');
+  await typeInto(page, 'Family name', 'Board');
+  await typeInto(page, 'Date of birth', '03041979');
+  await tabTo(page, page.getByLabel('Shoe sizing'));
+  await page.keyboard.press('w');
+  await typeInto(page, /^Height/, '5 ft 7 in');
+  await page.keyboard.press('Enter');
+  await page.waitForURL(/patients\/[0-9a-f-]{36}/);
+  await page.locator('astro-island:not([ssr])').first().waitFor({ state: 'attached' });
+  await press(page, page.getByRole('button', { name: 'New visit' }), 'Enter');
+  await page.waitForURL(/visits\//);
+  await page.locator('[data-visit]').waitFor();
+
+  // Ask: what for, where it hurts, health.
+  const panel = page.getByRole('complementary', { name: 'Specification' });
+  await expect(panel).toContainText('No finding asks for anything yet');
+  await press(page, page.getByRole('checkbox', { name: 'road running' }));
+  await expect(panel).toContainText('Intended use');
+  await typeInto(page, 'Distance a week', '20 mi');
+  await typeInto(page, 'Body mass', '11 st 4');
+  await tab('Aches and injuries');
+  await press(page, page.getByRole('checkbox', { name: 'heel cord, mid-portion, left' }));
+  await expect(panel.getByRole('button', { name: /Heel-to-toe drop/ })).toContainText('9');
+  await tab('Health and reach');
+  await choose(page, 'Reaches own feet', 1);
+  await typeInto(page, 'Falls in 12 months', '0');
+  await next('Old pair');
+
+  await typeInto(page, 'Age of the pair', '9');
+  await typeInto(page, 'Its drop', '8');
+  await next('Feet');
+
+  // Feet: typed in three different units.
+  await typeInto(page, 'Foot length, heel to longest toe, left', '9.6 in');
+  await typeInto(page, 'Foot length, heel to longest toe, right', '246');
+  await typeInto(page, 'Ball width, left', '9.4 cm');
+  await typeInto(page, 'Ball width, right', '95');
+  await expect(page.getByText('Fit the right')).toBeVisible();
+  await tab('Form');
+  await choose(page, 'Arch, standing, left', 3);
+  await choose(page, 'Arch, standing, right', 3);
+  await tab('Skin and sensation');
+  await choose(page, '10 g monofilament, left', 1);
+  await choose(page, '10 g monofilament, right', 1);
+  await choose(page, 'Foot pulses, left', 1);
+  await choose(page, 'Foot pulses, right', 1);
+  await expect(page.getByText('Category 0').first()).toBeVisible();
+  await next('Load');
+
+  await choose(page, 'Double knee bend: heel lifts early, left', 2);
+  await typeInto(page, 'Lunge, toe to wall, left', '8');
+  await next('Move');
+  await choose(page, 'Strike, left', 1);
+  await next('Reason');
+  await expect(page.getByRole('region', { name: 'Reason, work' })).toContainText('unloads the heel cord');
+  await typeInto(page, 'Note to this specification', 'starts low');
+  await next('Candidates');
+
+  // Candidates and try-on.
+  await expect(page.getByText(/models stay within the limits/)).toBeVisible();
+  await press(page, page.getByRole('button', { name: /Propose three/ }), 'Enter');
+  await expect(page.getByText(/To bring: /)).toBeVisible();
+  await next('Try-on');
+  const pairA = page.getByRole('region', { name: /^Pair A/ });
+  const inA = (label: string) => pairA.getByLabel(label, { exact: true });
+  await tabTo(page, inA('Room in front'));
+  await page.keyboard.type('6');
+  await page.keyboard.press('Tab');
+  await expect(pairA).toContainText('too short');
+  await page.keyboard.press('Shift+Tab');
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('12');
+  await tabTo(page, inA('Comfort, 0–100'));
+  await page.keyboard.type('82');
+  await tabTo(page, pairA.getByRole('group', { name: 'Verdict' }).locator('input').first());
+  await page.keyboard.press('1');
+  await expect(pairA).toContainText('Most comfortable of those that fit');
+  const chosenShoe = (await pairA.getByRole('heading').innerText()).replace(/^A\. /, '');
+  await next('Hand-over');
+
+  // Hand-over is blocked until the warning signs are checked.
+  await expect(page.getByRole('button', { name: 'Hand over' })).toBeDisabled();
+  await page.keyboard.press('Alt+w');
+  await press(page, page.getByLabel(/I have checked for all of these/));
+  await saved(page);
+  await page.keyboard.press('Alt+9');
+  await choose(page, 'Ground, mostly', 1);
+  await press(page, page.getByRole('button', { name: 'Hand over' }), 'Enter');
+  await expect(page.getByRole('link', { name: 'Patient’s sheet' })).toBeVisible();
+
+  // A reload and a killed server: everything is there.
+  const address = page.url().split('#')[0]!;
+  await page.reload();
+  await killServer();
+  await startServer();
+  await page.goto(`${address}#ask`);
+  await page.reload();
+  await expect(page.getByRole('checkbox', { name: 'road running' })).toBeChecked();
+  await expect(page.getByLabel('Distance a week')).toHaveValue('32.19');
+  await page.goto(`${address}#feet`);
+  await expect(page.getByLabel('Foot length, heel to longest toe, left')).toHaveValue('243.84');
+  await page.goto(`${address}#reason`);
+  await expect(page.getByLabel('Note to this specification')).toHaveValue('starts low');
+
+  // The sheet, its PDF, the patient's page and later use.
+  await page.goto(`${address}/sheet`);
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(chosenShoe);
+  await expect(page.getByRole('article')).toContainText('Decision support for licensed practitioners');
+  const pdf = await page.request.get(`${address}/sheet.pdf`);
+  expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
+  await page.getByRole('link', { name: 'Back to the visit' }).click();
+  await page.getByRole('link', { name: 'To the patient' }).click();
+  await page.locator('astro-island:not([ssr])').nth(1).waitFor({ state: 'attached' });
+  const pair = page.getByRole('article', { name: chosenShoe });
+  await expect(pair).toContainText('in its life');
+  await pair.getByLabel('Distance').fill('400 mi');
+  await pair.getByLabel('Comfort').fill('96');
+  await pair.getByRole('button', { name: 'Log' }).click();
+  await expect(page.getByRole('article', { name: chosenShoe })).toContainText('96 now: better');
+  await expect(page.getByRole('img', { name: /Likely used up between/ })).toBeVisible();
+});
