@@ -31,10 +31,13 @@ export type Choices = z.infer<typeof choicesSchema>;
 
 const feel = <T extends string>(...values: [T, ...T[]]) => z.enum(values).optional();
 
+/** Any system's size: a child's UK 0 to a Mondopoint in millimetres. */
+const size = z.number().min(0, 'A size is not negative.').max(400, 'This is no size.').optional();
+
 export const tryOnSchema = z.strictObject({
   model: z.uuid(),
-  sizeLeft: z.number().min(10).max(400).optional(),
-  sizeRight: z.number().min(10).max(400).optional(),
+  sizeLeft: size,
+  sizeRight: size,
   width: z.string().max(4).optional(),
   roomMm: z
     .number()

@@ -10,10 +10,15 @@ export async function readJson(request: Request, limit = BODY_LIMIT): Promise<un
   if (!request.body) return undefined;
   const chunks: Uint8Array[] = [];
   let size = 0;
-  for await (const chunk of request.body as unknown as AsyncIterable<Uint8Array>) {
-    size += chunk.byteLength;
-    if (size > limit) throw tooLarge();
-    chunks.push(chunk);
+  try {
+    for await (const chunk of request.body as unknown as AsyncIterable<Uint8Array>) {
+      size += chunk.byteLength;
+      if (size > limit) throw tooLarge();
+      chunks.push(chunk);
+    }
+  } catch (error) {
+    if (error instanceof Refusal) throw error;
+    throw new Refusal(400, 'The request broke off.');
   }
   const text = Buffer.concat(chunks).toString('utf8');
   if (text === '') return undefined;

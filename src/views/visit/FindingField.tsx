@@ -109,9 +109,9 @@ export function FindingField({ id, place = 'body', label, quiet = false, classNa
 export function BothFeet({ ids }: { ids: readonly FindingId[] }) {
   return (
     <div className="grid grid-cols-[1fr_9.5rem_1fr] gap-x-4 gap-y-2 items-start">
-      <h3 className="text-right">Left</h3>
+      <h2 className="text-right text-base">Left</h2>
       <span />
-      <h3>Right</h3>
+      <h2 className="text-base">Right</h2>
       {ids.map((id) => {
         const definition = definitionOf(id);
         return (

@@ -110,7 +110,7 @@ function PainOfSide({ side }: { side: Side }) {
   const chosen = field.value as Site[] | undefined;
   return (
     <section aria-label={`Aches, ${side}`} className="text-center">
-      <h3 className="capitalize">{side}</h3>
+      <h2 className="capitalize text-base">{side}</h2>
       <Leg side={side} />
       <p className="min-h-10">
         {chosen === undefined ? (

@@ -29,6 +29,8 @@ const MINUTES: NumberFinding = {
   possible: [0, 1440],
 };
 
+const NOT_SAVED = 'Something is not saved yet: the line at the top says what. Nothing has been handed over.';
+
 /** What still stands in the way, then the pair's start, and the patient's sheet. */
 export function HandOver() {
   const { visit, store, state, picture, specification, readOnly } = useVisit();
@@ -61,7 +63,7 @@ export function HandOver() {
     const saved = await store.flush();
     const result: Answer<unknown> = saved
       ? await call('POST', `/visits/${visit.id}/hand-over`, content)
-      : { ok: false, kind: 'offline' };
+      : { ok: false, kind: 'refused', problem: { type: 'about:blank', status: 0, title: NOT_SAVED } };
     setBusy(false);
     setAnswer(result);
     if (result.ok) location.reload();

@@ -28,7 +28,7 @@ const number = (
 });
 const ROOM = number('Room in front', 'mm', [5, 22], [-20, 60]);
 const COMFORT = number('Comfort, 0–100', 'score', [0, 100], [0, 100], true);
-const SIZE = number('Size', 'count', [15, 60], [10, 400]);
+const SIZE = number('Size', 'count', [1, 60], [0, 400]);
 
 /** Checks by tap, in the order in which they are made. */
 const CHECKS = {
