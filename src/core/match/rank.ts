@@ -42,6 +42,8 @@ interface Column {
   serves: (value: FeatureValue) => number;
   whenUnknown: number;
   allows: (value: FeatureValue) => boolean;
+  /** Whether a limit speaks at all. */
+  limited: boolean;
 }
 
 const hasActiveLimit = (target: Target): boolean =>
@@ -57,9 +59,10 @@ function column(target: Target): Column {
     weight === 0
       ? 1
       : pulls.reduce((sum, push) => sum + push.weight * utilityAt(push.want, value), 0) / weight;
-  const values = valuesOf(feature);
+  const values = valuesOf(feature).list;
   const table = values.map(serve);
   const whenUnknown = table.reduce((sum, utility) => sum + utility, 0) / table.length;
+  const limited = limits.length > 0;
   // A model may state 9.8 mm where the grid has 10: limits give way by half a grid step.
   const slack = feature.kind === 'choice' ? 0 : axisOf(feature).step / 2;
   const allows = (value: FeatureValue) =>
@@ -70,13 +73,13 @@ function column(target: Target): Column {
     });
   if (feature.kind === 'choice') {
     const byOption = new Map(values.map((value, at) => [value, table[at]!]));
-    return { target, weight, whenUnknown, allows, serves: (value) => byOption.get(value) ?? 0 };
+    return { target, weight, whenUnknown, allows, limited, serves: (value) => byOption.get(value) ?? 0 };
   }
   const { from, step } = axisOf(feature);
   const last = table.length - 1;
   const serves = (value: FeatureValue) =>
     table[Math.min(last, Math.max(0, Math.round((Number(value) - from) / step)))]!;
-  return { target, weight, whenUnknown, allows, serves };
+  return { target, weight, whenUnknown, allows, limited, serves };
 }
 
 /** Targets that a model can meet or miss; room beyond the toes is a matter of its size. */
@@ -90,30 +93,33 @@ const columnsOf = (specification: Specification): Column[] =>
 export function rank(models: readonly ShoeModel[], specification: Specification): Ranking {
   const columns = columnsOf(specification);
   const total = columns.reduce((sum, { weight }) => sum + weight, 0);
-  const ranked: Ranked[] = [];
-  const excluded: Excluded[] = [];
-  for (const model of models) {
-    let sum = 0;
-    let unknown = 0;
-    let broken: Column[] | null = null;
-    for (const entry of columns) {
-      const value = model.features[entry.target.feature];
+  const sums = new Float64Array(models.length);
+  const unknowns = new Float64Array(models.length);
+  const broken = new Map<number, Column[]>();
+  // Feature by feature: one property looked up in a row for all models is many times faster than model by model.
+  for (const entry of columns) {
+    const { feature } = entry.target;
+    const { weight, serves, allows, limited } = entry;
+    const whenUnknown = weight * entry.whenUnknown;
+    for (let at = 0; at < models.length; at += 1) {
+      const value = models[at]!.features[feature];
       if (value === undefined) {
-        sum += entry.weight * entry.whenUnknown;
-        unknown += entry.weight;
+        sums[at]! += whenUnknown;
+        unknowns[at]! += weight;
         continue;
       }
-      if (!entry.allows(value)) broken = [...(broken ?? []), entry];
-      sum += entry.weight * entry.serves(value);
+      if (limited && !allows(value)) broken.set(at, [...(broken.get(at) ?? []), entry]);
+      if (weight > 0) sums[at]! += weight * serves(value);
     }
-    if (broken) excluded.push({ id: model.id, by: broken.map((entry) => brokenLimit(entry.target, model)) });
-    else
-      ranked.push({
-        id: model.id,
-        score: total === 0 ? 0 : sum / total,
-        unknown: total === 0 ? 0 : unknown / total,
-      });
   }
+  const share = total === 0 ? 0 : 1 / total;
+  const ranked: Ranked[] = [];
+  const excluded: Excluded[] = [];
+  models.forEach((model, at) => {
+    const by = broken.get(at);
+    if (by) excluded.push({ id: model.id, by: by.map((entry) => brokenLimit(entry.target, model)) });
+    else ranked.push({ id: model.id, score: sums[at]! * share, unknown: unknowns[at]! * share });
+  });
   ranked.sort((a, b) => b.score - a.score || (a.id < b.id ? -1 : 1));
   return { ranked, excluded };
 }

@@ -50,7 +50,8 @@ function combine(
   side: Side,
   missing?: Set<FindingId>,
 ): Answer {
-  const seen = new Set<FindingId>();
+  // Only who asks for the missing findings pays for collecting them.
+  const seen = missing ? new Set<FindingId>() : undefined;
   let unknown = false;
   for (const part of parts) {
     const answer = evaluate(part, picture, side, seen);
@@ -58,6 +59,6 @@ function combine(
     if (answer === 'unknown') unknown = true;
   }
   if (!unknown) return otherwise;
-  for (const id of seen) missing?.add(id);
+  for (const id of seen ?? []) missing?.add(id);
   return 'unknown';
 }

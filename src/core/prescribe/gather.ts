@@ -34,6 +34,23 @@ function wantOf(wish: Wish, picture: ClinicalPicture): Want | null {
   return { band: { from: inside(from), to: inside(to) }, reach: wish.reach ?? feature.reach };
 }
 
+const ordered = new WeakMap<readonly Rule[], readonly Rule[]>();
+
+/** Rules by identifier, so that the order in which they are written is irrelevant; sorted once a list. */
+function inOrder(rules: readonly Rule[]): readonly Rule[] {
+  const before = ordered.get(rules);
+  if (before) return before;
+  const sorted = [...rules].sort((a, b) => (a.id < b.id ? -1 : 1));
+  ordered.set(rules, sorted);
+  return sorted;
+}
+
+/** What a waiting limit counts for, next to strong rules at 4: it would exclude. */
+const WAITING_LIMIT = 8;
+
+const heaviestWish = (rule: Rule): number =>
+  Math.max(...rule.wishes.map((wish) => WEIGHT[wish.strength ?? rule.strength] || WAITING_LIMIT));
+
 export interface Gathered {
   pushes: Map<FeatureId, Push[]>;
   open: OpenQuestion[];
@@ -53,20 +70,20 @@ export function gather(
   const pushes = new Map<FeatureId, Push[]>();
   const questions = new Map<FindingId, { sides: Set<Side>; rules: string[]; weight: number }>();
   const cautions = new Set<string>();
-  const sorted = [...rules].sort((a, b) => (a.id < b.id ? -1 : 1));
-  for (const rule of sorted) {
+  for (const rule of inOrder(rules)) {
     const share = shareOf(rule, school);
     if (share === 0) continue;
     const sides: Side[] = [];
     const missing = new Map<FindingId, Side[]>();
     for (const side of SIDES) {
-      const lacking = new Set<FindingId>();
-      const answer = evaluate(rule.when, picture, side, lacking);
+      const answer = evaluate(rule.when, picture, side);
       if (answer === 'yes') sides.push(side);
-      if (answer === 'unknown') for (const id of lacking) missing.set(id, [...(missing.get(id) ?? []), side]);
+      if (answer !== 'unknown') continue;
+      const lacking = new Set<FindingId>();
+      evaluate(rule.when, picture, side, lacking);
+      for (const id of lacking) missing.set(id, [...(missing.get(id) ?? []), side]);
     }
-    const heaviest =
-      Math.max(...rule.wishes.map((wish) => WEIGHT[wish.strength ?? rule.strength] || 8)) * share;
+    const heaviest = missing.size === 0 ? 0 : heaviestWish(rule) * share;
     for (const [id, at] of missing) {
       const question = questions.get(id) ?? { sides: new Set<Side>(), rules: [], weight: 0 };
       for (const side of at) question.sides.add(side);
@@ -97,7 +114,9 @@ export function gather(
         contested: rule.contested ?? false,
         ...(rule.caution ? { caution: rule.caution } : {}),
       };
-      pushes.set(wish.feature, [...(pushes.get(wish.feature) ?? []), push]);
+      const there = pushes.get(wish.feature);
+      if (there) there.push(push);
+      else pushes.set(wish.feature, [push]);
     }
   }
   const open = [...questions]

@@ -2,10 +2,7 @@ import type { Push } from './specification';
 import { utilityAt } from './utility';
 
 /** Values that every limit allows: a limit allows what it gives full marks. */
-export const allowedBy = (
-  limits: readonly Push[],
-  values: readonly (number | string)[],
-): (number | string)[] =>
+const allowedBy = (limits: readonly Push[], values: readonly (number | string)[]): (number | string)[] =>
   values.filter((value) => limits.every((limit) => utilityAt(limit.want, value) === 1));
 
 /**

@@ -3,12 +3,11 @@ import type { Rule } from '../knowledge/rule';
 import type { SchoolChoice } from '../knowledge/schools';
 import type { ClinicalPicture } from '../picture/clinical-picture';
 import { deriveFindings } from '../picture/derive';
-import type { FeatureDefinition } from '../shoe/feature-kinds';
 import { FEATURE_IDS, type FeatureId, featureOf } from '../shoe/features';
 import { gather } from './gather';
-import { allowedBy, smallestContradiction } from './limits';
+import { smallestContradiction } from './limits';
 import type { Band, Deadlock, Push, SetAside, Specification, Target } from './specification';
-import { utilityAt, valuesOf } from './utility';
+import { utilityAt, type Values, valuesOf } from './utility';
 
 /** Utility may fall by this share of the weight before a value leaves the band. */
 const BAND_TOLERANCE = 0.03;
@@ -51,28 +50,33 @@ export function resolve(picture: ClinicalPicture, options: ResolveOptions = {}):
 function resolveTarget(feature: FeatureId, pushes: Push[]): { target: Target; deadlock: Deadlock | null } {
   const definition = featureOf(feature);
   const values = valuesOf(definition);
+  const { list } = values;
   const active = pushes.filter((push) => push.setAside === undefined);
   const limits = active.filter((push) => push.strength === 'limit');
   const pulls = active.filter((push) => push.strength !== 'limit');
-  const contradiction = smallestContradiction(limits, values);
-  const allowed = contradiction.length > 0 ? values : allowedBy(limits, values);
+  const allowed = insideOf(limits, list);
+  const contradiction = allowed.includes(1) ? [] : smallestContradiction(limits, list);
+  const inside = contradiction.length > 0 ? insideOf([], list) : allowed;
 
   const weight = pulls.reduce((sum, push) => sum + push.weight, 0);
-  const columns = pulls.map((push) => values.map((value) => push.weight * utilityAt(push.want, value)));
-  const total = values.map((_, at) => columns.reduce((sum, column) => sum + column[at]!, 0));
-  const inside = new Set(allowed);
-  const best = bestOf(definition, values, total, inside);
-  const bestTotal = total[values.indexOf(best)]!;
+  const columns = pulls.map((push) => column(push, list));
+  const total = new Float64Array(list.length);
+  for (const column of columns) for (let at = 0; at < total.length; at += 1) total[at]! += column[at]!;
+  const bestAt = bestOf(values, total, inside);
+  const best = list[bestAt]!;
+  const bestTotal = total[bestAt]!;
 
   for (const push of pushes) push.without = best;
+  const rest = new Float64Array(list.length);
   pulls.forEach((push, index) => {
-    const rest = total.map((sum, at) => sum - columns[index]![at]!);
-    push.without = bestOf(definition, values, rest, inside);
+    const own = columns[index]!;
+    for (let at = 0; at < rest.length; at += 1) rest[at] = total[at]! - own[at]!;
+    push.without = list[bestOf(values, rest, inside)]!;
   });
   for (const push of limits) {
     const others = limits.filter((other) => other !== push);
-    const wider = allowedBy(others, values);
-    push.without = bestOf(definition, values, total, new Set(wider.length > 0 ? wider : values));
+    const wider = insideOf(others, list);
+    push.without = list[bestOf(values, total, wider.includes(1) ? wider : insideOf([], list))]!;
   }
 
   const base = {
@@ -83,7 +87,7 @@ function resolveTarget(feature: FeatureId, pushes: Push[]): { target: Target; de
     pushes,
   };
   const acceptable = (at: number) =>
-    inside.has(values[at]!) && total[at]! >= bestTotal - BAND_TOLERANCE * weight - 1e-9;
+    inside[at] === 1 && total[at]! >= bestTotal - BAND_TOLERANCE * weight - 1e-9;
   const deadlock =
     contradiction.length === 0
       ? null
@@ -93,17 +97,42 @@ function resolveTarget(feature: FeatureId, pushes: Push[]): { target: Target; de
           message: `${definition.label}: ${contradiction.map((push) => push.finding).join(' and ')} cannot both hold. Set one aside with a reason.`,
         };
   if (definition.kind === 'choice') {
-    const options = values.map(String).filter((_, at) => acceptable(at));
-    const excluded = values.map(String).filter((value) => !inside.has(value));
+    const options = list.map(String).filter((_, at) => acceptable(at));
+    const excluded = list.map(String).filter((_, at) => inside[at] === 0);
     return { target: { ...base, kind: 'options', best: String(best), options, excluded }, deadlock };
   }
-  const numbers = values as number[];
-  const band = bandAround(numbers.indexOf(Number(best)), numbers, acceptable);
+  const numbers = list as readonly number[];
   const limit: Band | null =
     limits.length === 0 || contradiction.length > 0
       ? null
-      : { from: Number(allowed[0]), to: Number(allowed[allowed.length - 1]) };
-  return { target: { ...base, kind: 'band', best: Number(best), band, limit }, deadlock };
+      : { from: numbers[inside.indexOf(1)]!, to: numbers[inside.lastIndexOf(1)]! };
+  return {
+    target: {
+      ...base,
+      kind: 'band',
+      best: Number(best),
+      band: bandAround(bestAt, numbers, acceptable),
+      limit,
+    },
+    deadlock,
+  };
+}
+
+// Plain loops below: `from` with a function is many times slower, and a picture is resolved at every keystroke.
+
+/** A push's weighted utility at every value. */
+function column(push: Push, list: readonly (number | string)[]): Float64Array {
+  const result = new Float64Array(list.length);
+  for (let at = 0; at < list.length; at += 1) result[at] = push.weight * utilityAt(push.want, list[at]!);
+  return result;
+}
+
+/** 1 where every limit allows the value, else 0. */
+function insideOf(limits: readonly Push[], list: readonly (number | string)[]): Uint8Array {
+  const inside = new Uint8Array(list.length).fill(1);
+  for (const limit of limits)
+    for (let at = 0; at < list.length; at += 1) if (utilityAt(limit.want, list[at]!) < 1) inside[at] = 0;
+  return inside;
 }
 
 /** Weighted mean of how far each push sits from what it wants, in shares of its reach. */
@@ -113,29 +142,20 @@ function tensionAt(best: number | string, pulls: readonly Push[], weight: number
   return given / weight;
 }
 
-/** The value of highest utility; on a plateau the one nearest to a usual shoe, so that nothing moves without a reason. */
-function bestOf(
-  definition: FeatureDefinition,
-  values: readonly (number | string)[],
-  total: readonly number[],
-  inside: ReadonlySet<number | string>,
-): number | string {
-  let best = values[0]!;
+/** Place of the highest utility; on a plateau the one nearest to a usual shoe, so that nothing moves without a reason. */
+function bestOf({ away }: Values, total: Float64Array, inside: Uint8Array): number {
+  let best = 0;
   let highest = Number.NEGATIVE_INFINITY;
   let nearest = Number.POSITIVE_INFINITY;
-  values.forEach((value, at) => {
-    if (!inside.has(value)) return;
-    const away =
-      definition.kind === 'choice'
-        ? Number(value !== definition.usual)
-        : Math.abs(Number(value) - definition.usual);
+  for (let at = 0; at < total.length; at += 1) {
+    if (inside[at] === 0) continue;
     const sum = total[at]!;
-    if (sum > highest + 1e-9 || (sum > highest - 1e-9 && away < nearest)) {
-      best = value;
+    if (sum > highest + 1e-9 || (sum > highest - 1e-9 && away[at]! < nearest)) {
+      best = at;
       highest = Math.max(sum, highest);
-      nearest = away;
+      nearest = away[at]!;
     }
-  });
+  }
   return best;
 }
 

@@ -16,6 +16,23 @@ export function gridOf(feature: NumericFeature): number[] {
   return Array.from({ length: Math.round((to - from) / step) + 1 }, (_, index) => from + index * step);
 }
 
+/** A feature's values and how far each lies from a usual shoe; the same for every picture, so made once. */
+export interface Values {
+  list: readonly (number | string)[];
+  away: readonly number[];
+}
+
+const known = new Map<NumericFeature | ChoiceFeature, Values>();
+
 /** The values on which a target of this feature is resolved. */
-export const valuesOf = (feature: NumericFeature | ChoiceFeature): (number | string)[] =>
-  feature.kind === 'choice' ? Object.keys(feature.options) : gridOf(feature);
+export function valuesOf(feature: NumericFeature | ChoiceFeature): Values {
+  const before = known.get(feature);
+  if (before) return before;
+  const list = feature.kind === 'choice' ? Object.keys(feature.options) : gridOf(feature);
+  const away = list.map((value) =>
+    feature.kind === 'choice' ? Number(value !== feature.usual) : Math.abs(Number(value) - feature.usual),
+  );
+  const values = { list, away };
+  known.set(feature, values);
+  return values;
+}

@@ -1,0 +1,172 @@
+// npm run bench: figures and ratios, not tests. Needs what npm test installs.
+import { spawnSync } from 'node:child_process';
+import { rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { prepareDatabase, startApplication } from './lib/application.mjs';
+import { ensureBuilt, ensureChromium, ensureNpmPackages, ROOT } from './lib/packages.mjs';
+import { dataFolder, freePort, startPostgres } from './lib/postgres.mjs';
+
+const SECRET = 'a secret that only the bench knows, long enough';
+const SIGN_IN = { email: 'practitioner@harbour.example', password: 'low-tide-lantern' };
+
+ensureNpmPackages();
+ensureBuilt();
+const { build } = await import('esbuild');
+// Bundled, as the browser and the worker get it: what tsx adds to every function would be measured too.
+const bundle = join(ROOT, 'dist/core-bench.mjs');
+await build({
+  entryPoints: [join(ROOT, 'scripts/bench/core.ts')],
+  outfile: bundle,
+  bundle: true,
+  platform: 'node',
+  format: 'esm',
+  alias: { '@': join(ROOT, 'src') },
+});
+spawnSync(process.execPath, [bundle], { stdio: 'inherit' });
+
+const executablePath = ensureChromium();
+const { chromium } = await import('@playwright/test');
+const folder = `${dataFolder()}-bench`;
+rmSync(folder, { recursive: true, force: true });
+const database = await startPostgres(folder, 'sovet_bench');
+const logins = prepareDatabase(database.url, SECRET);
+const application = await startApplication({ port: await freePort(), secret: SECRET, logins });
+const { origin } = application;
+try {
+  await serverSteps();
+  await scriptSizes();
+} finally {
+  await application.stop();
+  await database.stop();
+  rmSync(folder, { recursive: true, force: true });
+}
+
+async function signedIn() {
+  const answer = await fetch(`${origin}/api/auth/sign-in/email`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json', origin },
+    body: JSON.stringify(SIGN_IN),
+  });
+  return answer.headers
+    .getSetCookie()
+    .map((cookie) => cookie.split(';')[0])
+    .join('; ');
+}
+
+/** A visit step saved by 20 users at once, each on a visit of its own, against the same server's health check. */
+async function serverSteps() {
+  const headers = { 'content-type': 'application/json', origin, cookie: await signedIn() };
+  const post = async (path, body) =>
+    (await fetch(`${origin}/api/v1${path}`, { method: 'POST', headers, body: JSON.stringify(body) })).json();
+  const visits = [];
+  for (let user = 0; user < 20; user += 1) {
+    const { id } = await post('/patients', {
+      givenName: 'Bench',
+      familyName: `User ${user}`,
+      bornOn: '1980-01-01',
+      sizingGroup: 'men',
+    });
+    visits.push((await post(`/patients/${id}/visits`, {})).id);
+  }
+  // One user saves one step after the other; revisions count up within each connection.
+  const saves = visits.map((id) => ({ id, revision: 0 }));
+  const save = async (user) => {
+    const body = JSON.stringify({
+      revision: user.revision,
+      state: 'in-progress',
+      content: { findings: { body: { falls: user.revision % 9 }, left: { arch: 'low', pain: ['shin'] } } },
+    });
+    const answer = await fetch(`${origin}/api/v1/visits/${user.id}/steps/ask`, {
+      method: 'PUT',
+      headers,
+      body,
+    });
+    await answer.text();
+    if (!answer.ok) throw new Error(`a save answered ${answer.status}`);
+    user.revision += 1;
+  };
+  const check = async () => (await fetch(`${origin}/healthz`)).text();
+  await together(saves, check, 2000);
+  await together(saves, save, 2000);
+  const health = await together(saves, check, 6000);
+  const step = await together(saves, save, 8000);
+  console.log(`/healthz under 20 users: ${health.aSecond} a second, p95 ${health.p95.toFixed(0)} ms`);
+  console.log(
+    `visit step saved by 20 users: ${step.aSecond} a second, p95 ${step.p95.toFixed(0)} ms = ${(step.p95 / health.p95).toFixed(1)} × /healthz (wanted ≤ 8)`,
+  );
+}
+
+/** Every user does the same thing again and again for a while; answers a second and the 95th percentile. */
+async function together(users, work, ms) {
+  const times = [];
+  const until = Date.now() + ms;
+  await Promise.all(
+    users.map(async (user) => {
+      while (Date.now() < until) {
+        const start = performance.now();
+        await work(user);
+        times.push(performance.now() - start);
+      }
+    }),
+  );
+  times.sort((a, b) => a - b);
+  return { aSecond: Math.round((times.length / ms) * 1000), p95: times[Math.floor(times.length * 0.95)] };
+}
+
+/** Gzipped JavaScript that a page loads into an empty browser, with everything it fetches while it is used. */
+async function scriptSizes() {
+  const browser = await chromium.launch({
+    executablePath,
+    args: ['--no-sandbox', '--disable-background-networking'],
+  });
+  const measure = async (name, wanted, storageState, use) => {
+    const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, storageState });
+    const page = await context.newPage();
+    const bodies = new Map();
+    context.on('response', (response) => {
+      if (new URL(response.url()).pathname.endsWith('.js')) bodies.set(response.url(), response.body());
+    });
+    await use(page);
+    const sizes = await Promise.all([...bodies.values()].map(async (body) => gzipSync(await body).length));
+    const state = await context.storageState();
+    await context.close();
+    console.log(
+      `JavaScript, ${name}: ${(sizes.reduce((sum, size) => sum + size, 0) / 1000).toFixed(0)} kB gzipped in ${sizes.length} files (wanted ≤ ${wanted})`,
+    );
+    return state;
+  };
+  await measure('sign-in', 110, undefined, (page) =>
+    page.goto(`${origin}/sign-in`, { waitUntil: 'networkidle' }),
+  );
+  const [name, value] = (await signedIn()).split('=', 2);
+  const state = {
+    cookies: [
+      {
+        name,
+        value,
+        domain: '127.0.0.1',
+        path: '/',
+        expires: -1,
+        httpOnly: true,
+        secure: false,
+        sameSite: 'Lax',
+      },
+    ],
+    origins: [],
+  };
+  await measure('Today', 110, state, (page) => page.goto(`${origin}/today`, { waitUntil: 'networkidle' }));
+  await measure('visit, all steps and the worker', 260, state, async (page) => {
+    await page.goto(`${origin}/today`);
+    await page
+      .getByRole('link', { name: /Odran Pell/ })
+      .first()
+      .click();
+    await page.locator('[data-visit]').waitFor();
+    const address = page.url().split('#')[0];
+    for (const step of ['feet', 'reason', 'candidates', 'try-on', 'hand-over'])
+      await page.goto(`${address}#${step}`);
+    await page.waitForTimeout(2000);
+  });
+  await browser.close();
+}
