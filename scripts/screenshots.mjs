@@ -65,6 +65,16 @@ await shoot('visit-feet', step('feet'));
 await shoot('visit-skin', step('feet', 'Skin'));
 await shoot('visit-reason', step('reason'));
 await shoot('visit-candidates', step('candidates'));
+await shoot('visit-try-on', async () => {
+  await step('candidates')();
+  await page.getByRole('button', { name: /Propose three/ }).click();
+  await step('try-on')();
+  const pair = page.getByRole('region', { name: /^Pair A/ });
+  await pair.waitFor();
+  await pair.getByLabel('Room in front').fill('6');
+  await pair.getByLabel('Comfort, 0–100').fill('78');
+  await pair.getByText('slight', { exact: true }).click();
+});
 await shoot('visit-warnings', step('warnings'));
 await shoot('shoes', () => page.goto(`${origin}/shoes`));
 await shoot('knowledge', () => page.goto(`${origin}/knowledge`));

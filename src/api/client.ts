@@ -7,12 +7,18 @@ export type Answer<T> =
   | { ok: false; kind: 'signed-out' }
   | { ok: false; kind: 'offline' };
 
-/** One call below /api/v1. Never throws: a lost connection is a value like any other. */
-export async function call<T>(method: string, path: string, body?: unknown): Promise<Answer<T>> {
+/** One call below /api/v1; `keepalive` lets it outlive the page. Never throws: a lost connection is a value like any other. */
+export async function call<T>(
+  method: string,
+  path: string,
+  body?: unknown,
+  keepalive = false,
+): Promise<Answer<T>> {
   let response: Response;
   try {
     response = await fetch(`/api/v1${path}`, {
       method,
+      keepalive,
       headers: body === undefined ? {} : { 'content-type': 'application/json' },
       body: body === undefined ? undefined : JSON.stringify(body),
     });

@@ -73,7 +73,7 @@ function Shoe({ drawing }: { drawing: Drawing }) {
           strokeWidth={part.kind === 'closure' ? 2.4 : 0.9}
         />
       ))}
-      <Line x1={0} y1={14} x2={drawing.viewBox[2] - 52} y2={14} stroke="#4b4132" strokeWidth={0.8} />
+      <Line x1={0} y1={14} x2={drawing.viewBox[2] - 66} y2={14} stroke="#4b4132" strokeWidth={0.8} />
     </Svg>
   );
 }

@@ -15,7 +15,7 @@ const SHAPES: Record<Mark, string> = {
   down: 'M6 11 L1 4 H4.4 V1 H7.6 V4 H11 Z',
   toward: 'M1 6 L6 1 V4.4 H11 V7.6 H6 V11 Z',
   holds: 'M2 5 H10 V7 H2 Z',
-  limit: 'M2 1 H4 V11 H2 Z M8 1 H10 V11 H8 Z M4 5 H8 V7 H4 Z',
+  limit: 'M2 1 H4.4 V11 H2 Z M7.6 1 H10 V11 H7.6 Z',
   contested: 'M1 1 L11 11 M11 1 L1 11',
   unknown: 'M6 1.5 A4.5 4.5 0 1 1 5.99 1.5 Z',
   carried: 'M1 6 H9 M6 3 L9.5 6 L6 9 M11 2 V10',

@@ -29,7 +29,7 @@ export function ShoeDrawing({ drawing, lit, ruler = false, className = '' }: Pro
           data-lit={part.features.some((feature) => lit?.has(feature)) ? '' : undefined}
         />
       ))}
-      {ruler && <Ruler length={width - 52} />}
+      {ruler && <Ruler length={width - 66} />}
       {drawing.dimensions.map(({ from, to, text, feature }) => (
         <g key={feature}>
           <line className="dimension" x1={from[0]} y1={from[1]} x2={to[0]} y2={to[1]} />

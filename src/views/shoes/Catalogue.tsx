@@ -63,7 +63,7 @@ export function Catalogue({ models }: { models: ShoeModel[] }) {
   });
   const model = models.find((entry) => entry.id === chosen);
   return (
-    <div className="grid grid-cols-[1fr_19rem] gap-6">
+    <div className="grid grid-cols-[1fr_21rem] gap-6">
       <div>
         <div className="flex gap-4 mb-2 items-end">
           <label>
@@ -162,7 +162,7 @@ function ModelCard({ model }: { model: ShoeModel }) {
         {sizing.widths.join(' ')}; {model.inStock ? 'in stock' : 'to order'}
       </p>
       <dl
-        className="grid grid-cols-[1fr_auto] gap-x-3 text-sm max-h-64 overflow-y-auto"
+        className="grid grid-cols-[auto_auto] gap-x-3 text-sm max-h-60 overflow-y-auto"
         tabIndex={0}
         aria-label="Features"
       >

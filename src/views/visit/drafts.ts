@@ -8,6 +8,8 @@ export interface Draft {
   content: Record<string, unknown>;
   /** Typed text that is not a value yet, by field. */
   typed: Record<string, string>;
+  /** What was last sent and not answered: if that stands on the server, it is our own save, not somebody else's. */
+  sent?: Record<string, unknown> | null;
 }
 
 const key = (visitId: string, step: SavedStep): string => `sovet:visit:${visitId}:${step}`;

@@ -3,6 +3,7 @@ import type { ProblemDetails } from '@/api/operation';
 import type { PresenceAnswer, VisitRecord } from '@/api/records';
 import { SAVED_STEPS, type SavedStep, type StepState } from '@/api/saved-steps';
 import type { StepContents, StepRecord } from '@/api/visit-schema';
+import { differences } from './differences';
 import { type Draft, dropDraft, keepDraft, readDraft } from './drafts';
 
 export type Saving = 'saved' | 'waiting' | 'saving' | 'offline' | 'signed-out' | 'refused' | 'conflict';
@@ -17,12 +18,17 @@ export interface StepEntry {
   theirs: StepRecord | null;
   errors: NonNullable<ProblemDetails['errors']>;
   message: string | null;
+  /** Content of the last save that has not been answered. */
+  sent: Record<string, unknown> | null;
 }
 
 export interface VisitState {
   steps: Record<SavedStep, StepEntry>;
   others: PresenceAnswer['others'];
 }
+
+/** Two contents that hold the same values; the server may order their keys differently. */
+const same = (a: unknown, b: unknown): boolean => differences(a, b).length === 0;
 
 /** Quiet time after the last keystroke before a step is saved. */
 const SAVE_AFTER_MS = 500;
@@ -47,6 +53,7 @@ function entryOf(record: StepRecord | undefined, step: SavedStep): StepEntry {
     theirs: null,
     errors: [],
     message: null,
+    sent: null,
   };
 }
 
@@ -94,22 +101,21 @@ export class VisitStore {
       const draft = readDraft(this.visit.id, step);
       if (!draft) continue;
       const entry = this.state.steps[step];
-      const changed =
-        JSON.stringify(draft.content) !== JSON.stringify(entry.content) || draft.state !== entry.state;
+      const changed = !same(draft.content, entry.content) || draft.state !== entry.state;
       if (!changed && Object.keys(draft.typed).length === 0) {
         dropDraft(this.visit.id, step);
         continue;
       }
       restored.push(step);
-      const theirs =
-        changed && draft.revision < entry.revision
-          ? this.visit.steps.find((saved) => saved.step === step)
-          : undefined;
+      const behind =
+        changed && draft.revision < entry.revision && !(draft.sent && same(draft.sent, entry.content));
+      const theirs = behind ? this.visit.steps.find((saved) => saved.step === step) : undefined;
       this.put(step, {
         ...draft,
         revision: entry.revision,
         saving: theirs ? 'conflict' : 'waiting',
         theirs: theirs ?? null,
+        sent: draft.sent ?? null,
       });
       if (!theirs && changed) this.schedule(step, 0);
       else if (!changed) this.put(step, { saving: 'saved' });
@@ -200,7 +206,7 @@ export class VisitStore {
     const presence = setInterval(() => void this.meet(current()), PRESENCE_EVERY_MS);
     const online = () => this.retry();
     const leave = () => {
-      for (const step of this.timers.keys()) void this.save(step);
+      for (const step of [...this.timers.keys()]) void this.save(step, true);
     };
     window.addEventListener('online', online);
     window.addEventListener('pagehide', leave);
@@ -212,20 +218,26 @@ export class VisitStore {
     };
   }
 
-  private async save(step: SavedStep): Promise<void> {
+  private async save(step: SavedStep, leaving = false): Promise<void> {
     clearTimeout(this.timers.get(step));
     this.timers.delete(step);
     if (this.inFlight.has(step)) return this.schedule(step, SAVE_AFTER_MS);
     const entry = this.state.steps[step];
     if (entry.saving === 'conflict' || entry.saving === 'saved' || entry.state === 'untouched') return;
     this.inFlight.add(step);
-    this.put(step, { saving: 'saving' });
     const sent = entry.content;
-    const answer = await call<{ revision: number }>('PUT', `/visits/${this.visit.id}/steps/${step}`, {
-      revision: entry.revision,
-      state: entry.state,
-      content: sent,
-    });
+    this.put(step, { saving: 'saving', sent });
+    this.keep(step);
+    const answer = await call<{ revision: number }>(
+      'PUT',
+      `/visits/${this.visit.id}/steps/${step}`,
+      {
+        revision: entry.revision,
+        state: entry.state,
+        content: sent,
+      },
+      leaving,
+    );
     this.inFlight.delete(step);
     const now = this.state.steps[step];
     if (answer.ok) {
@@ -233,6 +245,7 @@ export class VisitStore {
       this.put(step, {
         revision: answer.value.revision,
         saving: more ? 'waiting' : 'saved',
+        sent: null,
         errors: [],
         message: null,
       });
@@ -242,7 +255,13 @@ export class VisitStore {
     }
     if (answer.kind === 'refused') {
       const current = answer.problem.current as StepRecord | undefined;
-      if (answer.problem.status === 409 && current)
+      const own =
+        current && (same(current.content, now.content) || (entry.sent && same(current.content, entry.sent)));
+      if (current && own) {
+        // An earlier save of ours arrived although its answer did not: go on from there.
+        this.put(step, { revision: current.revision, saving: 'waiting', sent: null });
+        this.schedule(step, 0);
+      } else if (answer.problem.status === 409 && current)
         this.put(step, { saving: 'conflict', theirs: current, message: answer.problem.title });
       else
         this.put(step, {
@@ -265,9 +284,9 @@ export class VisitStore {
   }
 
   private keep(step: SavedStep): void {
-    const { saving, typed, revision, state, content } = this.state.steps[step];
+    const { saving, typed, revision, state, content, sent } = this.state.steps[step];
     if (saving === 'saved' && Object.keys(typed).length === 0) dropDraft(this.visit.id, step);
-    else keepDraft(this.visit.id, step, { revision, state, content, typed } satisfies Draft);
+    else keepDraft(this.visit.id, step, { revision, state, content, typed, sent } satisfies Draft);
   }
 
   private put(step: SavedStep, part: Partial<StepEntry>): void {

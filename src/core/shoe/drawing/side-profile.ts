@@ -115,7 +115,7 @@ export function sideProfile(values: FeatureValues, lengthMm = 285): Drawing {
     viewBox: [
       -26,
       -(sole.heel + 72 + numberOf(values, 'collarHeight', 1) * 26),
-      lengthMm + 52,
+      lengthMm + 66,
       sole.heel + 100 + numberOf(values, 'collarHeight', 1) * 26,
     ],
     parts,

@@ -113,7 +113,7 @@ export function solePlan(values: FeatureValues, foot: FootMeasures | null, lengt
   }
   const half = Math.max(ball, heel) * 0.53 + 14;
   return {
-    viewBox: [-26, -half, lengthMm + 52, half * 2],
+    viewBox: [-26, -half, lengthMm + 66, half * 2],
     parts,
     dimensions: [
       {

@@ -130,36 +130,18 @@ export function TryOnStep() {
             <section
               key={model.id}
               aria-label={`Pair ${'ABC'[index]}: ${modelTitle(model)}`}
-              className="grid gap-2 content-start border-l border-line pl-4"
+              className="grid gap-1 content-start border-l border-line pl-4"
             >
               <h2>
                 {'ABC'[index]}. {modelTitle(model)}
               </h2>
-              <ShoeDrawing drawing={{ ...sideProfile(model.features), dimensions: [] }} className="h-20" />
-              <div className="flex gap-3">
+              <ShoeDrawing drawing={{ ...sideProfile(model.features), dimensions: [] }} className="h-14" />
+              <div className="grid grid-cols-2 gap-x-3 gap-y-1">
                 {measure('sizeLeft', SIZE, 'Size left')}
                 {measure('sizeRight', SIZE, 'Size right')}
                 {measure('roomMm', ROOM)}
+                {measure('comfort', COMFORT)}
               </div>
-              {Object.entries(CHECKS).map(([name, [label, options]]) => (
-                <Choice
-                  key={name}
-                  label={label}
-                  options={options}
-                  value={tryOn[name as keyof typeof CHECKS]}
-                  onChange={(value) => change(model.id, { [name]: value })}
-                />
-              ))}
-              {measure('comfort', COMFORT)}
-              <label>
-                <span className="block text-faint">Patient’s words</span>
-                <input
-                  className="w-full"
-                  maxLength={600}
-                  value={tryOn.words ?? ''}
-                  onChange={(event) => change(model.id, { words: event.target.value || undefined })}
-                />
-              </label>
               <Choice
                 label="Verdict"
                 options={{ chosen: 'chosen', possible: 'possible', rejected: 'rejected' }}
@@ -181,6 +163,24 @@ export function TryOnStep() {
                   <li className="font-medium">Most comfortable of those that fit.</li>
                 )}
               </ul>
+              {Object.entries(CHECKS).map(([name, [label, options]]) => (
+                <Choice
+                  key={name}
+                  label={label}
+                  options={options}
+                  value={tryOn[name as keyof typeof CHECKS]}
+                  onChange={(value) => change(model.id, { [name]: value })}
+                />
+              ))}
+              <label>
+                <span className="block text-faint">Patient’s words</span>
+                <input
+                  className="w-full"
+                  maxLength={600}
+                  value={tryOn.words ?? ''}
+                  onChange={(event) => change(model.id, { words: event.target.value || undefined })}
+                />
+              </label>
             </section>
           );
         })}
