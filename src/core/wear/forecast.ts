@@ -45,6 +45,12 @@ export const WEAR_ADJUSTMENT = {
   surface: { hard: 0.92, mixed: 1, soft: 1.1 } as const,
 };
 
+/**
+ * Foam ages even unused: however little a pair is worn, its window does not lie beyond these days. A clinic
+ * setting, not a published value (about two years is often said; recalled with 55 %).
+ */
+export const FOAM_AGES_DAYS = { q10: 540, q50: 730, q90: 910 } as const;
+
 const DAYS_PER_MONTH = 30.44;
 /** The log speaks for itself once it covers this many days. */
 const LOG_SPEAKS_FROM_DAYS = 21;
@@ -76,8 +82,15 @@ export function wearForecast(input: WearInput): WearForecast {
   const q = (quantile: 0.1 | 0.5 | 0.9) => lifeQuantile(adjusted, quantile);
   const used = logSpeaks ? logged : Math.max(logged, (weeklyKm * input.ageDays) / 7);
   const dayAt = (km: number) => input.ageDays + ((km - used) / weeklyKm) * 7;
-  const windowDays = { q10: dayAt(q(0.1)), q50: dayAt(q(0.5)), q90: dayAt(q(0.9)) };
-  const startNextDay = dayAt((q(0.5) * 2) / 3);
+  const byUse = { q10: dayAt(q(0.1)), q50: dayAt(q(0.5)), q90: dayAt(q(0.9)) };
+  const ages = byUse.q50 > FOAM_AGES_DAYS.q50;
+  if (ages) adjustments.push('foam ages: about two years at most');
+  const windowDays = {
+    q10: Math.min(byUse.q10, FOAM_AGES_DAYS.q10),
+    q50: Math.min(byUse.q50, FOAM_AGES_DAYS.q50),
+    q90: Math.min(byUse.q90, FOAM_AGES_DAYS.q90),
+  };
+  const startNextDay = Math.min(dayAt((q(0.5) * 2) / 3), (FOAM_AGES_DAYS.q50 * 2) / 3);
   return {
     basis: logSpeaks ? 'log' : 'stated',
     life: { unit: 'km', q10: q(0.1), q50: q(0.5), q90: q(0.9) },

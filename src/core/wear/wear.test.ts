@@ -79,6 +79,13 @@ describe('replacement window', () => {
     expect(calendar).toMatchObject({ basis: 'calendar', usedKm: null, state: 'overdue' });
   });
 
+  it('a pair that is hardly worn still ages: no window lies beyond about two and a half years', () => {
+    const forecast = wearForecast({ ...base, log: [], expectedWeeklyKm: 3, ageDays: 0 });
+    expect(forecast.windowDays).toEqual({ q10: 540, q50: 730, q90: 910 });
+    expect(forecast.adjustments.at(-1)).toMatch(/foam ages/);
+    expect(wearForecast(base).adjustments.join()).not.toMatch(/foam/);
+  });
+
   it('10, 50 and 90 % come in order', () => {
     const { q10, q50, q90 } = wearForecast(base).windowDays;
     expect(q10).toBeLessThan(q50);
