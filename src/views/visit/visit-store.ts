@@ -134,17 +134,17 @@ export class VisitStore {
     const entry = this.state.steps[step];
     const next =
       state ?? (entry.state === 'untouched' || entry.state === 'skipped' ? 'in-progress' : entry.state);
-    const same = JSON.stringify(content) === JSON.stringify(entry.content) && next === entry.state;
+    const unchanged = JSON.stringify(content) === JSON.stringify(entry.content) && next === entry.state;
     this.put(step, {
       content,
       typed: typed ?? entry.typed,
       state: next,
-      saving: same ? entry.saving : 'waiting',
+      saving: unchanged ? entry.saving : 'waiting',
       errors: [],
       message: null,
     });
     this.keep(step);
-    if (!same && entry.saving !== 'conflict') this.schedule(step, SAVE_AFTER_MS);
+    if (!unchanged && entry.saving !== 'conflict') this.schedule(step, SAVE_AFTER_MS);
     if (entry.saving === 'conflict') this.put(step, { saving: 'conflict' });
   }
 

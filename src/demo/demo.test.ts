@@ -1,0 +1,78 @@
+import { describe, expect, it } from 'vitest';
+import { STEP_CONTENT } from '@/api/visit-schema';
+import { FEATURES, isFeatureId } from '@/core/shoe/features';
+import { demoClinic } from './clinic';
+import { random } from './random';
+
+const TODAY = '2030-06-15';
+const demo = demoClinic(TODAY);
+
+describe('the demo clinic', () => {
+  it('is the same from the same seed, and another from another', () => {
+    expect(JSON.stringify(demoClinic(TODAY))).toBe(JSON.stringify(demo));
+    expect(demoClinic(TODAY, 5).patients[20]!.id).not.toBe(demo.patients[20]!.id);
+  });
+
+  it('has about sixty patients, each name once, and at least 60 models over every use of the vocabulary', () => {
+    expect(demo.patients).toHaveLength(60);
+    expect(new Set(demo.patients.map(({ persona }) => `${persona.given} ${persona.family}`)).size).toBe(60);
+    expect(demo.models.length).toBeGreaterThanOrEqual(60);
+    expect(new Set(demo.models.map((model) => model.features.use))).toEqual(
+      new Set(Object.keys(FEATURES.use.options)),
+    );
+  });
+
+  it('gives every model at least 20 features within bounds, drop being heel minus forefoot', () => {
+    for (const { features } of demo.models) {
+      const entries = Object.entries(features);
+      expect(entries.length).toBeGreaterThanOrEqual(20);
+      for (const [id, value] of entries) {
+        if (!isFeatureId(id)) throw new Error(`${id} is no feature`);
+        const feature = FEATURES[id];
+        if (feature.kind === 'choice') expect(Object.keys(feature.options)).toContain(value);
+        if (feature.kind === 'scale') {
+          expect(value, id).toBeGreaterThanOrEqual(feature.bounds[0]);
+          expect(value, id).toBeLessThanOrEqual(feature.bounds[1]);
+        }
+      }
+      expect(Number(features.heelStack) - Number(features.forefootStack)).toBe(features.drop);
+    }
+  });
+
+  it('holds only dates up to today, and steps that the server would accept', () => {
+    for (const patient of demo.patients) {
+      expect(patient.bornOn < TODAY).toBe(true);
+      for (const visit of patient.visits) {
+        expect(visit.day <= TODAY).toBe(true);
+        for (const entry of visit.handOver?.log ?? []) expect(entry.on <= TODAY).toBe(true);
+        for (const [step, content] of Object.entries(visit.steps)) {
+          const plain = JSON.parse(JSON.stringify(content));
+          expect(
+            STEP_CONTENT[step as keyof typeof STEP_CONTENT].safeParse(plain).error,
+            `${patient.persona.given} ${step}`,
+          ).toBeUndefined();
+        }
+      }
+    }
+  });
+
+  it('prescribes without a deadlock and replaces pairs in order', () => {
+    for (const { visits } of demo.patients)
+      for (const { handOver, day } of visits) {
+        expect(handOver?.specification.deadlocks ?? []).toEqual([]);
+        if (handOver?.endedOn) expect(handOver.endedOn > day).toBe(true);
+      }
+  });
+});
+
+describe('the seeded source', () => {
+  it('keeps its ends and its steps', () => {
+    const source = random(1);
+    for (let draw = 0; draw < 500; draw += 1) {
+      expect([1, 2, 3]).toContain(source.int(1, 3));
+      expect([6, 6.5, 7]).toContain(source.near(6, 7, 0.5));
+      expect(source.uuid()).toMatch(/^[0-9a-f]{8}-[0-9a-f]{4}-4[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/);
+    }
+    expect(random(1).chance(0)).toBe(false);
+  });
+});
