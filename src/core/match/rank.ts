@@ -2,7 +2,7 @@ import { targetInWords } from '../prescribe/explain';
 import type { Specification, Target } from '../prescribe/specification';
 import { utilityAt, valuesOf } from '../prescribe/utility';
 import { axisOf } from '../shoe/feature-kinds';
-import { type FeatureValue, featureOf, printFeature } from '../shoe/features';
+import { FEATURE_IDS, type FeatureValue, featureOf, printFeature } from '../shoe/features';
 import type { ShoeModel } from './model';
 
 /** A reason for or against a model on one feature. */
@@ -42,8 +42,12 @@ interface Column {
   serves: (value: FeatureValue) => number;
   whenUnknown: number;
   allows: (value: FeatureValue) => boolean;
+  /** Place of its feature in a model's row. */
+  place: number;
   /** Whether a limit speaks at all. */
   limited: boolean;
+  /** Which limit a value breaks, in words; made once a value, because thousands of models share it. */
+  breaks: (value: FeatureValue) => Excluded['by'][number];
 }
 
 const hasActiveLimit = (target: Target): boolean =>
@@ -63,6 +67,15 @@ function column(target: Target): Column {
   const table = values.map(serve);
   const whenUnknown = table.reduce((sum, utility) => sum + utility, 0) / table.length;
   const limited = limits.length > 0;
+  const place = FEATURE_IDS.indexOf(target.feature);
+  const said = new Map<FeatureValue, Excluded['by'][number]>();
+  const breaks = (value: FeatureValue) => {
+    const before = said.get(value);
+    if (before) return before;
+    const sentence = brokenLimit(target, value);
+    said.set(value, sentence);
+    return sentence;
+  };
   // A model may state 9.8 mm where the grid has 10: limits give way by half a grid step.
   const slack = feature.kind === 'choice' ? 0 : axisOf(feature).step / 2;
   const allows = (value: FeatureValue) =>
@@ -73,13 +86,33 @@ function column(target: Target): Column {
     });
   if (feature.kind === 'choice') {
     const byOption = new Map(values.map((value, at) => [value, table[at]!]));
-    return { target, weight, whenUnknown, allows, limited, serves: (value) => byOption.get(value) ?? 0 };
+    return {
+      target,
+      weight,
+      whenUnknown,
+      allows,
+      limited,
+      place,
+      breaks,
+      serves: (value) => byOption.get(value) ?? 0,
+    };
   }
   const { from, step } = axisOf(feature);
   const last = table.length - 1;
   const serves = (value: FeatureValue) =>
     table[Math.min(last, Math.max(0, Math.round((Number(value) - from) / step)))]!;
-  return { target, weight, whenUnknown, allows, limited, serves };
+  return { target, weight, whenUnknown, allows, limited, place, breaks, serves };
+}
+
+const laidOut = new WeakMap<readonly ShoeModel[], readonly (readonly (FeatureValue | undefined)[])[]>();
+
+/** Each model's values in the order of the vocabulary: a place in a row is found many times faster than a name. */
+function rowsOf(models: readonly ShoeModel[]): readonly (readonly (FeatureValue | undefined)[])[] {
+  const before = laidOut.get(models);
+  if (before) return before;
+  const rows = models.map(({ features }) => FEATURE_IDS.map((id) => features[id]));
+  laidOut.set(models, rows);
+  return rows;
 }
 
 /** Targets that a model can meet or miss; room beyond the toes is a matter of its size. */
@@ -93,39 +126,34 @@ const columnsOf = (specification: Specification): Column[] =>
 export function rank(models: readonly ShoeModel[], specification: Specification): Ranking {
   const columns = columnsOf(specification);
   const total = columns.reduce((sum, { weight }) => sum + weight, 0);
-  const sums = new Float64Array(models.length);
-  const unknowns = new Float64Array(models.length);
-  const broken = new Map<number, Column[]>();
-  // Feature by feature: one property looked up in a row for all models is many times faster than model by model.
-  for (const entry of columns) {
-    const { feature } = entry.target;
-    const { weight, serves, allows, limited } = entry;
-    const whenUnknown = weight * entry.whenUnknown;
-    for (let at = 0; at < models.length; at += 1) {
-      const value = models[at]!.features[feature];
-      if (value === undefined) {
-        sums[at]! += whenUnknown;
-        unknowns[at]! += weight;
-        continue;
-      }
-      if (limited && !allows(value)) broken.set(at, [...(broken.get(at) ?? []), entry]);
-      if (weight > 0) sums[at]! += weight * serves(value);
-    }
-  }
   const share = total === 0 ? 0 : 1 / total;
   const ranked: Ranked[] = [];
   const excluded: Excluded[] = [];
-  models.forEach((model, at) => {
-    const by = broken.get(at);
-    if (by) excluded.push({ id: model.id, by: by.map((entry) => brokenLimit(entry.target, model)) });
-    else ranked.push({ id: model.id, score: sums[at]! * share, unknown: unknowns[at]! * share });
-  });
+  const rows = rowsOf(models);
+  for (let at = 0; at < models.length; at += 1) {
+    const model = models[at]!;
+    const row = rows[at]!;
+    let sum = 0;
+    let unknown = 0;
+    let broken: Excluded['by'] | null = null;
+    for (const entry of columns) {
+      const value = row[entry.place];
+      if (value === undefined) {
+        sum += entry.weight * entry.whenUnknown;
+        unknown += entry.weight;
+        continue;
+      }
+      if (entry.limited && !entry.allows(value)) broken = [...(broken ?? []), entry.breaks(value)];
+      sum += entry.weight * entry.serves(value);
+    }
+    if (broken) excluded.push({ id: model.id, by: broken });
+    else ranked.push({ id: model.id, score: sum * share, unknown: unknown * share });
+  }
   ranked.sort((a, b) => b.score - a.score || (a.id < b.id ? -1 : 1));
   return { ranked, excluded };
 }
 
-function brokenLimit(target: Target, model: ShoeModel): Excluded['by'][number] {
-  const value = model.features[target.feature]!;
+function brokenLimit(target: Target, value: FeatureValue): Excluded['by'][number] {
   const because = target.pushes.find(
     (push) => push.strength === 'limit' && push.setAside === undefined && utilityAt(push.want, value) < 1,
   );

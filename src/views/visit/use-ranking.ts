@@ -17,10 +17,12 @@ export function useRanking(models: ShoeModel[] | null, specification: Specificat
     return () => worker.current?.terminate();
   }, []);
   useEffect(() => {
+    if (models) worker.current?.postMessage({ models } satisfies RankRequest);
+  }, [models]);
+  useEffect(() => {
     if (!models) return;
     asked.current += 1;
-    const request: RankRequest = { id: asked.current, models, specification };
-    worker.current?.postMessage(request);
+    worker.current?.postMessage({ id: asked.current, specification } satisfies RankRequest);
   }, [models, specification]);
   return ranking;
 }
