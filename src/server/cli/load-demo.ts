@@ -12,9 +12,11 @@ export async function loadDemo(ownerUrl: string, now: Date): Promise<boolean> {
     return await db.transaction().execute(async (tx) => {
       await sql`select pg_advisory_xact_lock(hashtext('sovet demo'))`.execute(tx);
       const clinicId = randomUUID();
-      const known = await sql<{ any: boolean }>`select exists (select from auth."user") as any`.execute(tx);
+      const known = await sql<{ loaded: boolean }>`select exists (select from auth."user") as loaded`.execute(
+        tx,
+      );
       await sql`select set_config('sovet.clinic', ${clinicId}, true)`.execute(tx);
-      if (known.rows[0]?.any) return false;
+      if (known.rows[0]?.loaded) return false;
       const demo = demoClinic(now.toISOString().slice(0, 10));
       await tx
         .insertInto('clinic')
