@@ -45,6 +45,15 @@ export interface Paint {
   grain?: number;
 }
 
+/** Grains are drawn once into a pool and scattered: drawing three for every pixel would be most of the work. */
+const POOL = 1 << 14;
+
+function grains(chance: Noise, spread: number): Float32Array {
+  const pool = new Float32Array(POOL);
+  if (spread > 0) for (let at = 0; at < POOL; at += 1) pool[at] = chance.normal() * spread;
+  return pool;
+}
+
 /** A picture of layers of colour over a ground. */
 export function paintLayers(
   width: number,
@@ -54,16 +63,25 @@ export function paintLayers(
   chance: Noise,
 ): Picture {
   const data = new Uint8ClampedArray(width * height * 4);
-  for (let at = 0; at < width * height; at += 1) {
-    const x = at % width;
-    const y = Math.floor(at / width);
-    const light = 1 - shade * (0.6 * (x / width) + 0.4 * (y / height));
-    for (let channel = 0; channel < 3; channel += 1) {
-      let level: number = ground[channel]!;
-      for (const layer of layers) level += (layer.colour[channel]! - level) * layer.covered[at]!;
-      data[at * 4 + channel] = level * light + (grain > 0 ? chance.normal() * grain : 0);
+  const pool = grains(chance, grain);
+  let scatter = 1;
+  for (let y = 0; y < height; y += 1)
+    for (let x = 0; x < width; x += 1) {
+      const at = y * width + x;
+      let [red, green, blue] = ground;
+      for (const { covered, colour } of layers) {
+        const share = covered[at]!;
+        if (share === 0) continue;
+        red += (colour[0] - red) * share;
+        green += (colour[1] - green) * share;
+        blue += (colour[2] - blue) * share;
+      }
+      const light = 1 - shade * (0.6 * (x / width) + 0.4 * (y / height));
+      scatter = (Math.imul(scatter, 1664525) + 1013904223) >>> 0;
+      data[at * 4] = red * light + pool[scatter >>> 18]!;
+      data[at * 4 + 1] = green * light + pool[(scatter >>> 4) & (POOL - 1)]!;
+      data[at * 4 + 2] = blue * light + pool[(scatter >>> 11) & (POOL - 1)]!;
+      data[at * 4 + 3] = 255;
     }
-    data[at * 4 + 3] = 255;
-  }
   return { width, height, data };
 }

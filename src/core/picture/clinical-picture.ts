@@ -8,6 +8,7 @@ import {
   type FindingValue,
   type FootFindingId,
 } from './findings';
+import type { Taken, TakenKey } from './taken';
 
 /** A finding nobody has taken. Never the same as a normal one. */
 export const NOT_EXAMINED = 'not-examined';
@@ -21,15 +22,19 @@ export interface Findings {
   body?: BodyFindings;
   left?: FootFindings;
   right?: FootFindings;
+  /** How each was taken, by `place.finding`. */
+  taken?: Record<TakenKey, Taken>;
 }
 
-type Taken<T> = { readonly [K in keyof T]-?: Exclude<T[K], undefined> | NotExamined };
+type Complete<T> = { readonly [K in keyof T]-?: Exclude<T[K], undefined> | NotExamined };
 
 /** All findings of a patient at one moment, complete: what is not known says so. Immutable. */
 export interface ClinicalPicture {
-  readonly body: Taken<BodyFindings>;
-  readonly left: Taken<FootFindings>;
-  readonly right: Taken<FootFindings>;
+  readonly body: Complete<BodyFindings>;
+  readonly left: Complete<FootFindings>;
+  readonly right: Complete<FootFindings>;
+  /** Method, moment, observer and instrument of each finding that has them, by `place.finding`. */
+  readonly taken: Readonly<Record<TakenKey, Taken>>;
 }
 
 /**
@@ -38,18 +43,23 @@ export interface ClinicalPicture {
  */
 export function clinicalPicture(...contributions: readonly Findings[]): ClinicalPicture {
   const picture: Record<'body' | Side, Record<string, unknown>> = { body: {}, left: {}, right: {} };
+  const taken: Record<TakenKey, Taken> = {};
   for (const id of FINDING_IDS) {
     const places = definitionOf(id).scope === 'body' ? (['body'] as const) : (['left', 'right'] as const);
     for (const place of places) {
       let value: unknown = NOT_EXAMINED;
       for (const contribution of contributions) {
         const given = (contribution[place] as Record<string, unknown> | undefined)?.[id];
-        if (given !== undefined) value = given;
+        if (given === undefined) continue;
+        value = given;
+        const how = contribution.taken?.[`${place}.${id}`];
+        if (how) taken[`${place}.${id}`] = how;
+        else delete taken[`${place}.${id}`];
       }
       picture[place][id] = value;
     }
   }
-  return picture as unknown as ClinicalPicture;
+  return { ...picture, taken } as unknown as ClinicalPicture;
 }
 
 /** Reads a finding as it concerns one side: a body finding reads the same from either. */
@@ -65,7 +75,12 @@ export function findingAt(
 /** A copy in which one finding is as if nobody had taken it. */
 export function withoutFinding(picture: ClinicalPicture, id: FindingId): ClinicalPicture {
   const forget = <T extends object>(part: T): T => (id in part ? { ...part, [id]: NOT_EXAMINED } : part);
-  return { body: forget(picture.body), left: forget(picture.left), right: forget(picture.right) };
+  return {
+    ...picture,
+    body: forget(picture.body),
+    left: forget(picture.left),
+    right: forget(picture.right),
+  };
 }
 
 /** The number a finding holds, or null when it was not examined. */

@@ -20,12 +20,19 @@ export type Scope = 'body' | 'foot';
 export type Side = 'left' | 'right';
 export const SIDES = ['left', 'right'] as const;
 
+/** How the body was held while a finding was taken, where it changes the value. */
+export type Position = 'standing' | 'seated' | 'unloaded' | 'lying' | 'walking' | 'running';
+
+/** Options of every question that is answered with yes or no. */
+export const YES_NO = { no: 'no', yes: 'yes' } as const;
+
 interface Described {
   scope: Scope;
   /** Field-standard name. */
   label: string;
   /** How it is taken, in a few words. */
   how?: string;
+  position?: Position;
   /** null: not entered in a step, but taken from the patient's record or derived. */
   step: FindingStep | null;
 }
@@ -38,6 +45,8 @@ export interface NumberFinding extends Described {
   /** Outside this the value is refused. */
   possible: readonly [number, number];
   whole?: boolean;
+  /** A short run of whole steps, chosen and not typed. */
+  steps?: boolean;
 }
 
 export interface ChoiceFinding<O extends string = string> extends Described {
@@ -57,14 +66,14 @@ export interface TextFinding extends Described {
 
 export type FindingDefinition = NumberFinding | ChoiceFinding | SetFinding | TextFinding;
 
-type Rest<S extends Scope> = { scope: S; step: FindingStep | null; how?: string };
+type Rest<S extends Scope> = { scope: S; step: FindingStep | null; how?: string; position?: Position };
 
 export const number = <S extends Scope>(
   label: string,
   unit: Unit,
   plausible: readonly [number, number],
   possible: readonly [number, number],
-  rest: Rest<S> & { whole?: boolean },
+  rest: Rest<S> & { whole?: boolean; steps?: boolean },
 ): NumberFinding & { scope: S } => ({ kind: 'number', label, unit, plausible, possible, ...rest });
 
 export const choice = <O extends string, S extends Scope>(

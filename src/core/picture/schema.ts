@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import type { Findings } from './clinical-picture';
 import type { FindingDefinition } from './finding-kinds';
-import { definitionOf, FINDING_IDS } from './findings';
+import { definitionOf, FINDING_IDS, isFindingId } from './findings';
+import { INSTRUMENTS, type Instrument } from './taken';
 
 function valueSchema(definition: FindingDefinition): z.ZodType {
   switch (definition.kind) {
@@ -32,9 +33,23 @@ const part = (scope: 'body' | 'foot') =>
     ),
   );
 
+const takenSchema = z.strictObject({
+  at: z.iso.datetime('A moment is written as 2030-01-31T09:30:00Z.'),
+  by: z.string().max(120),
+  with: z.enum(Object.keys(INSTRUMENTS) as [Instrument, ...Instrument[]]),
+  method: z.string().max(200).optional(),
+});
+
+const takenKey = z.string().refine((key) => {
+  const [place, id, ...rest] = key.split('.');
+  if (rest.length > 0 || !isFindingId(id ?? '')) return false;
+  return ['body', 'left', 'right'].includes(place ?? '');
+}, 'Name a place and a finding, such as left.footLength.');
+
 /** Findings as they cross a boundary: absent keys are “not examined”, unknown keys are refused. */
 export const findingsSchema = z.strictObject({
   body: part('body').optional(),
   left: part('foot').optional(),
   right: part('foot').optional(),
+  taken: z.record(takenKey, takenSchema).optional(),
 }) as unknown as z.ZodType<Findings>;

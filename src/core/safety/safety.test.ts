@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { clinicalPicture, type FootFindings } from '../picture/clinical-picture';
+import { type AnkleAnswers, ankleInjuryRules } from './ankle-injury-rules';
 import { atRiskCategory, REVIEW_MONTHS } from './at-risk-category';
 import { suggestedWarnings } from './suggested-warnings';
 import { openWarnings, WARNING_SIGNS } from './warning-signs';
@@ -76,5 +77,51 @@ describe('warning signs', () => {
       right: { swelling: 'constant' },
     });
     expect(suggestedWarnings(both)).toEqual([]);
+  });
+});
+
+/** Stiell 1992, Ann Emerg Med; 1993, JAMA, from memory. */
+describe('ankle-injury rules', () => {
+  const none: AnkleAnswers = {
+    malleolarPain: 'yes',
+    outerMalleolus: 'no',
+    innerMalleolus: 'no',
+    midfootPain: 'no',
+    fifthBase: 'no',
+    navicular: 'no',
+    fourSteps: 'yes',
+  };
+  it.each([
+    [none, 'not-by-the-rule', 'not-by-the-rule'],
+    [{ ...none, outerMalleolus: 'yes' }, 'x-ray', 'not-by-the-rule'],
+    [{ ...none, innerMalleolus: 'yes' }, 'x-ray', 'not-by-the-rule'],
+    [{ ...none, fourSteps: 'no' }, 'x-ray', 'not-by-the-rule'],
+    [{ ...none, malleolarPain: 'no', outerMalleolus: 'yes' }, 'not-by-the-rule', 'not-by-the-rule'],
+    [{ ...none, midfootPain: 'yes', fifthBase: 'yes' }, 'not-by-the-rule', 'x-ray'],
+    [{ ...none, midfootPain: 'yes', navicular: 'yes' }, 'not-by-the-rule', 'x-ray'],
+    [{ ...none, midfootPain: 'yes', fourSteps: 'no' }, 'x-ray', 'x-ray'],
+  ] as [AnkleAnswers, string, string][])('%o', (answers, ankle, foot) => {
+    expect(ankleInjuryRules(answers)).toMatchObject({ ankle, foot, missing: [] });
+  });
+
+  it('a missing answer never counts as “no”', () => {
+    expect(ankleInjuryRules({})).toMatchObject({ ankle: 'unknown', foot: 'unknown' });
+    const { fourSteps, ...without } = none;
+    expect(fourSteps).toBe('yes');
+    expect(ankleInjuryRules(without)).toMatchObject({ ankle: 'unknown', missing: ['fourSteps'] });
+    expect(ankleInjuryRules({ malleolarPain: 'yes', fourSteps: 'no' }).ankle).toBe('x-ray');
+  });
+
+  it('suggests the fracture sign, which then blocks', () => {
+    const ankle = { left: { ...none, fourSteps: 'no' as const } };
+    expect(suggestedWarnings(clinicalPicture(), { ankle })).toEqual(['fracture-rule']);
+    expect(suggestedWarnings(clinicalPicture(), { ankle: { left: none } })).toEqual([]);
+  });
+
+  it('calves 3 cm apart ask about thrombosis', () => {
+    const calves = (left: number) =>
+      clinicalPicture({ left: { calfGirth: left }, right: { calfGirth: 360 } });
+    expect(suggestedWarnings(calves(390))).toEqual(['calf-swelling']);
+    expect(suggestedWarnings(calves(385))).toEqual([]);
   });
 });

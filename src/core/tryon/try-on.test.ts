@@ -1,10 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { breakInPlan } from '../aftercare/break-in';
 import { lacingAdvice } from '../aftercare/lacing';
-import { archHeightIndex, archIndex, archIndexBand, postureBand } from '../examination/arch-indices';
 import { readChange, readPainChange } from '../outcomes/real-change';
 import { clinicalPicture } from '../picture/clinical-picture';
-import { limbVolume } from '../swelling/limb-volume';
 import { fitAdvice, mostComfortable } from './try-on';
 
 const room = { from: 10, to: 15 };
@@ -74,37 +72,6 @@ describe('after-care', () => {
     expect(lacingAdvice(picture, 'laces', null).pattern).toBe('skip-lowest');
     expect(lacingAdvice(picture, 'hook-and-loop', null).pattern).toBe('no-lace');
     expect(lacingAdvice(clinicalPicture(), 'laces', null).pattern).toBe('plain');
-  });
-});
-
-describe('measures', () => {
-  it('girths of 30 and 28 cm, 4 cm apart, hold 267.8 ml; 22 and 24 hold 168.5 (by arithmetic)', () => {
-    expect(limbVolume([30, 28], 4)).toBeCloseTo(267.8, 1);
-    expect(limbVolume([22, 24], 4)).toBeCloseTo(168.5, 1);
-    expect(limbVolume([30, 28, 26], 4)).toBeGreaterThan(limbVolume([30, 28], 4));
-  });
-
-  it('arch index 30/130 is medium; 0.21 is high and 0.26 low: both edges belong to the outer bands (Cavanagh & Rodgers 1987, from memory)', () => {
-    expect(archIndex({ rear: 45, mid: 30, fore: 55 })).toBeCloseTo(0.231, 3);
-    expect([0.21, 0.2101, 0.2599, 0.26].map(archIndexBand)).toEqual(['high', 'medium', 'medium', 'low']);
-  });
-
-  it('a dorsum of 62 mm over 185 mm is an arch height index of 0.335 (Williams & McClay 2000, from memory)', () => {
-    expect(archHeightIndex(62, 185)).toBeCloseTo(0.335, 3);
-    expect(archHeightIndex(66, 185)).toBeCloseTo(0.357, 3);
-  });
-
-  it.each([
-    [-5, 'highly supinated'],
-    [-4, 'supinated'],
-    [-1, 'supinated'],
-    [0, 'normal'],
-    [5, 'normal'],
-    [6, 'pronated'],
-    [9, 'pronated'],
-    [10, 'highly pronated'],
-  ])('a posture total of %d is %s (Redmond 2006, from memory)', (total, band) => {
-    expect(postureBand(total)).toBe(band);
   });
 });
 

@@ -19,7 +19,13 @@ export type Unit =
   | 'years'
   | 'g'
   | '%'
-  | 'score';
+  | 'score'
+  | 'index'
+  | 'kPa'
+  | 'kPa-s'
+  | 'cm2'
+  | 'ml'
+  | 'mm-per-kN';
 
 export const UNIT_LABEL: Record<Unit, string> = {
   mm: 'mm',
@@ -36,6 +42,22 @@ export const UNIT_LABEL: Record<Unit, string> = {
   g: 'g',
   '%': '%',
   score: '',
+  index: '',
+  kPa: 'kPa',
+  'kPa-s': 'kPa·s',
+  cm2: 'cm²',
+  ml: 'ml',
+  'mm-per-kN': 'mm/kN',
+};
+
+/** Decimals worth showing: an index is a ratio whose third decimal still tells feet apart. */
+export const decimalsOf = (unit: Unit): number =>
+  unit === 'index' ? 3 : unit === 'kPa' || unit === 'ml' ? 0 : 1;
+
+/** A value rounded to the decimals of its unit, with a true minus sign. */
+export const figureIn = (unit: Unit, value: number): string => {
+  const scale = 10 ** decimalsOf(unit);
+  return String(Math.round(value * scale) / scale).replace('-', '−');
 };
 
 /** Reads typed text into the unit of a finding; lengths, masses and distances accept every common unit. */
@@ -68,9 +90,9 @@ export function parseIn(unit: Unit, text: string): Result<number> {
   }
 }
 
-/** A value as people read it: at most one decimal, its unit after a thin space. */
+/** A value as people read it: rounded to its unit’s decimals, the unit after a thin space. */
 export function printIn(unit: Unit, value: number): string {
-  const figure = String(Math.round(value * 10) / 10).replace('-', '−');
+  const figure = figureIn(unit, value);
   const label = UNIT_LABEL[unit];
   if (label === '') return figure;
   return label === '°' || label === '%' ? `${figure}${label}` : `${figure}\u2009${label}`;

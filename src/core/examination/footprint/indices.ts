@@ -1,5 +1,5 @@
 import type { Side } from '../../picture/finding-kinds';
-import { archIndex, type PrintAreas } from '../arch-indices';
+import { archIndex, type PrintAreas } from './arch-index';
 import { directions, type FootAxis, type Point } from './orient';
 import type { Mask } from './picture';
 

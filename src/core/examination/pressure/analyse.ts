@@ -1,4 +1,4 @@
-import { archIndex } from '../arch-indices';
+import { archIndex } from '../footprint/arch-index';
 import { directions, type Point } from '../footprint/orient';
 import { CONTACT_KPA, centreOfPressure, type FootMask, REGION_IDS, type Region } from './masks';
 import { type PressureRecording, peakPicture } from './recording';

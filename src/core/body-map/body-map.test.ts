@@ -1,0 +1,63 @@
+import { describe, expect, it } from 'vitest';
+import { FINDINGS } from '../picture/findings';
+import { type BodyMark, findingsOfMarks, injuryTimeline, warningsOfMarks } from './mark';
+import { nearestSite, SITES, sitesOn, VIEWS, type View } from './sites';
+
+const base = { id: 'm', side: 'left' as const, x: 0, y: 0 };
+const marks: BodyMark[] = [
+  { ...base, layer: 'ache', view: 'back', site: 'achilles-mid', score: 5, when: ['start-up'] },
+  { ...base, layer: 'ache', view: 'sole', site: 'plantar-heel', score: 7 },
+  { ...base, layer: 'ache', view: 'sole', site: 'outer-edge', score: 2 },
+  {
+    ...base,
+    layer: 'injury',
+    view: 'outer',
+    site: 'ankle-outer',
+    what: 'lateral-sprain',
+    on: '2028-05',
+    state: 'healed',
+  },
+  { ...base, layer: 'injury', view: 'outer', site: 'fifth-base', what: 'other' },
+  { ...base, layer: 'injury', view: 'front', site: 'shin', what: 'bone-stress', on: '2021' },
+  { ...base, layer: 'skin', view: 'sole', site: 'first-head', kind: 'callus' },
+  { ...base, layer: 'skin', view: 'sole', site: 'fifth-head', kind: 'callus' },
+  { ...base, layer: 'skin', view: 'top', site: 'fifth-toe', kind: 'redness' },
+];
+
+describe('sites on the drawings', () => {
+  it('give every ache of the vocabulary exactly one place', () => {
+    const aches = SITES.flatMap((site) => site.ache ?? []);
+    expect(aches.toSorted()).toEqual(Object.keys(FINDINGS.pain.options).toSorted());
+    expect(new Set(SITES.map((site) => site.id)).size).toBe(SITES.length);
+  });
+
+  it.each(Object.keys(VIEWS) as View[])('the nearest site of %s to each of its sites is itself', (view) => {
+    for (const site of sitesOn(view)) expect(nearestSite(view, site.x + 1, site.y - 1).id).toBe(site.id);
+  });
+});
+
+describe('marks speak the vocabulary of findings', () => {
+  it('aches with their worst, injuries, skin; each once; the other side stays unasked', () => {
+    expect(findingsOfMarks(marks, 'left')).toEqual({
+      pain: ['achilles-mid', 'plantar-heel'],
+      worstPain: 7,
+      injuries: ['lateral-sprain', 'bone-stress'],
+      skin: ['callus'],
+    });
+    expect(findingsOfMarks(marks, 'right')).toEqual({});
+  });
+
+  it('injuries in time, undated last', () => {
+    expect(injuryTimeline(marks).map((mark) => mark.site)).toEqual(['shin', 'ankle-outer', 'fifth-base']);
+  });
+
+  it('a wound, and a shin that aches in use and at night, point at warning signs', () => {
+    expect(warningsOfMarks(marks)).toEqual([]);
+    expect(
+      warningsOfMarks([{ ...base, layer: 'skin', view: 'sole', site: 'first-head', kind: 'wound' }]),
+    ).toEqual(['open-wound']);
+    const shin = { ...base, layer: 'ache' as const, view: 'front' as const, site: 'shin' };
+    expect(warningsOfMarks([{ ...shin, when: ['during', 'night'] }])).toEqual(['bone-stress']);
+    expect(warningsOfMarks([{ ...shin, when: ['during'] }])).toEqual([]);
+  });
+});

@@ -1,0 +1,113 @@
+import type { FootFindings } from '../picture/clinical-picture';
+import type { Side } from '../picture/finding-kinds';
+import { FINDINGS } from '../picture/findings';
+import { siteOf, type View } from './sites';
+
+export const LAYERS = { ache: 'Aches', injury: 'Injuries', skin: 'Skin' } as const;
+export type Layer = keyof typeof LAYERS;
+
+export const ACHE_TIMES = {
+  'start-up': 'at start-up',
+  during: 'during',
+  after: 'after',
+  night: 'at night',
+} as const;
+export type AcheTime = keyof typeof ACHE_TIMES;
+
+export const INJURY_STATES = {
+  healed: 'healed',
+  troubling: 'still troubling',
+  recovering: 'recovering',
+} as const;
+export type InjuryState = keyof typeof INJURY_STATES;
+
+export const SKIN_KINDS = {
+  ...FINDINGS.skin.options,
+  redness: 'redness',
+  wound: 'wound, ulcer',
+} as const;
+export type SkinKind = keyof typeof SKIN_KINDS;
+export type InjuryKind = keyof typeof FINDINGS.injuries.options | 'other';
+
+interface MarkBase {
+  id: string;
+  side: Side;
+  view: View;
+  site: string;
+  /** Spot on the drawing of a right side, in its units. */
+  x: number;
+  y: number;
+  note?: string | undefined;
+}
+
+export type AcheMark = MarkBase & {
+  layer: 'ache';
+  /** 0–10. */
+  score?: number | undefined;
+  when?: AcheTime[] | undefined;
+};
+export type InjuryMark = MarkBase & {
+  layer: 'injury';
+  what?: InjuryKind | undefined;
+  /** `2029` or `2029-03`. */
+  on?: string | undefined;
+  state?: InjuryState | undefined;
+};
+export type SkinMark = MarkBase & { layer: 'skin'; kind?: SkinKind | undefined };
+export type BodyMark = AcheMark | InjuryMark | SkinMark;
+
+const unique = <T>(values: readonly T[]): T[] => [...new Set(values)];
+const asked = <T>(values: readonly T[]): T[] | undefined => (values.length > 0 ? unique(values) : undefined);
+
+/**
+ * What marks say in the vocabulary of findings: which aches and how bad the worst, which injuries, which skin.
+ * No mark is not “none”: without marks nothing is said.
+ */
+export function findingsOfMarks(marks: readonly BodyMark[], side: Side): FootFindings {
+  const here = marks.filter((mark) => mark.side === side);
+  const aches = here.filter((mark) => mark.layer === 'ache');
+  const scores = aches.flatMap((mark) => (mark.score === undefined ? [] : [mark.score]));
+  const injuries = here.flatMap((mark) =>
+    mark.layer === 'injury' && mark.what !== undefined && mark.what !== 'other' ? [mark.what] : [],
+  );
+  const skin = here.flatMap((mark) =>
+    mark.layer === 'skin' && mark.kind !== undefined && mark.kind in FINDINGS.skin.options ? [mark.kind] : [],
+  );
+  return {
+    pain: asked(aches.flatMap((mark) => siteOf(mark.site)?.ache ?? [])),
+    worstPain: scores.length > 0 ? Math.max(...scores) : undefined,
+    injuries: asked(injuries),
+    skin: asked(skin) as FootFindings['skin'],
+  };
+}
+
+/** Warning signs that marks point at. */
+export function warningsOfMarks(marks: readonly BodyMark[]): string[] {
+  const signs = new Set<string>();
+  for (const mark of marks) {
+    if (mark.layer === 'skin' && mark.kind === 'wound') signs.add('open-wound');
+    if (
+      mark.layer === 'ache' &&
+      mark.when?.includes('night') &&
+      mark.when.includes('during') &&
+      [
+        'shin',
+        'midfoot',
+        'forefoot',
+        'fifth-head',
+        'fifth-base',
+        'navicular',
+        'plantar-heel',
+        'hip',
+      ].includes(mark.site)
+    )
+      signs.add('bone-stress');
+  }
+  return [...signs];
+}
+
+/** Injuries in time, oldest first, undated ones last. */
+export const injuryTimeline = (marks: readonly BodyMark[]): InjuryMark[] =>
+  marks
+    .filter((mark) => mark.layer === 'injury')
+    .toSorted((a, b) => (a.on ?? '9999').localeCompare(b.on ?? '9999'));

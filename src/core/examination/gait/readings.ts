@@ -1,0 +1,114 @@
+import type { Side } from '../../picture/finding-kinds';
+import type { Activity } from './camera';
+import type { HeelLines } from './heel-angle';
+
+export const GAIT_EVENTS = { stance: 'standing', touchdown: 'touchdown', peak: 'peak' } as const;
+export type GaitEvent = keyof typeof GAIT_EVENTS;
+
+/** What was on the feet where nothing was. */
+export const BAREFOOT = 'barefoot';
+
+/** One placing of leg and heel line on one frame. */
+export interface GaitReading {
+  side: Side;
+  /** `barefoot`, or what was on the feet. */
+  condition: string;
+  activity: Activity;
+  event: GaitEvent;
+  angleDeg: number;
+  frame: number;
+  lines: HeelLines;
+}
+
+export interface GaitSummary {
+  side: Side;
+  condition: string;
+  activity: Activity;
+  stanceDeg: number | null;
+  touchdownDeg: number | null;
+  peakDeg: number | null;
+  /** Peak less touchdown. */
+  excursionDeg: number | null;
+  /** Peak less standing: does it move more than when standing? */
+  beyondStanceDeg: number | null;
+  /** Peak here less peak barefoot, same side and activity. */
+  againstBarefootDeg: number | null;
+  placings: number;
+}
+
+const mean = (values: readonly number[]): number | null =>
+  values.length === 0 ? null : values.reduce((sum, value) => sum + value, 0) / values.length;
+const less = (a: number | null, b: number | null): number | null => (a === null || b === null ? null : a - b);
+
+/** Readings brought together by side, what was on the feet, and activity. No angle carries a verdict. */
+export function summariseGait(readings: readonly GaitReading[]): GaitSummary[] {
+  const groups = new Map<string, GaitReading[]>();
+  for (const reading of readings) {
+    const key = `${reading.condition}|${reading.activity}|${reading.side}`;
+    groups.set(key, [...(groups.get(key) ?? []), reading]);
+  }
+  const summaries = [...groups.values()].map((group): GaitSummary => {
+    const { side, condition, activity } = group[0]!;
+    const of = (event: GaitEvent) =>
+      mean(group.filter((reading) => reading.event === event).map((reading) => reading.angleDeg));
+    // Standing is standing, whatever is done afterwards.
+    const stanceDeg = mean(
+      readings
+        .filter((other) => other.event === 'stance' && other.side === side && other.condition === condition)
+        .map((other) => other.angleDeg),
+    );
+    const peakDeg = of('peak');
+    return {
+      side,
+      condition,
+      activity,
+      stanceDeg,
+      touchdownDeg: of('touchdown'),
+      peakDeg,
+      excursionDeg: less(peakDeg, of('touchdown')),
+      beyondStanceDeg: less(peakDeg, stanceDeg),
+      againstBarefootDeg: null,
+      placings: group.length,
+    };
+  });
+  for (const summary of summaries) {
+    if (summary.condition === BAREFOOT) continue;
+    const bare = summaries.find(
+      (other) =>
+        other.condition === BAREFOOT && other.side === summary.side && other.activity === summary.activity,
+    );
+    summary.againstBarefootDeg = less(summary.peakDeg, bare?.peakDeg ?? null);
+  }
+  return summaries.toSorted(
+    (a, b) =>
+      Number(b.condition === BAREFOOT) - Number(a.condition === BAREFOOT) ||
+      a.condition.localeCompare(b.condition) ||
+      a.activity.localeCompare(b.activity) * -1 ||
+      a.side.localeCompare(b.side),
+  );
+}
+
+/** Half the readable difference by eye, degrees: differences under this are not called changes. Common practice. */
+export const LEAST_SEEN_DEG = 5;
+
+/** One sentence: the number, the change, and whether it goes with symptoms. Never a label. */
+export function gaitSentence(summary: GaitSummary, achesThisSide: boolean): string {
+  const degrees = (value: number) => `${String(Math.round(value * 2) / 2).replace('-', '−')}°`;
+  const parts: string[] = [];
+  if (summary.peakDeg !== null) parts.push(`peak ${degrees(summary.peakDeg)}`);
+  if (summary.beyondStanceDeg !== null)
+    parts.push(
+      Math.abs(summary.beyondStanceDeg) < LEAST_SEEN_DEG
+        ? `moves no more than when standing (${degrees(summary.beyondStanceDeg)})`
+        : `${degrees(summary.beyondStanceDeg)} beyond standing`,
+    );
+  if (summary.againstBarefootDeg !== null)
+    parts.push(
+      Math.abs(summary.againstBarefootDeg) < LEAST_SEEN_DEG
+        ? `no readable change against barefoot (${degrees(summary.againstBarefootDeg)})`
+        : `${degrees(summary.againstBarefootDeg)} against barefoot`,
+    );
+  if (parts.length === 0) return 'Place lines on a peak frame.';
+  parts.push(achesThisSide ? 'aches on this side' : 'no aches recorded on this side');
+  return `${parts.join('; ')}.`;
+}

@@ -1,0 +1,46 @@
+import type { FindingId } from '../picture/findings';
+import type { Mark } from './sources';
+
+/** A change or a side difference smaller than this is within the measurement's own error. */
+export interface RealDifference {
+  least: number;
+  mark: Mark;
+  says: string;
+}
+
+const scan: RealDifference = { least: 2, mark: 'iso-20685', says: 'mean difference of scan and tape' };
+const girth: RealDifference = { least: 4, mark: 'iso-20685', says: 'small girths' };
+
+/** Smallest real change by finding. Between raters where that is known. */
+export const REAL_DIFFERENCE: Partial<Record<FindingId, RealDifference>> = {
+  footLength: scan,
+  footLengthSeated: scan,
+  heelBallLength: scan,
+  ballWidth: scan,
+  ballWidthSeated: scan,
+  heelWidth: scan,
+  toeHeight: scan,
+  dorsumHeight: scan,
+  ballGirth: girth,
+  instepGirth: girth,
+  figureOfEight: { least: 10, mark: 'rohner-2007', says: 'smallest real change' },
+  lungeDistance: { least: 1.9, mark: 'powden-2015', says: 'between raters' },
+  lungeAngle: { least: 4.7, mark: 'powden-2015', says: 'between raters' },
+  navicularDrop: { least: 7.5, mark: 'picciano-1993', says: '2.77 × SEM 2.7 mm, between raters' },
+  postureTotal: { least: 3, mark: 'redmond-2006', says: 'raters differ by 1–2 points' },
+  heelAngleStance: { least: 5, mark: 'common practice', says: 'the eye does not see 5°' },
+  heelAngleWalk: { least: 5, mark: 'common practice', says: 'two-dimensional, from day to day' },
+  heelAngleRun: { least: 5, mark: 'common practice', says: 'two-dimensional, from day to day' },
+};
+
+export type DifferenceReading = 'beyond error' | 'within error' | 'error unknown';
+
+/** Reads a difference, its sign aside. The least real difference itself counts as real. */
+export function readDifference(id: FindingId, difference: number): DifferenceReading {
+  const real = REAL_DIFFERENCE[id];
+  if (!real) return 'error unknown';
+  return Math.abs(difference) >= real.least - 1e-9 ? 'beyond error' : 'within error';
+}
+
+/** Smallest detectable change at 95 % from a standard error of measurement: 1.96 · √2 · SEM. By arithmetic. */
+export const smallestDetectableChange = (sem: number): number => 1.96 * Math.SQRT2 * sem;

@@ -1,0 +1,59 @@
+import { RULES } from '../knowledge/knowledge-base';
+import type { Rule } from '../knowledge/rule';
+import type { Side } from '../picture/finding-kinds';
+import { definitionOf, type FindingId } from '../picture/findings';
+import { FEATURE_IDS, type FeatureId, featureOf } from '../shoe/features';
+import type { Specification } from './specification';
+
+/** What leaving one finding out costs a specification. */
+export interface UnknownCost {
+  finding: FindingId;
+  sides: Side[];
+  /** Features that rules waiting for it would push. */
+  features: FeatureId[];
+  /** Of these, the ones it could limit: what a shoe must not be is not known there. */
+  limits: FeatureId[];
+  weight: number;
+}
+
+/** Costs of what has not been examined, dearest first; what no rule waits for costs nothing and is not listed. */
+export function costsOfUnknown(specification: Specification, rules: readonly Rule[] = RULES): UnknownCost[] {
+  const byId = new Map(rules.map((rule) => [rule.id, rule]));
+  return specification.open.map((question) => {
+    const features = new Set<FeatureId>();
+    const limits = new Set<FeatureId>();
+    for (const id of question.rules)
+      for (const wish of byId.get(id)?.wishes ?? []) {
+        features.add(wish.feature);
+        if ((wish.strength ?? byId.get(id)!.strength) === 'limit') limits.add(wish.feature);
+      }
+    const ordered = (set: ReadonlySet<FeatureId>) => FEATURE_IDS.filter((feature) => set.has(feature));
+    return {
+      finding: question.finding,
+      sides: question.sides,
+      features: ordered(features),
+      limits: ordered(limits),
+      weight: question.weight,
+    };
+  });
+}
+
+/** `10 g monofilament, both: closure and toe-box depth cannot be limited; 3 more wait`. */
+export function costInWords(cost: UnknownCost): string {
+  const names = (features: readonly FeatureId[]) =>
+    features.map((feature) => featureOf(feature).label.toLowerCase()).join(', ');
+  const where =
+    definitionOf(cost.finding).scope === 'body'
+      ? ''
+      : cost.sides.length === 2
+        ? ', both'
+        : `, ${cost.sides[0]}`;
+  const waiting = cost.features.filter((feature) => !cost.limits.includes(feature));
+  const parts = [
+    cost.limits.length > 0 ? `no limit on ${names(cost.limits)}` : '',
+    waiting.length > 0
+      ? `no push on ${names(waiting.slice(0, 3))}${waiting.length > 3 ? ` and ${waiting.length - 3} more` : ''}`
+      : '',
+  ];
+  return `${definitionOf(cost.finding).label}${where}: ${parts.filter(Boolean).join('; ')}`;
+}
