@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { findingsSchema } from '@/core/picture/schema';
 import { schoolSchema, setAsideSchema } from '@/core/prescribe/schema';
 import { LIFE_SCHOOLS, type LifeSchool } from '@/core/wear/life-schools';
+import { devices } from './devices';
 import { operation } from './operation';
 import { handOverSchema, isoDay, savedStepSchema, sockKindSchema, stepStateSchema } from './visit-schema';
 
@@ -43,6 +44,7 @@ export const pairLogSchema = z.strictObject({
 
 /** Every call below /api/v1. */
 export const api = {
+  ...devices,
   specification: operation({
     id: 'calculateSpecification',
     method: 'POST',

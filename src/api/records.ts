@@ -1,9 +1,11 @@
 import type { PatientSheet } from '@/core/aftercare/patient-sheet';
+import type { InjuryMark } from '@/core/body-map/mark';
 import type { SchoolChoice } from '@/core/knowledge/schools';
 import type { ShoeModel } from '@/core/match/model';
 import type { Reading } from '@/core/outcomes/real-change';
 import type { Findings } from '@/core/picture/clinical-picture';
 import type { SizingGroup } from '@/core/sizing/widths';
+import type { SwellingReading } from '@/core/swelling/course';
 import type { WearForecast, WearSurface } from '@/core/wear/forecast';
 import type { LifeSchool } from '@/core/wear/life-schools';
 import type { StepRecord } from './visit-schema';
@@ -77,9 +79,20 @@ export interface VisitRecord {
   patient: PatientSummary & { heightMm: number | null; school: SchoolChoice | null };
   clinic: ClinicRecord;
   /** What still holds from an earlier visit, and when that was. */
-  carried: { findings: Findings; from: string } | null;
+  carried: { findings: Findings; injuries: InjuryMark[]; from: string } | null;
+  /** What earlier visits measured, oldest first. */
+  earlier: EarlierVisit[];
   steps: StepRecord[];
+  /** Who is looking, for the observer of what is taken now. */
+  reader: string;
   sheet: PatientSheet | null;
+}
+
+/** Numbers of an earlier visit, for comparison. */
+export interface EarlierVisit {
+  on: string;
+  findings: Findings;
+  swelling: SwellingReading[];
 }
 
 export interface PresenceAnswer {

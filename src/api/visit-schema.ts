@@ -1,6 +1,18 @@
 import { z } from 'zod';
+import {
+  ACHE_TIMES,
+  type AcheTime,
+  INJURY_STATES,
+  type InjuryState,
+  SKIN_KINDS,
+  type SkinKind,
+} from '@/core/body-map/mark';
+import { siteOf, VIEWS, type View } from '@/core/body-map/sites';
+import { GAIT_EVENTS, type GaitEvent } from '@/core/examination/gait/readings';
+import { FINDINGS } from '@/core/picture/findings';
 import { findingsSchema } from '@/core/picture/schema';
 import { schoolSchema, setAsideSchema } from '@/core/prescribe/schema';
+import { ANKLE_QUESTIONS, type AnkleQuestion } from '@/core/safety/ankle-injury-rules';
 import { WARNING_ACTIONS, WARNING_SIGNS } from '@/core/safety/warning-signs';
 import { SAVED_STEPS, type SavedStep, type StepState } from './saved-steps';
 
@@ -8,8 +20,20 @@ export const stepStateSchema = z.enum(['untouched', 'in-progress', 'done', 'skip
 
 const note = z.string().max(2000);
 
+export const isoDay = z.iso.date('Write the date as year-month-day.');
+
+const keysOf = <K extends string>(table: Readonly<Record<K, unknown>>) =>
+  z.enum(Object.keys(table) as [K, ...K[]]);
+const side = z.enum(['left', 'right']);
+const bothSides = <S extends z.ZodType>(of: S) =>
+  z.strictObject({ left: of.optional(), right: of.optional() });
+
+const ankleSchema = z.partialRecord(keysOf<AnkleQuestion>(ANKLE_QUESTIONS), z.enum(['yes', 'no']));
+
 export const warningsSchema = z.strictObject({
   checked: z.boolean().optional(),
+  /** Steps of the ankle-injury rules, by injured side. */
+  ankle: bothSides(ankleSchema).optional(),
   present: z
     .array(
       z.strictObject({
@@ -67,8 +91,6 @@ export const sockKindSchema = z.strictObject({
   quantity: z.int().min(0).max(30),
 });
 
-export const isoDay = z.iso.date('Write the date as year-month-day.');
-
 export const handOverSchema = z.strictObject({
   startedOn: isoDay.optional(),
   surface: z.enum(['hard', 'mixed', 'soft']).optional(),
@@ -77,13 +99,100 @@ export const handOverSchema = z.strictObject({
   note: note.optional(),
 });
 
+const markBase = {
+  id: z.string().min(1).max(40),
+  side,
+  view: keysOf<View>(VIEWS),
+  site: z.string().refine((id) => siteOf(id) !== undefined, 'This is no place of the drawing.'),
+  x: z.number().min(0).max(100),
+  y: z.number().min(0).max(220),
+  note: z.string().max(300).optional(),
+};
+const acheMark = z.strictObject({
+  ...markBase,
+  layer: z.literal('ache'),
+  score: z.int('Pain is a whole number from 0 to 10.').min(0).max(10).optional(),
+  when: z.array(keysOf<AcheTime>(ACHE_TIMES)).max(4).optional(),
+});
+const injuryMark = z.strictObject({
+  ...markBase,
+  layer: z.literal('injury'),
+  what: z
+    .enum([
+      ...(Object.keys(FINDINGS.injuries.options) as (keyof typeof FINDINGS.injuries.options)[]),
+      'other',
+    ])
+    .optional(),
+  on: z
+    .string()
+    .regex(/^\d{4}(-(0[1-9]|1[0-2]))?$/, 'Write a year, or year-month: 2029-03.')
+    .optional(),
+  state: keysOf<InjuryState>(INJURY_STATES).optional(),
+});
+const skinMark = z.strictObject({
+  ...markBase,
+  layer: z.literal('skin'),
+  kind: keysOf<SkinKind>(SKIN_KINDS).optional(),
+});
+const marks = <S extends z.ZodType>(of: S) => z.array(of).max(120).optional();
+
+/** How much of one activity in a usual week. */
+const useSchema = z.strictObject({
+  activity: keysOf(FINDINGS.activities.options),
+  minutes: z.number().min(0).max(10_080, 'A week has 10 080 minutes.').optional(),
+  km: z.number().min(0).max(400, 'Over 400 km a week: check the unit.').optional(),
+});
+const eventSchema = z.strictObject({
+  name: z.string().trim().min(1, 'Name the event.').max(120),
+  on: isoDay.optional(),
+  km: z.number().min(0).max(1000).optional(),
+});
+
+const girth = z.number().min(100, 'A girth lies between 100 and 900 mm.').max(900).optional();
+const sideGirths = z.strictObject({ figureOfEight: girth, ankleGirth: girth, calfGirth: girth });
+const swellingReading = z.strictObject({
+  at: z.string().regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/, 'Write day and time.'),
+  ...bothSides(sideGirths).shape,
+});
+
+const spot = z.strictObject({ x: z.number(), y: z.number() });
+const gaitLine = z.tuple([spot, spot]);
+const gaitReading = z.strictObject({
+  side,
+  condition: z.string().trim().min(1).max(80),
+  activity: z.enum(['walk', 'run']),
+  event: keysOf<GaitEvent>(GAIT_EVENTS),
+  angleDeg: z.number().min(-60).max(60),
+  frame: z.int().min(0),
+  lines: z.strictObject({ leg: gaitLine, heel: gaitLine }),
+});
+
 /** What each step holds. Findings steps share one shape; an absent value is “not examined”. */
 export const STEP_CONTENT = {
-  ask: z.strictObject({ findings: findingsSchema }),
+  ask: z.strictObject({
+    findings: findingsSchema,
+    marks: marks(z.discriminatedUnion('layer', [acheMark, injuryMark])),
+    uses: z.array(useSchema).max(20).optional(),
+    events: z.array(eventSchema).max(12).optional(),
+  }),
   'old-pair': z.strictObject({ findings: findingsSchema }),
-  feet: z.strictObject({ findings: findingsSchema }),
+  feet: z.strictObject({
+    findings: findingsSchema,
+    marks: marks(skinMark),
+    swelling: z.array(swellingReading).max(60).optional(),
+    /** Girths up each leg for its volume, ankle first. */
+    girthLadder: z
+      .strictObject({
+        spacingMm: z.number().min(10).max(150),
+        ...bothSides(z.array(z.number().min(100).max(900)).max(20)).shape,
+      })
+      .optional(),
+  }),
   load: z.strictObject({ findings: findingsSchema }),
-  move: z.strictObject({ findings: findingsSchema }),
+  move: z.strictObject({
+    findings: findingsSchema,
+    gait: z.array(gaitReading).max(200).optional(),
+  }),
   reason: choicesSchema,
   candidates: z.strictObject({ chosen: z.array(z.uuid()).max(6).optional() }),
   'try-on': z.strictObject({ tryOns: z.array(tryOnSchema).max(6).optional() }),

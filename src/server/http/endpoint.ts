@@ -42,6 +42,8 @@ export function endpoint<P extends z.ZodObject, Q extends z.ZodObject, B extends
         return problemResponse(403, `Only ${operation.roles.join(' or ')} may do this.`);
       const call = await readCall(operation, context);
       const answer = await asTenant(who.actor, (tenant) => useCase(tenant, call));
+      // A use case that answers with a file brings its own response.
+      if (answer instanceof Response) return answer;
       const status = operation.status ?? 200;
       return new Response(status === 204 ? null : JSON.stringify(answer ?? null), {
         status,

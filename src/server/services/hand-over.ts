@@ -52,8 +52,13 @@ export async function handOver(
   const school = choices.school ?? patient.school ?? clinic.school;
   const specification = resolve(picture, { school, setAside: choices.setAside ?? [] });
 
+  const warnings = contentOf(visit.steps, 'warnings') ?? {};
+  const marks = [
+    ...(contentOf(visit.steps, 'ask')?.marks ?? []),
+    ...(contentOf(visit.steps, 'feet')?.marks ?? []),
+  ];
   const errors = [
-    ...openWarnings(contentOf(visit.steps, 'warnings') ?? {}, suggestedWarnings(picture)).map((block) => ({
+    ...openWarnings(warnings, suggestedWarnings(picture, { marks, ankle: warnings.ankle })).map((block) => ({
       path: ['warnings', block.sign],
       message: block.message,
     })),

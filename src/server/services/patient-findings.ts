@@ -1,8 +1,11 @@
 import { differenceInYears } from 'date-fns';
 import type { StepContents, StepRecord } from '@/api/visit-schema';
+import type { InjuryMark } from '@/core/body-map/mark';
 import { type ClinicalPicture, clinicalPicture, type Findings } from '@/core/picture/clinical-picture';
+import { deriveFindings } from '@/core/picture/derive';
 import type { BodyFindingId, FootFindingId } from '@/core/picture/findings';
 import type { SizingGroup } from '@/core/sizing/widths';
+import type { SwellingReading } from '@/core/swelling/course';
 
 export const ageOn = (bornOn: string, day: Date): number =>
   differenceInYears(day, new Date(`${bornOn}T00:00:00`));
@@ -22,6 +25,7 @@ const CARRIED_BODY: readonly BodyFindingId[] = [
   'prosthesisSetRise',
   'prosthesisLever',
   'legLengthDifference',
+  'medication',
   'workedBefore',
   'failedBefore',
 ];
@@ -46,9 +50,27 @@ export function findingsOfSteps(steps: readonly Pick<StepRecord, 'step' | 'conte
 
 /** One flat contribution out of several, later ones winning. */
 export const merged = (parts: readonly Findings[]): Findings => ({
+  taken: Object.assign({}, ...parts.map((part) => part.taken)),
   body: Object.assign({}, ...parts.map((part) => part.body)),
   left: Object.assign({}, ...parts.map((part) => part.left)),
   right: Object.assign({}, ...parts.map((part) => part.right)),
 });
 
-export const pictureOf = (findings: Findings): ClinicalPicture => clinicalPicture(findings);
+/** Numbers only: what can be laid beside today’s. */
+export function numbersOf(findings: Findings): Findings {
+  const numbers = (part: object | undefined) =>
+    Object.fromEntries(Object.entries(part ?? {}).filter(([, value]) => typeof value === 'number'));
+  return { body: numbers(findings.body), left: numbers(findings.left), right: numbers(findings.right) };
+}
+
+/** Marks of injuries that a visit holds. */
+export const injuriesOf = (steps: readonly Pick<StepRecord, 'step' | 'content'>[]): InjuryMark[] =>
+  (
+    (steps.find((step) => step.step === 'ask')?.content as StepContents['ask'] | undefined)?.marks ?? []
+  ).filter((mark) => mark.layer === 'injury');
+
+export const swellingOf = (steps: readonly Pick<StepRecord, 'step' | 'content'>[]): SwellingReading[] =>
+  (steps.find((step) => step.step === 'feet')?.content as StepContents['feet'] | undefined)?.swelling ?? [];
+
+/** Everything known, with what follows from it. */
+export const pictureOf = (findings: Findings): ClinicalPicture => deriveFindings(clinicalPicture(findings));

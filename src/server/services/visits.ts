@@ -6,7 +6,7 @@ import type { PatientSheet } from '@/core/aftercare/patient-sheet';
 import { audit, type Tenant } from '../database/tenant';
 import { fieldErrors, notFound, Refusal } from '../http/problem';
 import { readClinic } from './clinic';
-import { carriedFrom, findingsOfSteps, merged } from './patient-findings';
+import { carriedFrom, findingsOfSteps, injuriesOf, merged, numbersOf, swellingOf } from './patient-findings';
 import { patientRow, summaryOf } from './patients';
 
 /** Continues the patient's open visit, or begins one. */
@@ -57,18 +57,50 @@ export async function stepsOf({ tx }: Tenant, visitId: string): Promise<StepReco
   }));
 }
 
-async function carriedInto(tenant: Tenant, patientId: string, before: Date): Promise<VisitRecord['carried']> {
-  const earlier = await tenant.tx
+/** Most visits that are laid beside the present one. */
+const EARLIER_VISITS = 24;
+
+/** What earlier visits hold: the latest carries what still holds, all show their numbers. */
+async function earlierVisits(
+  tenant: Tenant,
+  patientId: string,
+  before: Date,
+): Promise<Pick<VisitRecord, 'carried' | 'earlier'>> {
+  const rows = await tenant.tx
     .selectFrom('visit')
-    .select(['id', 'started_at'])
-    .where('patient_id', '=', patientId)
-    .where('started_at', '<', before)
-    .orderBy('started_at', 'desc')
-    .limit(1)
-    .executeTakeFirst();
-  if (!earlier) return null;
-  const findings = carriedFrom(merged(findingsOfSteps(await stepsOf(tenant, earlier.id))));
-  return { findings, from: earlier.started_at.toISOString().slice(0, 10) };
+    .leftJoin('visit_step', 'visit_step.visit_id', 'visit.id')
+    .select(['visit.id', 'visit.started_at', 'visit_step.step', 'visit_step.content'])
+    .where('visit.patient_id', '=', patientId)
+    .where('visit.started_at', '<', before)
+    .orderBy('visit.started_at', 'desc')
+    .execute();
+  const byVisit = new Map<string, typeof rows>();
+  for (const row of rows) byVisit.set(row.id, [...(byVisit.get(row.id) ?? []), row]);
+  const visits = [...byVisit.values()].slice(0, EARLIER_VISITS).map((group) => ({
+    on: group[0]!.started_at.toISOString().slice(0, 10),
+    steps: group.flatMap(({ step, content }) =>
+      step === null || content === null ? [] : [{ step: step as SavedStep, content }],
+    ),
+  }));
+  // A review holds no findings: what still holds is looked for in the latest visit that took a history.
+  const latest = visits.find((visit) => findingsOfSteps(visit.steps).length > 0);
+  return {
+    carried: latest
+      ? {
+          findings: carriedFrom(merged(findingsOfSteps(latest.steps))),
+          injuries: injuriesOf(latest.steps),
+          from: latest.on,
+        }
+      : null,
+    earlier: visits
+      .filter((visit) => findingsOfSteps(visit.steps).length > 0)
+      .map(({ on, steps }) => ({
+        on,
+        findings: numbersOf(merged(findingsOfSteps(steps))),
+        swelling: swellingOf(steps),
+      }))
+      .reverse(),
+  };
 }
 
 /** A visit with every saved step and what carries over; the reading is audited. */
@@ -88,7 +120,8 @@ export async function readVisit(tenant: Tenant, id: string): Promise<VisitRecord
     closedBecause: visit.closed_because,
     patient: { ...summaryOf(patient), heightMm: patient.height_mm, school: patient.school },
     clinic: await readClinic(tenant),
-    carried: await carriedInto(tenant, patient.id, visit.started_at),
+    ...(await earlierVisits(tenant, patient.id, visit.started_at)),
+    reader: tenant.actor.name,
     steps: await stepsOf(tenant, id),
     sheet: (handOver?.sheet as PatientSheet | undefined) ?? null,
   };

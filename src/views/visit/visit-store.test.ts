@@ -24,6 +24,8 @@ const visit = (steps: StepRecord[] = [], closedAt: string | null = null): VisitR
   },
   clinic: { id: 'c', name: 'Clinic', place: 'Testholm', school: 'balanced', lifeSchool: 'median' },
   carried: null,
+  earlier: [],
+  reader: 'Test Reader',
   steps,
   sheet: null,
 });

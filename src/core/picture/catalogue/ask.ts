@@ -100,6 +100,7 @@ export const ASK_FINDINGS = {
   }),
   workedBefore: text('What worked before', 600, { scope: 'body', step: 'ask' }),
   failedBefore: text('What did not', 600, { scope: 'body', step: 'ask' }),
+  medication: text('Medication that matters', 300, { scope: 'body', step: 'ask' }),
   pain: set(
     'Aches',
     {

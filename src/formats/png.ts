@@ -1,0 +1,15 @@
+import { PNG } from 'pngjs';
+import type { Picture } from '@/core/examination/footprint/picture';
+
+/** A picture as PNG bytes, opaque. Runs on the server; browsers decode pictures themselves. */
+export function writePng({ width, height, data }: Picture): Uint8Array {
+  const png = new PNG({ width, height, colorType: 2 });
+  png.data = Buffer.from(data.buffer, data.byteOffset, data.byteLength);
+  return PNG.sync.write(png, { colorType: 2, deflateLevel: 4 });
+}
+
+/** Pixels of a PNG. */
+export function readPng(bytes: Uint8Array): Picture {
+  const { width, height, data } = PNG.sync.read(Buffer.from(bytes));
+  return { width, height, data: new Uint8Array(data) };
+}
