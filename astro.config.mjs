@@ -18,7 +18,8 @@ export default defineConfig({
       styleDirective: { hashes: ['sha256-38RhXrc7EdReTKsOm23ZPOCUgniTUUcjky8QOOrQx6o='] },
       directives: [
         "default-src 'self'",
-        "img-src 'self' data:",
+        "img-src 'self' data: blob:",
+        "media-src 'self' blob:",
         "font-src 'self'",
         "connect-src 'self'",
         "worker-src 'self'",

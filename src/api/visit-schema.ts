@@ -2,6 +2,7 @@ import { z } from 'zod';
 import {
   ACHE_TIMES,
   type AcheTime,
+  INJURY_DATE,
   INJURY_STATES,
   type InjuryState,
   SKIN_KINDS,
@@ -123,10 +124,7 @@ const injuryMark = z.strictObject({
       'other',
     ])
     .optional(),
-  on: z
-    .string()
-    .regex(/^\d{4}(-(0[1-9]|1[0-2]))?$/, 'Write a year, or year-month: 2029-03.')
-    .optional(),
+  on: z.string().regex(INJURY_DATE, 'Write a year, or year-month: 2029-03.').optional(),
   state: keysOf<InjuryState>(INJURY_STATES).optional(),
 });
 const skinMark = z.strictObject({

@@ -14,6 +14,9 @@ export const ACHE_TIMES = {
 } as const;
 export type AcheTime = keyof typeof ACHE_TIMES;
 
+/** `2029` or `2029-03`. */
+export const INJURY_DATE = /^\d{4}(-(0[1-9]|1[0-2]))?$/;
+
 export const INJURY_STATES = {
   healed: 'healed',
   troubling: 'still troubling',

@@ -1,7 +1,7 @@
 import { type KeyboardEvent, useId, useRef, useState } from 'react';
 import { readNumberFinding } from '@/core/picture/check-finding';
 import type { NumberFinding } from '@/core/picture/finding-kinds';
-import { UNIT_LABEL } from '@/core/units/parse';
+import { decimalsOf, UNIT_LABEL, type Unit } from '@/core/units/parse';
 
 interface Props {
   definition: NumberFinding;
@@ -14,7 +14,11 @@ interface Props {
   problem?: string | undefined;
 }
 
-const print = (value: number): string => String(Math.round(value * 100) / 100);
+/** One decimal more than a value is shown with elsewhere, so that what was typed comes back. */
+const print = (unit: Unit, value: number): string => {
+  const scale = 10 ** Math.max(2, decimalsOf(unit));
+  return String(Math.round(value * scale) / scale);
+};
 
 /** A measured number in any unit people type; says at the field what cannot be, and offers what was probably meant. */
 export function Measure({
@@ -29,7 +33,7 @@ export function Measure({
   const id = useId();
   const [draft, setDraft] = useState<string | null>(null);
   const input = useRef<HTMLInputElement>(null);
-  const shown = draft ?? typed ?? (value === undefined ? '' : print(value));
+  const shown = draft ?? typed ?? (value === undefined ? '' : print(definition.unit, value));
   const read = shown.trim() === '' ? null : readNumberFinding(definition, shown);
   const refused = read && !read.ok ? read.problem : null;
   const sure = read?.ok ? read.value.sure : undefined;

@@ -21,11 +21,19 @@ const nameOf = (path: readonly string[]): string => {
   return side ? `${label}, ${side}` : label;
 };
 
+/** Path of the value that a `taken` entry belongs to: findings.taken.left.arch.at → findings.left.arch. */
+function keyOfValue(path: readonly string[]): string {
+  const at = path.indexOf('taken');
+  return at < 0 ? '' : [...path.slice(0, at), path[at + 1]].join('.');
+}
+
 /** Somebody saved this step first: both versions value by value, and the person decides; nothing is overwritten. */
 export function ConflictPanel({ step }: { step: SavedStep }) {
   const { state, store } = useVisit();
   const entry = state.steps[step];
-  const rows = differences(entry.content, entry.theirs?.content);
+  const all = differences(entry.content, entry.theirs?.content);
+  // How a value was taken goes where the value goes; it is no choice of its own.
+  const rows = all.filter((row) => !row.path.includes('taken'));
   const [keepMine, setKeepMine] = useState<ReadonlySet<string>>(
     () => new Set(rows.map((row) => row.path.join('.'))),
   );
@@ -40,7 +48,7 @@ export function ConflictPanel({ step }: { step: SavedStep }) {
       step,
       withMine(
         entry.theirs?.content,
-        rows.filter((row) => keepMine.has(row.path.join('.'))),
+        all.filter((row) => keepMine.has(row.path.join('.')) || keepMine.has(keyOfValue(row.path))),
       ) as Record<string, unknown>,
     );
   return (

@@ -1,42 +1,13 @@
-import type { FindingStep, Side } from '@/core/picture/finding-kinds';
-import type { AnyFindingValue } from '@/core/picture/findings';
-import { definitionOf, FINDINGS, type FindingId } from '@/core/picture/findings';
+import { definitionOf, type FindingId } from '@/core/picture/findings';
+import { INSTRUMENTS } from '@/core/picture/taken';
 import { Choice } from '@/ui/controls/Choice';
 import { ChoiceSet } from '@/ui/controls/ChoiceSet';
 import { Measure } from '@/ui/controls/Measure';
+import { Steps } from '@/ui/controls/Steps';
 import { MarkShape } from '@/ui/drawing/Marks';
+import { BandLine } from './BandLine';
+import { type Place, useFinding } from './use-findings';
 import { useVisit } from './visit-context';
-
-export type Place = 'body' | Side;
-
-/** Reads and writes one finding of the step that it belongs to. */
-export function useFinding(id: FindingId, place: Place) {
-  const { store, state, visit, lit, readOnly } = useVisit();
-  const step = FINDINGS[id].step as FindingStep;
-  const entry = state.steps[step];
-  const findings = ((entry.content as { findings?: Record<string, Record<string, unknown>> }).findings ??
-    {}) as Record<Place, Record<string, AnyFindingValue | undefined> | undefined>;
-  const key = `${place}.${id}`;
-  const carried = (visit.carried?.findings[place] as Record<string, AnyFindingValue> | undefined)?.[id];
-  const own = findings[place]?.[id];
-  const set = (value: AnyFindingValue | undefined, typed?: string) => {
-    if (readOnly) return;
-    const part = { ...findings[place], [id]: value };
-    if (value === undefined) delete part[id];
-    const texts = { ...entry.typed };
-    if (typed === undefined) delete texts[key];
-    else texts[key] = typed;
-    store.change(step, { ...entry.content, findings: { ...findings, [place]: part } }, texts);
-  };
-  return {
-    value: own ?? carried,
-    carried: own === undefined && carried !== undefined,
-    typed: entry.typed[key],
-    problem: entry.errors.find((error) => error.path.at(-1) === id && error.path.includes(place))?.message,
-    lit: lit.has(id),
-    set,
-  };
-}
 
 interface Props {
   id: FindingId;
@@ -54,7 +25,16 @@ export function FindingField({ id, place = 'body', label, quiet = false, classNa
   const name = label ?? (place === 'body' ? definition.label : `${definition.label}, ${place}`);
   return (
     <div className={`${className} ${field.lit ? 'lit' : ''}`} data-finding={`${place}.${id}`}>
-      {definition.kind === 'number' && (
+      {definition.kind === 'number' && definition.steps && (
+        <Steps
+          definition={definition}
+          label={name}
+          quiet={quiet}
+          value={field.value as number | undefined}
+          onChange={(value) => field.set(value)}
+        />
+      )}
+      {definition.kind === 'number' && !definition.steps && (
         <Measure
           definition={definition}
           label={name}
@@ -95,6 +75,13 @@ export function FindingField({ id, place = 'body', label, quiet = false, classNa
             onChange={(event) => field.set(event.target.value || undefined)}
           />
         </label>
+      )}
+      {definition.kind === 'number' && <BandLine id={id} value={field.value as number | undefined} />}
+      {field.taken && field.taken.with !== 'hand' && (
+        <span className="block text-faint text-xs">
+          {INSTRUMENTS[field.taken.with]}
+          {field.taken.method && `, ${field.taken.method}`}
+        </span>
       )}
       {field.carried && (
         <span className="text-faint text-xs">

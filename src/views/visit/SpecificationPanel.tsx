@@ -1,5 +1,6 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { greaterOf } from '@/core/picture/clinical-picture';
+import { costInWords, costsOfUnknown } from '@/core/prescribe/cost-of-unknown';
 import { firmnessWord, isTense, targetInWords } from '@/core/prescribe/explain';
 import { shoeValues } from '@/core/prescribe/shoe-values';
 import type { Specification, Target } from '@/core/prescribe/specification';
@@ -112,7 +113,28 @@ export function SpecificationPanel({ onLight, lit, onOpen }: Props) {
           </ul>
         </>
       )}
+      <UnknownCosts specification={specification} />
     </aside>
+  );
+}
+
+/** What has not been examined and what that costs: which features cannot be limited or pushed. */
+function UnknownCosts({ specification }: { specification: Specification }) {
+  const costs = useMemo(() => costsOfUnknown(specification), [specification]);
+  if (costs.length === 0) return null;
+  const blind = new Set(costs.flatMap((cost) => cost.limits)).size;
+  return (
+    <details className="border-t border-rule pt-1 max-h-[45%] overflow-y-auto shrink-0">
+      <summary className="cursor-pointer text-sm">
+        <MarkShape mark="unknown" /> {costs.length} not examined
+        {blind > 0 && `: ${blind} ${blind === 1 ? 'feature' : 'features'} cannot be limited`}
+      </summary>
+      <ul className="text-xs grid gap-1 py-1">
+        {costs.map((cost) => (
+          <li key={cost.finding}>{costInWords(cost)}</li>
+        ))}
+      </ul>
+    </details>
   );
 }
 

@@ -1,7 +1,5 @@
 import type { SavedStep, StepState } from '@/api/saved-steps';
 import { VISIT_STEPS } from '@/core/picture/finding-kinds';
-import { suggestedWarnings } from '@/core/safety/suggested-warnings';
-import { openWarnings } from '@/core/safety/warning-signs';
 import { useVisit } from './visit-context';
 
 export const STEP_NAME: Record<SavedStep, string> = {
@@ -50,8 +48,8 @@ interface Props {
 
 /** The steps in the order of work, each with its state; warning signs are two presses from anywhere. */
 export function Spine({ current, onGo }: Props) {
-  const { state, picture, readOnly } = useVisit();
-  const open = openWarnings(state.steps.warnings.content, suggestedWarnings(picture));
+  const { state, warnings, readOnly } = useVisit();
+  const { open } = warnings;
   const button = (step: SavedStep, number: number | null) => (
     <button
       type="button"

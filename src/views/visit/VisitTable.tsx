@@ -13,8 +13,11 @@ import { SpecificationPanel } from './SpecificationPanel';
 import { Spine, STEP_NAME } from './Spine';
 import { Ask } from './steps/Ask';
 import { Candidates } from './steps/Candidates';
-import { Feet, Load, Move, OldPair } from './steps/examination';
+import { Feet } from './steps/feet/Feet';
 import { HandOver } from './steps/HandOver';
+import { Load } from './steps/Load';
+import { Move } from './steps/Move';
+import { OldPair } from './steps/OldPair';
 import { Prosthesis } from './steps/Prosthesis';
 import { Reason } from './steps/Reason';
 import { TryOnStep } from './steps/TryOnStep';
@@ -135,7 +138,8 @@ function Work({
           <a href={`/patients/${visit.patient.id}`}>
             {visit.patient.givenName} {visit.patient.familyName}
           </a>
-          , {visit.patient.age}, {visit.patient.occupation}
+          , {visit.patient.age}, {visit.patient.occupation}.{' '}
+          <a href={`/visits/${visit.id}/examination`}>Record</a>
         </p>
         <SavingLine />
       </header>

@@ -3,17 +3,23 @@ import type { VisitRecord } from '@/api/records';
 import type { Choices, StepContents } from '@/api/visit-schema';
 import type { SchoolChoice } from '@/core/knowledge/schools';
 import { type ClinicalPicture, clinicalPicture, type Findings } from '@/core/picture/clinical-picture';
+import { deriveFindings } from '@/core/picture/derive';
 import type { FindingStep } from '@/core/picture/finding-kinds';
 import type { FindingId } from '@/core/picture/findings';
 import { resolve } from '@/core/prescribe/resolve';
 import type { Specification } from '@/core/prescribe/specification';
+import { suggestedWarnings } from '@/core/safety/suggested-warnings';
+import { type Block, openWarnings } from '@/core/safety/warning-signs';
 import type { VisitState, VisitStore } from './visit-store';
 
 interface VisitView {
   visit: VisitRecord;
   store: VisitStore;
   state: VisitState;
+  /** Everything known, with what follows from it. */
   picture: ClinicalPicture;
+  /** Warning signs that the findings point at, and what still blocks the hand-over. */
+  warnings: { suggested: string[]; open: Block[] };
   specification: Specification;
   school: SchoolChoice;
   /** Findings that the target under the pointer rests on. */
@@ -43,15 +49,25 @@ export function VisitProvider({ visit, store, lit, children }: ProviderProps) {
       body: { ageYears: visit.patient.age, sizingGroup: visit.patient.sizingGroup },
     };
     const parts = FINDING_STEPS.map((step) => (steps[step].content as StepContents['ask']).findings);
-    return clinicalPicture(record, visit.carried?.findings ?? {}, ...parts);
+    return deriveFindings(clinicalPicture(record, visit.carried?.findings ?? {}, ...parts));
   }, [visit, steps]);
   const specification = useMemo(
     () => resolve(picture, { school, setAside: choices.setAside ?? [] }),
     [picture, school, choices.setAside],
   );
+  const warnings = useMemo(() => {
+    const check = steps.warnings.content as StepContents['warnings'];
+    const marks = [
+      ...((steps.ask.content as StepContents['ask']).marks ?? []),
+      ...((steps.feet.content as StepContents['feet']).marks ?? []),
+    ];
+    const suggested = suggestedWarnings(picture, { marks, ankle: check.ankle });
+    return { suggested, open: openWarnings(check, suggested) };
+  }, [picture, steps]);
+  const readOnly = visit.closedAt !== null;
   const view = useMemo(
-    () => ({ visit, store, state, picture, specification, school, lit, readOnly: visit.closedAt !== null }),
-    [visit, store, state, picture, specification, school, lit],
+    () => ({ visit, store, state, picture, warnings, specification, school, lit, readOnly }),
+    [visit, store, state, picture, warnings, specification, school, lit, readOnly],
   );
   return <Context value={view}>{children}</Context>;
 }

@@ -167,13 +167,13 @@ export const PRESSURE_LINES = {
   'in-shoe': {
     kpa: 200,
     says: 'In-shoe target at a healed plantar ulcer: below 200 kPa, or at least 30 % less than in the shoe before.',
-    source: 'bus-2024',
+    cite: 'Bus 2024, Diabetes Metab Res Rev 40:e3651',
     trust: 95,
   },
   barefoot: {
     kpa: 700,
     says: 'Barefoot ulcer-risk cuts vary from about 700 to 875 kPa and depend on the system.',
-    source: 'armstrong-1998',
+    cite: 'Armstrong 1998, J Foot Ankle Surg; Lavery 2003, Diabetes Care',
     trust: 75,
   },
 } as const;

@@ -1,9 +1,13 @@
-import { BothFeet, FindingField, useFinding } from '../FindingField';
-import { PainMap } from '../PainMap';
+import { SIDES } from '@/core/picture/finding-kinds';
+import { BodyMap } from '../body-map/BodyMap';
+import { InjuryTimeline } from '../body-map/InjuryTimeline';
+import { BothFeet, FindingField } from '../FindingField';
 import { Sections } from '../Sections';
+import { useFinding } from '../use-findings';
 import { Prosthesis } from './Prosthesis';
+import { Uses } from './Uses';
 
-/** History: what for, where it hurts, health and reach, and a prosthesis where there is one. */
+/** History: what for, where it hurts, injuries, health and reach, and a prosthesis where there is one. */
 export function Ask() {
   const prosthesis = useFinding('prosthesisSide', 'body').value;
   const parts = [
@@ -11,10 +15,10 @@ export function Ask() {
       id: 'for',
       title: 'What for',
       content: (
-        <div className="grid gap-3">
+        <div className="grid gap-4">
           <FindingField id="activities" />
           <FindingField id="surfaces" />
-          <div className="flex flex-wrap gap-6">
+          <div className="flex flex-wrap gap-x-6 gap-y-3">
             <FindingField id="weeklyDistance" />
             <FindingField id="hoursStanding" />
             <FindingField id="bodyMass" />
@@ -27,13 +31,33 @@ export function Ask() {
         </div>
       ),
     },
+    { id: 'week', title: 'How much, and when', content: <Uses /> },
     {
       id: 'aches',
-      title: 'Aches and injuries',
+      title: 'Aches',
       content: (
-        <div className="grid gap-3">
-          <PainMap />
-          <BothFeet ids={['worstPain', 'injuries']} />
+        <div className="grid gap-1">
+          <BodyMap layer="ache" />
+          <div className="flex justify-between gap-4">
+            {SIDES.map((side) => (
+              <NoneOf key={side} id="pain" side={side} what="aches" />
+            ))}
+          </div>
+        </div>
+      ),
+    },
+    {
+      id: 'injuries',
+      title: 'Injuries',
+      content: (
+        <div className="grid gap-2">
+          <BodyMap layer="injury" />
+          <InjuryTimeline />
+          <div className="flex justify-between gap-4">
+            {SIDES.map((side) => (
+              <NoneOf key={side} id="injuries" side={side} what="injuries" />
+            ))}
+          </div>
         </div>
       ),
     },
@@ -41,8 +65,9 @@ export function Ask() {
       id: 'health',
       title: 'Health and reach',
       content: (
-        <div className="grid gap-3">
+        <div className="grid gap-4">
           <FindingField id="conditions" />
+          <FindingField id="medication" />
           <div className="flex flex-wrap gap-x-6 gap-y-3">
             <FindingField id="reach" />
             <FindingField id="hands" />
@@ -67,4 +92,31 @@ export function Ask() {
     },
   ];
   return <Sections label="Parts of the history" parts={parts} />;
+}
+
+/** “None” and “not asked” are two answers: a mark is a third. */
+function NoneOf({
+  id,
+  side,
+  what,
+}: {
+  id: 'pain' | 'injuries' | 'skin';
+  side: (typeof SIDES)[number];
+  what: string;
+}) {
+  const field = useFinding(id, side);
+  const said = field.value as string[] | undefined;
+  if (said !== undefined && said.length > 0) return <span />;
+  return (
+    <p className="text-faint">
+      {said === undefined ? `${what}, ${side}: not asked` : `no ${what}, ${side}`}
+      <button
+        type="button"
+        className="press press-quiet ml-1"
+        onClick={() => field.set(said === undefined ? [] : undefined)}
+      >
+        {said === undefined ? `No ${what} ${side}` : 'Not asked'}
+      </button>
+    </p>
+  );
 }

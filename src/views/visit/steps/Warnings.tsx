@@ -1,23 +1,21 @@
-import { suggestedWarnings } from '@/core/safety/suggested-warnings';
+import type { StepContents } from '@/api/visit-schema';
 import {
-  openWarnings,
   URGENCY_LABEL,
   WARNING_ACTIONS,
   WARNING_SIGNS,
   type WarningAction,
-  type WarningCheck,
 } from '@/core/safety/warning-signs';
 import { Choice } from '@/ui/controls/Choice';
 import { useVisit } from '../visit-context';
+import { AnkleRules } from './AnkleRules';
 
 /** Signs that stop a fitting: which are present, and what was done about each. */
 export function Warnings() {
-  const { store, state, picture } = useVisit();
-  const check = state.steps.warnings.content as WarningCheck;
-  const suggested = suggestedWarnings(picture);
+  const { store, state, warnings } = useVisit();
+  const check = state.steps.warnings.content as StepContents['warnings'];
+  const { suggested, open } = warnings;
   const present = check.present ?? [];
-  const open = openWarnings(check, suggested);
-  const save = (next: WarningCheck) => store.change('warnings', { ...check, ...next });
+  const save = (next: Partial<StepContents['warnings']>) => store.change('warnings', { ...check, ...next });
   const toggle = (sign: string) =>
     save({
       present: present.some((entry) => entry.sign === sign)
@@ -52,6 +50,12 @@ export function Warnings() {
                   <span className="block text-xs">{sign.mark}</span>
                 </span>
               </label>
+              {sign.id === 'fracture-rule' && (
+                <details className="pl-7" open={check.ankle !== undefined}>
+                  <summary className="cursor-pointer">Ankle-injury rules, step by step</summary>
+                  <AnkleRules answers={check.ankle ?? {}} onChange={(ankle) => save({ ankle })} />
+                </details>
+              )}
               {entry && (
                 <div className="pl-7 flex flex-wrap gap-4 items-end pt-1">
                   <Choice

@@ -1,0 +1,31 @@
+import type { NumberFinding } from '@/core/picture/finding-kinds';
+import { figureIn } from '@/core/units/parse';
+import { Choice } from './Choice';
+
+interface Props {
+  definition: NumberFinding;
+  label: string;
+  value: number | undefined;
+  onChange: (value: number | undefined) => void;
+  quiet?: boolean;
+}
+
+/** A short run of whole steps, −2 … +2: chosen by digit from its low end, by arrow or by pointer. */
+export function Steps({ definition, label, value, onChange, quiet = false }: Props) {
+  const [from, to] = definition.possible;
+  const options = Object.fromEntries(
+    Array.from({ length: to - from + 1 }, (_, at) => {
+      const step = from + at;
+      return [`step${at}`, `${step > 0 ? '+' : ''}${figureIn(definition.unit, step)}`];
+    }),
+  );
+  return (
+    <Choice
+      label={label}
+      quiet={quiet}
+      options={options}
+      value={value === undefined ? undefined : `step${value - from}`}
+      onChange={(key) => onChange(key === undefined ? undefined : from + Number(key.slice(4)))}
+    />
+  );
+}

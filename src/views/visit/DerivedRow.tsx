@@ -1,0 +1,56 @@
+import { NOT_EXAMINED } from '@/core/picture/clinical-picture';
+import { SIDES, type Side } from '@/core/picture/finding-kinds';
+import { definitionOf, type FindingId } from '@/core/picture/findings';
+import { figureIn, UNIT_LABEL } from '@/core/units/parse';
+import { BandLine } from './BandLine';
+import { useVisit } from './visit-context';
+
+interface Props {
+  id: FindingId;
+  /** What is still missing, where nothing could be derived. */
+  needs: string;
+  note?: string;
+}
+
+/** A value that follows from others, both feet: raw number first, its band under it, or what is missing. */
+export function DerivedRow({ id, needs, note }: Props) {
+  const { picture } = useVisit();
+  const definition = definitionOf(id);
+  const unit = definition.kind === 'number' ? definition.unit : 'score';
+  const cell = (side: Side) => {
+    const value = picture[side][id as never] as number | typeof NOT_EXAMINED;
+    return (
+      <div key={side} className={side === 'left' ? 'justify-self-end text-right' : ''}>
+        {value === NOT_EXAMINED ? (
+          <span className="text-faint text-sm">{needs}</span>
+        ) : (
+          <>
+            <strong className="figure text-base">{figureIn(unit, value)}</strong>{' '}
+            <span className="text-faint">{UNIT_LABEL[unit]}</span>
+            <BandLine id={id} value={value} />
+          </>
+        )}
+      </div>
+    );
+  };
+  const [left, right] = SIDES.map(cell);
+  return (
+    <div className="contents">
+      {left}
+      <div className="text-center leading-tight">
+        {definition.label}
+        {note && <span className="block text-faint text-xs">{note}</span>}
+      </div>
+      {right}
+    </div>
+  );
+}
+
+/** The three columns of both feet, for rows that are derived. */
+export function DerivedRows({ children }: { children: React.ReactNode }) {
+  return (
+    <div className="grid grid-cols-[1fr_9.5rem_1fr] gap-x-4 gap-y-2 items-start bg-desk py-2" role="status">
+      {children}
+    </div>
+  );
+}

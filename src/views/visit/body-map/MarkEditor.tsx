@@ -1,0 +1,180 @@
+import { useState } from 'react';
+import {
+  ACHE_TIMES,
+  type AcheTime,
+  type BodyMark,
+  INJURY_DATE,
+  INJURY_STATES,
+  type InjuryKind,
+  type InjuryState,
+  type Layer,
+  SKIN_KINDS,
+  type SkinKind,
+} from '@/core/body-map/mark';
+import { siteOf } from '@/core/body-map/sites';
+import { FINDINGS } from '@/core/picture/findings';
+import { Choice } from '@/ui/controls/Choice';
+import { ChoiceSet } from '@/ui/controls/ChoiceSet';
+import { useVisit } from '../visit-context';
+import type { useMarks } from './use-marks';
+
+const SCORES = Object.fromEntries(Array.from({ length: 11 }, (_, at) => [`score${at}`, String(at)]));
+const INJURY_KINDS: Record<InjuryKind, string> = { ...FINDINGS.injuries.options, other: 'another' };
+
+const HINT: Record<Layer, string> = {
+  ache: 'Press where it aches; Tab and Space go through the places. Then say how much and when.',
+  injury: 'Press where the injury was; then what, when, and how it is now.',
+  skin: 'Press where the skin is changed; then say what it is.',
+};
+
+interface Props {
+  layer: Layer;
+  mark: BodyMark | null;
+  marks: ReturnType<typeof useMarks>;
+  onChoose: (id: string | null) => void;
+}
+
+/** What one marked place is: the fields of its layer, its note, and the other marks to go to. */
+export function MarkEditor({ layer, mark, marks, onChoose }: Props) {
+  const { readOnly } = useVisit();
+  return (
+    <div className="border-t border-line pt-1 grid gap-1">
+      <p className="flex flex-wrap gap-x-3 gap-y-0.5 items-baseline text-sm">
+        {marks.marks.length === 0 && <span className="text-faint">{HINT[layer]}</span>}
+        {marks.marks.map((entry) => (
+          <button
+            key={entry.id}
+            type="button"
+            aria-pressed={entry.id === mark?.id}
+            className="cursor-pointer underline decoration-dotted aria-pressed:font-semibold aria-pressed:decoration-solid"
+            onClick={() => onChoose(entry.id)}
+          >
+            {nameOf(entry)}
+          </button>
+        ))}
+        {marks.carried && (
+          <span className="text-faint">carried over; a change takes them into this visit</span>
+        )}
+      </p>
+      {mark && !readOnly && (
+        <div className="flex flex-wrap gap-x-4 gap-y-1 items-end">
+          <Fields mark={mark} onChange={marks.update} />
+          <label className="grow min-w-32">
+            <span className="block text-faint">Note</span>
+            <input
+              className="w-full"
+              maxLength={300}
+              value={mark.note ?? ''}
+              onChange={(event) => marks.update({ ...mark, note: event.target.value || undefined })}
+            />
+          </label>
+          <button
+            type="button"
+            className="press"
+            onClick={() => {
+              marks.remove(mark);
+              onChoose(null);
+            }}
+          >
+            Remove
+          </button>
+        </div>
+      )}
+    </div>
+  );
+}
+
+function nameOf(mark: BodyMark): string {
+  const place = `${siteOf(mark.site)?.label ?? mark.site}, ${mark.side}`;
+  if (mark.layer === 'ache') return mark.score === undefined ? place : `${place}: ${mark.score}/10`;
+  if (mark.layer === 'skin') return mark.kind ? `${SKIN_KINDS[mark.kind]}, ${place}` : place;
+  const what = mark.what ? `${INJURY_KINDS[mark.what]}, ` : '';
+  return `${what}${place}${mark.on ? `, ${mark.on}` : ''}`;
+}
+
+/** A year, or a year and month; anything else stays in the field with what is wrong and is not taken. */
+function InjuryDate({
+  value,
+  onChange,
+}: {
+  value: string | undefined;
+  onChange: (value: string | undefined) => void;
+}) {
+  const [typed, setTyped] = useState(value ?? '');
+  const good = typed === '' || INJURY_DATE.test(typed);
+  return (
+    <label>
+      <span className="block text-faint">When, year or year-month</span>
+      <input
+        className="figure w-28"
+        placeholder="2029-03"
+        value={typed}
+        aria-invalid={!good}
+        onChange={(event) => {
+          const next = event.target.value.trim();
+          setTyped(next);
+          if (next === '' || INJURY_DATE.test(next)) onChange(next || undefined);
+        }}
+      />
+      {!good && <span className="problem block text-xs">Write 2029 or 2029-03.</span>}
+    </label>
+  );
+}
+
+function Fields({ mark, onChange }: { mark: BodyMark; onChange: (mark: BodyMark) => void }) {
+  if (mark.layer === 'ache')
+    return (
+      <>
+        <Choice
+          label="How much, 0–10"
+          options={SCORES}
+          value={mark.score === undefined ? undefined : `score${mark.score}`}
+          onChange={(key) =>
+            onChange({ ...mark, score: key === undefined ? undefined : Number(key.slice(5)) })
+          }
+        />
+        <ChoiceSet
+          label="When"
+          options={ACHE_TIMES}
+          value={mark.when}
+          onChange={(when) => onChange({ ...mark, when: when as AcheTime[] | undefined })}
+        />
+      </>
+    );
+  if (mark.layer === 'injury')
+    return (
+      <>
+        <label>
+          <span className="block text-faint">What</span>
+          <select
+            value={mark.what ?? ''}
+            onChange={(event) =>
+              onChange({ ...mark, what: (event.target.value || undefined) as InjuryKind | undefined })
+            }
+          >
+            <option value="">not said</option>
+            {Object.entries(INJURY_KINDS).map(([key, label]) => (
+              <option key={key} value={key}>
+                {label}
+              </option>
+            ))}
+          </select>
+        </label>
+        <InjuryDate key={mark.id} value={mark.on} onChange={(on) => onChange({ ...mark, on })} />
+        <Choice
+          label="Now"
+          options={INJURY_STATES}
+          value={mark.state}
+          onChange={(state) => onChange({ ...mark, state: state as InjuryState | undefined })}
+        />
+      </>
+    );
+  return (
+    <Choice
+      label="What it is"
+      options={SKIN_KINDS}
+      value={mark.kind}
+      onChange={(kind) => onChange({ ...mark, kind: kind as SkinKind | undefined })}
+    />
+  );
+}

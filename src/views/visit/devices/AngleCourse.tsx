@@ -1,0 +1,53 @@
+import { line } from 'd3-shape';
+
+interface Props {
+  /** Angle by frame; a frame without one is a gap. */
+  angles: readonly (number | null)[];
+  frame: number;
+  onFrame: (frame: number) => void;
+}
+
+const WIDTH = 320;
+const HEIGHT = 90;
+
+/** The angle through the clip, with the frame that is shown; pressing goes to a frame. */
+export function AngleCourse({ angles, frame, onFrame }: Props) {
+  const known = angles.filter((angle) => angle !== null);
+  if (known.length < 2) return null;
+  const low = Math.floor(Math.min(...known) - 1);
+  const high = Math.ceil(Math.max(...known) + 1);
+  const x = (at: number) => (at / Math.max(1, angles.length - 1)) * WIDTH;
+  const y = (angle: number) => HEIGHT - 14 - ((angle - low) / (high - low)) * (HEIGHT - 22);
+  const path = line<number | null>()
+    .defined((angle) => angle !== null)
+    .x((_, at) => x(at))
+    .y((angle) => y(angle!))(angles as (number | null)[]);
+  const top = angles.indexOf(Math.max(...known));
+  return (
+    <figure>
+      <svg
+        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        className="w-full h-24"
+        role="img"
+        aria-label={`Heel angle over ${angles.length} frames, from ${low}° to ${high}°, highest at frame ${top + 1}`}
+      >
+        {[low, 0, high].map((level) => (
+          <g key={level}>
+            <line x1={0} x2={WIDTH} y1={y(level)} y2={y(level)} stroke="var(--line)" />
+            <text x={0} y={y(level) - 2} fontSize="9" fill="var(--faint)">
+              {level}°
+            </text>
+          </g>
+        ))}
+        <path d={path ?? ''} fill="none" stroke="var(--accent)" strokeWidth={1.6} />
+        <line x1={x(frame)} x2={x(frame)} y1={0} y2={HEIGHT} stroke="var(--ink)" strokeDasharray="3 2" />
+      </svg>
+      <figcaption className="text-faint text-xs">
+        Followed through the clip.{' '}
+        <button type="button" className="press press-quiet !min-h-0 !py-0" onClick={() => onFrame(top)}>
+          Go to the highest, frame {top + 1}
+        </button>
+      </figcaption>
+    </figure>
+  );
+}

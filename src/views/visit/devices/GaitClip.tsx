@@ -1,0 +1,257 @@
+import { useState } from 'react';
+import { type Activity, rateWarning } from '@/core/examination/gait/camera';
+import { heelAngle, pixelError, toHalfDegree } from '@/core/examination/gait/heel-angle';
+import { BAREFOOT, GAIT_EVENTS, type GaitEvent, type GaitReading } from '@/core/examination/gait/readings';
+import type { Side } from '@/core/picture/finding-kinds';
+import { figureIn } from '@/core/units/parse';
+import { Choice } from '@/ui/controls/Choice';
+import { useRecord, useStepContent } from '../use-findings';
+import { useVisit } from '../visit-context';
+import { AngleCourse } from './AngleCourse';
+import { CameraCheck, type Edges } from './CameraCheck';
+import { GaitReadings, gaitFindings } from './GaitReadings';
+import { GaitStage } from './GaitStage';
+import { TakeButton } from './TakeButton';
+import { TaskLine } from './TaskLine';
+import { Touchdowns } from './Touchdowns';
+import { useGaitClip } from './use-gait-clip';
+
+const SPEEDS = [
+  [1, 'full'],
+  [0.25, 'quarter'],
+  [0.1, 'tenth'],
+] as const;
+const SIDE_OPTIONS = { left: 'left', right: 'right' };
+const ACTIVITY_OPTIONS: Record<Activity, string> = { walk: 'walking', run: 'running' };
+
+const deviceFields = (side: Side) => [
+  { key: 'side', label: 'foot', value: side, options: SIDE_OPTIONS },
+  { key: 'activity', label: 'doing', value: 'walk', options: ACTIVITY_OPTIONS },
+  { key: 'stanceDeg', label: 'standing', unit: '°', value: '3' },
+  { key: 'touchdownDeg', label: 'touchdown', unit: '°', value: '-2' },
+  { key: 'peakDeg', label: 'peak', unit: '°', value: side === 'left' ? '9' : '7' },
+  { key: 'framesPerSecond', label: 'frames a second', value: '60' },
+  { key: 'frames', label: 'frames', value: '30' },
+  { key: 'offAxisDeg', label: 'camera off axis', unit: '°', value: '0' },
+  { key: 'rollDeg', label: 'camera rolled', unit: '°', value: '0' },
+  { key: 'grain', label: 'noise', value: '4' },
+];
+
+/** A rear view, frame by frame: lines on leg and heel, the angle, what it does against standing and in each shoe. */
+export function GaitClip() {
+  const { readOnly, picture } = useVisit();
+  const { content } = useStepContent('move');
+  const record = useRecord('move');
+  const gait = useGaitClip();
+  const [side, setSide] = useState<Side>('left');
+  const [activity, setActivity] = useState<Activity>('walk');
+  const [condition, setCondition] = useState<string>(BAREFOOT);
+  const [edges, setEdges] = useState<Edges | null>(null);
+  const { clip, linesNow: lines, frame } = gait;
+  const readings = content.gait ?? [];
+  const angle = lines ? heelAngle(lines, side) : null;
+
+  const put = (next: GaitReading[]) =>
+    record(gaitFindings(next), { with: 'clip', method: 'rear view, heel against leg' }, { gait: next });
+  const keep = (event: GaitEvent) => {
+    if (!lines || angle === null) return;
+    put([
+      ...readings,
+      {
+        side,
+        condition: condition.trim() || BAREFOOT,
+        activity,
+        event,
+        angleDeg: toHalfDegree(angle),
+        frame,
+        lines,
+      },
+    ]);
+  };
+  return (
+    <div className="grid gap-2">
+      <header className="flex flex-wrap items-end gap-4">
+        <TakeButton
+          label="Load a clip"
+          accept="video/*,image/png,image/jpeg"
+          multiple
+          onFiles={(files) => void gait.load(files)}
+          device="Gait camera"
+          fields={deviceFields(side)}
+          onSimulate={(settings) => {
+            setSide(settings.side as Side);
+            setActivity(settings.activity as Activity);
+            return gait.simulate(settings);
+          }}
+        >
+          <p className="text-faint text-xs">
+            One video, or all pictures of a folder of frames: they are taken in the order of their names.
+          </p>
+        </TakeButton>
+        <Choice
+          label="Foot"
+          options={SIDE_OPTIONS}
+          value={side}
+          onChange={(value) => value && setSide(value as Side)}
+        />
+        <Choice
+          label="Doing"
+          options={ACTIVITY_OPTIONS}
+          value={activity}
+          onChange={(value) => value && setActivity(value as Activity)}
+        />
+        <label>
+          <span className="block text-faint">On the feet</span>
+          <input
+            list="gait-conditions"
+            className="w-36"
+            value={condition}
+            onChange={(event) => setCondition(event.target.value)}
+          />
+          <datalist id="gait-conditions">
+            {[BAREFOOT, 'old pair', 'pair A', 'pair B', 'pair C'].map((name) => (
+              <option key={name} value={name} />
+            ))}
+          </datalist>
+        </label>
+        <label>
+          <span className="block text-faint">Frames a second</span>
+          <input
+            type="number"
+            min={10}
+            max={1000}
+            className="figure w-20"
+            value={gait.rate}
+            onChange={(event) => gait.setRate(Number(event.target.value) || 60)}
+          />
+        </label>
+      </header>
+      <TaskLine state={gait.state} onCancel={gait.cancel} />
+      {gait.message && (
+        <p role="status" className="text-hold">
+          {gait.message}
+        </p>
+      )}
+      {clip && rateWarning(gait.rate, activity) && (
+        <p role="status" className="text-hold">
+          {rateWarning(gait.rate, activity)}
+        </p>
+      )}
+      {clip && lines && angle !== null && (
+        <div className="grid grid-cols-[minmax(15rem,20rem)_1fr] gap-4">
+          <div className="grid gap-1 content-start">
+            <GaitStage
+              clip={clip}
+              frame={frame}
+              lines={lines}
+              edges={edges}
+              onLines={(next) => gait.place(frame, next)}
+              onEdges={setEdges}
+            />
+            <Transport gait={gait} />
+          </div>
+          <div className="grid gap-2 content-start">
+            <p>
+              <strong className="font-display text-2xl figure" aria-live="polite">
+                {figureIn('deg', toHalfDegree(angle))}°
+              </strong>{' '}
+              heel against leg, {angle >= 0 ? 'turned out' : 'turned in'}
+              <span className="block text-faint text-xs">
+                to half a degree; one pixel at the ends is worth {pixelError(lines).toFixed(1)}° here
+              </span>
+            </p>
+            <p className="flex flex-wrap gap-2">
+              <button type="button" className="press" onClick={gait.snap}>
+                Snap to the dots
+              </button>
+              <button type="button" className="press" onClick={() => void gait.follow()}>
+                Follow to the end
+              </button>
+            </p>
+            <AngleCourse
+              angles={clip.frames.map((_, at) => {
+                const there = gait.lines.get(at);
+                return there ? heelAngle(there, side) : null;
+              })}
+              frame={frame}
+              onFrame={gait.show}
+            />
+            <fieldset className="flex flex-wrap gap-2">
+              <legend className="text-faint">Keep this angle as</legend>
+              {(Object.keys(GAIT_EVENTS) as GaitEvent[]).map((event) => (
+                <button
+                  key={event}
+                  type="button"
+                  className="press press-main"
+                  disabled={readOnly}
+                  onClick={() => keep(event)}
+                >
+                  {GAIT_EVENTS[event]}
+                </button>
+              ))}
+            </fieldset>
+            <CameraCheck size={clip} foot={lines.heel[1]} edges={edges} onEdges={setEdges} />
+            <Touchdowns frame={frame} framesPerSecond={gait.rate} />
+          </div>
+        </div>
+      )}
+      {!clip && gait.state.is !== 'working' && (
+        <p className="text-faint max-w-prose">
+          Rear view, camera at knee height straight behind, trousers up, two pen dots each on the leg and on
+          the heel. 120 frames a second or more for running. In a shoe you see the counter, not the heel bone:
+          marks on a shoe move 2–4° more (from memory, check). A foot turned out by more than 10–15° hides it.
+        </p>
+      )}
+      <GaitReadings
+        readings={readings}
+        aches={{
+          left: Array.isArray(picture.left.pain) && picture.left.pain.length > 0,
+          right: Array.isArray(picture.right.pain) && picture.right.pain.length > 0,
+        }}
+        onRemove={readOnly ? null : (index) => put(readings.filter((_, at) => at !== index))}
+      />
+    </div>
+  );
+}
+
+/** Frame by frame, slow, in a loop. */
+function Transport({ gait }: { gait: ReturnType<typeof useGaitClip> }) {
+  const { clip, frame, show, speed, setSpeed } = gait;
+  if (!clip) return null;
+  return (
+    <div className="grid gap-1">
+      <input
+        type="range"
+        aria-label="Frame"
+        aria-valuetext={`frame ${frame + 1} of ${clip.frames.length}`}
+        min={0}
+        max={clip.frames.length - 1}
+        value={frame}
+        onChange={(event) => show(Number(event.target.value))}
+        className="w-full"
+      />
+      <p className="flex flex-wrap gap-1 items-center">
+        <button type="button" className="press" aria-label="Frame back" onClick={() => show(frame - 1)}>
+          ‹
+        </button>
+        <button type="button" className="press" aria-label="Frame on" onClick={() => show(frame + 1)}>
+          ›
+        </button>
+        {SPEEDS.map(([value, label]) => (
+          <button
+            key={value}
+            type="button"
+            className="press"
+            aria-pressed={speed === value}
+            onClick={() => setSpeed(speed === value ? null : value)}
+          >
+            {speed === value ? 'stop' : label}
+          </button>
+        ))}
+        <span className="figure text-faint">
+          {frame + 1}/{clip.frames.length}
+        </span>
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,135 @@
+import { reproducibility } from '@/core/examination/gait/heel-angle';
+import {
+  BAREFOOT,
+  GAIT_EVENTS,
+  type GaitReading,
+  gaitSentence,
+  summariseGait,
+} from '@/core/examination/gait/readings';
+import { SIDES, type Side } from '@/core/picture/finding-kinds';
+import type { FindingId } from '@/core/picture/findings';
+import { figureIn } from '@/core/units/parse';
+import type { Value } from '../use-findings';
+
+const half = (value: number | null) => (value === null ? undefined : Math.round(value * 2) / 2);
+
+/** What barefoot readings say in the vocabulary of findings; what has no reading any more is not examined. */
+export function gaitFindings(readings: readonly GaitReading[]): Value[] {
+  const summaries = summariseGait(readings);
+  return SIDES.flatMap((side) => {
+    const of = (activity: 'walk' | 'run') =>
+      summaries.find(
+        (entry) => entry.side === side && entry.condition === BAREFOOT && entry.activity === activity,
+      );
+    const [walk, run] = [of('walk'), of('run')];
+    const rows: [FindingId, number | null | undefined][] = [
+      ['heelAngleStance', walk?.stanceDeg ?? run?.stanceDeg],
+      ['heelAngleWalk', walk?.peakDeg],
+      ['heelAngleRun', run?.peakDeg],
+      ['heelExcursionWalk', walk?.excursionDeg],
+      ['heelExcursionRun', run?.excursionDeg],
+    ];
+    // Only a side that has readings is spoken for: angles typed for the other one stay.
+    if (!summaries.some((entry) => entry.side === side && entry.condition === BAREFOOT)) return [];
+    return rows.flatMap(([id, value]) =>
+      value === undefined || value === null ? [] : [{ place: side, id, value: half(value) }],
+    );
+  });
+}
+
+interface Props {
+  readings: readonly GaitReading[];
+  aches: Record<Side, boolean>;
+  onRemove: ((index: number) => void) | null;
+}
+
+const degrees = (value: number | null) => (value === null ? '' : `${figureIn('deg', half(value)!)}°`);
+
+/** Angles brought together: barefoot first, each shoe against it, in words that never label. */
+export function GaitReadings({ readings, aches, onRemove }: Props) {
+  if (readings.length === 0) return null;
+  return (
+    <section aria-label="Gait readings" className="grid gap-2">
+      <table className="text-sm">
+        <thead>
+          <tr>
+            {['On the feet', 'Doing', 'Foot', 'Standing', 'Touchdown', 'Peak', 'Excursion', 'In words'].map(
+              (head) => (
+                <th key={head} scope="col">
+                  {head}
+                </th>
+              ),
+            )}
+          </tr>
+        </thead>
+        <tbody>
+          {summariseGait(readings).map((entry) => (
+            <tr key={`${entry.condition}-${entry.activity}-${entry.side}`}>
+              <th scope="row">{entry.condition}</th>
+              <td>{entry.activity === 'walk' ? 'walking' : 'running'}</td>
+              <td>{entry.side}</td>
+              <td className="figure">{degrees(entry.stanceDeg)}</td>
+              <td className="figure">{degrees(entry.touchdownDeg)}</td>
+              <td className="figure">{degrees(entry.peakDeg)}</td>
+              <td className="figure">{degrees(entry.excursionDeg)}</td>
+              <td>{gaitSentence(entry, aches[entry.side])}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <details>
+        <summary className="cursor-pointer">Each placing, and how well it repeats</summary>
+        <ul className="text-sm columns-2">
+          {readings.map((reading, index) => (
+            <li key={index}>
+              {reading.side}, {reading.condition}, {GAIT_EVENTS[reading.event]}, frame {reading.frame + 1}:{' '}
+              <span className="figure">{degrees(reading.angleDeg)}</span>
+              {onRemove && (
+                <button
+                  type="button"
+                  className="press press-quiet !min-h-0 !py-0"
+                  aria-label={`Remove placing ${index + 1}`}
+                  onClick={() => onRemove(index)}
+                >
+                  remove
+                </button>
+              )}
+            </li>
+          ))}
+        </ul>
+        <Repeats readings={readings} />
+      </details>
+      <p className="text-faint text-xs max-w-prose">
+        There is no agreed angle at which rolling becomes “over”. The eye does not see 5°. What counts is the
+        number, the change from standing and with each shoe, and whether it goes with symptoms.
+      </p>
+    </section>
+  );
+}
+
+/** Spread of the angles placed more than once on the same frame. */
+function Repeats({ readings }: { readings: readonly GaitReading[] }) {
+  const groups = new Map<string, number[]>();
+  for (const reading of readings) {
+    const key = `${reading.side}, ${reading.condition}, ${GAIT_EVENTS[reading.event]}, frame ${reading.frame + 1}`;
+    groups.set(key, [...(groups.get(key) ?? []), reading.angleDeg]);
+  }
+  const repeated = [...groups].filter(([, angles]) => angles.length > 1);
+  if (repeated.length === 0)
+    return (
+      <p className="text-faint text-sm">Place and keep the same frame again to see how well it repeats.</p>
+    );
+  return (
+    <ul className="text-sm">
+      {repeated.map(([key, angles]) => {
+        const { mean, repeatability, count } = reproducibility(angles);
+        return (
+          <li key={key}>
+            {key}: {count} placings, mean {degrees(mean)}; two placings differ by less than{' '}
+            {repeatability!.toFixed(1)}° in 95 of 100.
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

@@ -1,0 +1,238 @@
+import { useState } from 'react';
+import { takeFrom } from '@/api/device-client';
+import type { FootAxis } from '@/core/examination/footprint/orient';
+import { PRESSURE_LINES, type Spread, summarise } from '@/core/examination/pressure/analyse';
+import { REGIONS } from '@/core/examination/pressure/masks';
+import { EXAMINATION_SOURCES } from '@/core/examination/sources';
+import { NOT_EXAMINED } from '@/core/picture/clinical-picture';
+import { SIDES, type Side } from '@/core/picture/finding-kinds';
+import { Choice } from '@/ui/controls/Choice';
+import type { PressureAnswer, PressureAsked } from '@/workers/pressure-worker';
+import { useVisit } from '../visit-context';
+import { KeepReadings, type Reading } from './keep';
+import { PressureFilm, type PressureLine } from './PressureFilm';
+import { TakeButton } from './TakeButton';
+import { TaskLine } from './TaskLine';
+import { useTask } from './use-task';
+
+const startWorker = () =>
+  new Worker(new URL('../../../workers/pressure-worker.ts', import.meta.url), { type: 'module' });
+
+const deviceFields = (side: Side) => [
+  { key: 'peakKpa', label: 'peak', unit: 'kPa', value: side === 'left' ? '430' : '380' },
+  {
+    key: 'peakAt',
+    label: 'reached at',
+    value: 'first-head',
+    options: { heel: 'heel', 'first-head': '1st head', 'big-toe': 'big toe' },
+  },
+  { key: 'excursionIndex', label: 'excursion index', unit: '%', value: side === 'left' ? '14' : '17' },
+  { key: 'midfoot', label: 'midfoot contact', value: '0.4' },
+  { key: 'lengthMm', label: 'length', unit: 'mm', value: '258' },
+  { key: 'frames', label: 'frames', value: '70' },
+  { key: 'turnDeg', label: 'turn', unit: '°', value: '4' },
+  { key: 'grain', label: 'noise', unit: 'kPa', value: '2' },
+  { key: 'seed', label: 'seed', value: '1' },
+];
+
+/** Steps over a plate or insole: rolled, masked, measured; several steps make a mean with its spread. */
+export function Pressures() {
+  const { picture } = useVisit();
+  const risk = SIDES.some((side) => {
+    const category = picture[side].atRiskCategory;
+    return category !== NOT_EXAMINED && category >= 1;
+  });
+  const [line, setLine] = useState<PressureLine>('barefoot');
+  return (
+    <div className="grid gap-3">
+      <div className="flex items-end gap-4">
+        <Choice
+          label="Recorded"
+          options={{ barefoot: 'barefoot', 'in-shoe': 'in the shoe' }}
+          value={line}
+          onChange={(value) => value && setLine(value as PressureLine)}
+        />
+        <p className="text-faint text-xs max-w-lg">
+          {risk
+            ? `Outlined cells reach ${PRESSURE_LINES[line].kpa} kPa. ${PRESSURE_LINES[line].says}`
+            : `Outlined cells reach ${PRESSURE_LINES[line].kpa} kPa: a line for at-risk feet, no injury limit for others.`}{' '}
+          {PRESSURE_LINES[line].cite} (
+          {PRESSURE_LINES[line].trust >= 85 ? 'from memory' : 'from memory, check'}).
+        </p>
+      </div>
+      <div className="grid grid-cols-2 gap-5">
+        {SIDES.map((side) => (
+          <Steps key={side} side={side} line={line} />
+        ))}
+      </div>
+      <p className="text-faint text-xs">
+        Bands of the excursion index: {EXAMINATION_SOURCES['song-1996'].cite}. Never compare plates with
+        insoles, or sensors of different size.
+      </p>
+    </div>
+  );
+}
+
+const meanAndSpread = ({ mean, sd }: Spread, decimals: number) =>
+  `${mean.toFixed(decimals)}${sd > 0 ? ` ± ${sd.toFixed(decimals)}` : ''}`;
+
+function Steps({ side, line }: { side: Side; line: PressureLine }) {
+  const task = useTask<PressureAsked, PressureAnswer>(startWorker);
+  const [steps, setSteps] = useState<PressureAnswer[]>([]);
+  const [shown, setShown] = useState(0);
+  const [pitch, setPitch] = useState('');
+  const read = async (files: readonly File[]) => {
+    for (const file of files) {
+      const pitchMm = Number(pitch.replace(',', '.'));
+      const answer = await task.ask({ file, side, ...(pitchMm > 0 ? { pitchMm } : {}) });
+      if (!answer) return;
+      setSteps((now) => {
+        setShown(now.length);
+        return [...now, answer];
+      });
+    }
+  };
+  const moveAxis = async (axis: FootAxis) => {
+    const step = steps[shown];
+    if (!step) return;
+    const frames = step.recording.frames.map((frame) => frame.slice());
+    const answer = await task.ask({ again: { ...step.recording, frames }, side, axis });
+    if (answer) setSteps((now) => now.map((entry, at) => (at === shown ? answer : entry)));
+  };
+  const current = steps[shown];
+  const summary = steps.length > 0 ? summarise(steps.map((step) => step.reading)) : null;
+  const asksPitch = task.state.is === 'failed' && task.state.problem.code === 'no-pitch';
+  return (
+    <section aria-label={`Pressure, ${side}`} className="grid gap-2 content-start min-w-0">
+      <header className="flex items-center gap-3 flex-wrap">
+        <h2 className="capitalize text-base">{side}</h2>
+        <TakeButton
+          label={`Take a step, ${side}`}
+          accept=".csv,.txt,text/csv"
+          multiple
+          onFiles={(files) => void read(files)}
+          device="Pressure plate"
+          fields={deviceFields(side)}
+          onSimulate={async (settings) => {
+            const answer = await takeFrom('pressure-plate', { ...settings, side });
+            if (!answer.ok) return answer.message;
+            void read([answer.file]);
+            return null;
+          }}
+        />
+        {steps.length > 0 && (
+          <span className="flex gap-1 items-center text-sm">
+            {steps.map((_, at) => (
+              <button
+                key={at}
+                type="button"
+                className="press !px-2"
+                aria-pressed={at === shown}
+                aria-label={`Step ${at + 1}, ${side}`}
+                onClick={() => setShown(at)}
+              >
+                {at + 1}
+              </button>
+            ))}
+            <button
+              type="button"
+              className="press press-quiet"
+              onClick={() => {
+                setSteps(steps.filter((_, at) => at !== shown));
+                setShown(0);
+              }}
+            >
+              drop this step
+            </button>
+          </span>
+        )}
+      </header>
+      <TaskLine state={task.state} onCancel={task.cancel} />
+      {asksPitch && (
+        <label className="flex gap-2 items-center">
+          Sensor pitch, mm
+          <input className="figure w-16" value={pitch} onChange={(event) => setPitch(event.target.value)} />
+          then take the file again
+        </label>
+      )}
+      {!current && task.state.is !== 'working' && (
+        <p className="text-faint">
+          A step as CSV of frames (time, row, sensors; kPa). Take three or more a side: one step is not a
+          measurement.
+        </p>
+      )}
+      {current && summary && (
+        <>
+          <PressureFilm
+            recording={current.recording}
+            mask={current.mask}
+            reading={current.reading}
+            line={line}
+            onAxis={(axis) => void moveAxis(axis)}
+          />
+          {current.recording.notes.map((note) => (
+            <p key={note.code} role="status" className="text-hold text-sm">
+              {note.message}
+            </p>
+          ))}
+          <KeepReadings
+            step="move"
+            side={side}
+            with="plate"
+            method={`${line}, mean of ${steps.length}`}
+            readings={readingsOf(steps, summary)}
+          />
+          <details>
+            <summary className="cursor-pointer">Twelve regions</summary>
+            <table className="text-sm">
+              <thead>
+                <tr>
+                  <th scope="col">Region</th>
+                  <th scope="col">Peak, kPa</th>
+                  <th scope="col">kPa·s</th>
+                  <th scope="col">cm²</th>
+                </tr>
+              </thead>
+              <tbody>
+                {summary.regions.map((region) => (
+                  <tr key={region.region}>
+                    <th scope="row" className="!py-0.5">
+                      {REGIONS[region.region]}
+                    </th>
+                    <td className="!py-0.5 figure">{meanAndSpread(region.peakKpa, 0)}</td>
+                    <td className="!py-0.5 figure">{meanAndSpread(region.pressureTimeKpaS, 1)}</td>
+                    <td className="!py-0.5 figure">{meanAndSpread(region.contactCm2, 1)}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </details>
+        </>
+      )}
+    </section>
+  );
+}
+
+function readingsOf(steps: readonly PressureAnswer[], summary: ReturnType<typeof summarise>): Reading[] {
+  const mean = (of: (step: PressureAnswer) => number) =>
+    steps.reduce((sum, step) => sum + of(step), 0) / steps.length;
+  const highest = summary.regions.reduce((most, region) =>
+    region.pressureTimeKpaS.mean > most.pressureTimeKpaS.mean ? region : most,
+  );
+  const peakRegion = summary.regions.reduce((most, region) =>
+    region.peakKpa.mean > most.peakKpa.mean ? region : most,
+  );
+  const note = (spread: Spread, decimals: number) =>
+    spread.sd > 0 ? `± ${spread.sd.toFixed(decimals)}` : undefined;
+  const row = (reading: Omit<Reading, 'note'>, text: string | undefined): Reading =>
+    text ? { ...reading, note: text } : reading;
+  return [
+    row({ id: 'peakPressure', value: mean((step) => step.reading.peakKpa) }, REGIONS[peakRegion.region]),
+    row({ id: 'pressureTimeIntegral', value: highest.pressureTimeKpaS.mean }, REGIONS[highest.region]),
+    { id: 'contactArea', value: mean((step) => step.reading.contactCm2) },
+    ...(summary.excursionIndex
+      ? [row({ id: 'excursionIndex', value: summary.excursionIndex.mean }, note(summary.excursionIndex, 1))]
+      : []),
+    row({ id: 'archIndexLoaded', value: summary.archIndex.mean }, note(summary.archIndex, 3)),
+  ];
+}

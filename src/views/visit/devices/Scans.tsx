@@ -1,0 +1,204 @@
+import { lazy, Suspense, useState } from 'react';
+import { takeFrom } from '@/api/device-client';
+import { REAL_DIFFERENCE } from '@/core/examination/real-difference';
+import { SCAN_UNITS, type ScanReading, type ScanUnit } from '@/core/examination/scan/measure-scan';
+import { NOT_EXAMINED } from '@/core/picture/clinical-picture';
+import { SIDES, type Side } from '@/core/picture/finding-kinds';
+import { definitionOf } from '@/core/picture/findings';
+import { figureIn } from '@/core/units/parse';
+import type { ScanAsked } from '@/workers/scan-worker';
+import { useRecord } from '../use-findings';
+import { useVisit } from '../visit-context';
+import { TakeButton } from './TakeButton';
+import { TaskLine } from './TaskLine';
+import { useTask } from './use-task';
+
+const MeshView = lazy(() => import('./MeshView'));
+const startWorker = () =>
+  new Worker(new URL('../../../workers/scan-worker.ts', import.meta.url), { type: 'module' });
+
+const YES_NO = { no: 'no', yes: 'yes' };
+const deviceFields = (side: Side) => [
+  { key: 'lengthMm', label: 'length', unit: 'mm', value: side === 'left' ? '257' : '259' },
+  { key: 'ballWidthMm', label: 'ball width', unit: 'mm', value: '99' },
+  { key: 'ballGirthMm', label: 'ball girth', unit: 'mm', value: '246' },
+  { key: 'heelWidthMm', label: 'heel width', unit: 'mm', value: '64' },
+  { key: 'dorsumHeightMm', label: 'dorsum', unit: 'mm', value: '66' },
+  { key: 'toeHeightMm', label: 'toes', unit: 'mm', value: '24' },
+  { key: 'turn', label: 'turn in the file', unit: '°', value: '25' },
+  { key: 'grainMm', label: 'roughness', unit: 'mm', value: '0.05' },
+  { key: 'holes', label: 'holes', value: '1' },
+  {
+    key: 'unit',
+    label: 'unit of the file',
+    value: 'mm',
+    options: Object.fromEntries(Object.keys(SCAN_UNITS).map((unit) => [unit, unit])),
+  },
+  { key: 'floor', label: 'with its floor', value: 'yes', options: YES_NO },
+  { key: 'insideOut', label: 'inside out', value: 'no', options: YES_NO },
+];
+
+const MEASURES = [
+  'footLength',
+  'heelBallLength',
+  'ballWidth',
+  'ballGirth',
+  'instepGirth',
+  'heelWidth',
+  'toeHeight',
+  'dorsumHeight',
+] as const;
+
+/** Scans of both feet: read, stood on the floor, measured, held against the tape. */
+export function Scans() {
+  return (
+    <div className="grid grid-cols-2 gap-5">
+      {SIDES.map((side) => (
+        <Scan key={side} side={side} />
+      ))}
+    </div>
+  );
+}
+
+function Scan({ side }: { side: Side }) {
+  const task = useTask<ScanAsked, ScanReading>(startWorker);
+  const [file, setFile] = useState<File | null>(null);
+  const [reading, setReading] = useState<ScanReading | null>(null);
+  const [lit, setLit] = useState<string | null>(null);
+  const read = async (from: File, unit: ScanUnit | null) => {
+    setFile(from);
+    const answer = await task.ask({ file: from, name: from.name, side, unit });
+    if (answer) setReading(answer);
+  };
+  const asksUnit = task.state.is === 'failed' && task.state.problem.code === 'unit';
+  return (
+    <section aria-label={`Scan, ${side}`} className="grid gap-2 content-start min-w-0">
+      <header className="flex items-center gap-3">
+        <h2 className="capitalize text-base">{side}</h2>
+        <TakeButton
+          label={`Take a scan, ${side}`}
+          accept=".stl,.ply,.obj"
+          onFiles={([first]) => first && void read(first, null)}
+          device="Foot scanner"
+          fields={deviceFields(side)}
+          onSimulate={async (settings) => {
+            const answer = await takeFrom('foot-scanner', { ...settings, side });
+            if (!answer.ok) return answer.message;
+            void read(answer.file, null);
+            return null;
+          }}
+        />
+      </header>
+      <TaskLine state={task.state} onCancel={task.cancel} />
+      {asksUnit && file && (
+        <p className="flex gap-2 items-center">
+          The file is in
+          {(Object.keys(SCAN_UNITS) as ScanUnit[]).map((unit) => (
+            <button key={unit} type="button" className="press" onClick={() => void read(file, unit)}>
+              {unit}
+            </button>
+          ))}
+        </p>
+      )}
+      {!reading && task.state.is !== 'working' && (
+        <p className="text-faint">
+          A surface of one foot as STL, PLY or OBJ, in any unit and lying anyhow. Floor, heel, axis and side
+          are found; small holes are closed and said.
+        </p>
+      )}
+      {reading && (
+        <>
+          <Suspense fallback={<div className="h-72 border border-line" />}>
+            <MeshView reading={reading} lit={lit} />
+          </Suspense>
+          <p className="text-faint text-sm">
+            {reading.triangles.toLocaleString('en')} triangles, {reading.unit}.{' '}
+            {reading.notes.map((note) => note.message).join(' ')}
+          </p>
+          <ScanMeasureTable reading={reading} onLit={setLit} />
+        </>
+      )}
+    </section>
+  );
+}
+
+/** Scan against tape, measure by measure; each is taken into the visit on its own or all at once. */
+function ScanMeasureTable({
+  reading,
+  onLit,
+}: {
+  reading: ScanReading;
+  onLit: (name: string | null) => void;
+}) {
+  const { picture, readOnly } = useVisit();
+  const record = useRecord('feet');
+  const { side, measures } = reading;
+  const rounded = (id: (typeof MEASURES)[number]) => Math.round(measures[id] * 10) / 10;
+  const take = (ids: readonly (typeof MEASURES)[number][]) =>
+    record(
+      ids.map((id) => ({ place: side, id, value: rounded(id) })),
+      { with: 'scan' },
+    );
+  return (
+    <>
+      <table className="text-sm">
+        <thead>
+          <tr>
+            <th scope="col">Measure, mm</th>
+            <th scope="col">Scan</th>
+            <th scope="col">Held</th>
+            <th scope="col">Apart</th>
+            <th scope="col">
+              <span className="sr-only">Take</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {MEASURES.map((id) => {
+            const held = picture[side][id];
+            const apart = held === NOT_EXAMINED ? null : rounded(id) - held;
+            const least = REAL_DIFFERENCE[id]?.least ?? 0;
+            return (
+              <tr key={id} onMouseEnter={() => onLit(id)} onMouseLeave={() => onLit(null)}>
+                <th scope="row" className="!py-0.5">
+                  {definitionOf(id).label.replace(', heel to longest toe', '').replace(', tallest toe', '')}
+                </th>
+                <td className="!py-0.5 figure">{rounded(id).toFixed(1)}</td>
+                <td className="!py-0.5 figure">
+                  {held === NOT_EXAMINED ? <span className="text-faint">–</span> : figureIn('mm', held)}
+                </td>
+                <td
+                  className={`!py-0.5 figure ${apart !== null && Math.abs(apart) > least ? 'text-hold' : ''}`}
+                >
+                  {apart === null ? '' : figureIn('mm', apart)}
+                </td>
+                <td className="!py-0.5 !pr-0 text-right">
+                  <button
+                    type="button"
+                    className="press press-quiet !min-h-0 !py-0"
+                    aria-label={`Take ${definitionOf(id).label}, ${side}`}
+                    disabled={readOnly || held === rounded(id)}
+                    onFocus={() => onLit(id)}
+                    onBlur={() => onLit(null)}
+                    onClick={() => take([id])}
+                  >
+                    {held === rounded(id) ? 'held' : 'take'}
+                  </button>
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <p className="flex gap-3 items-baseline">
+        <button type="button" className="press" disabled={readOnly} onClick={() => take(MEASURES)}>
+          Keep all, {side}
+        </button>
+        <span className="text-faint text-xs">
+          Over 2 mm apart from the tape (girths 4) is more than scan and tape usually differ: ISO 20685-1,
+          from memory, check.
+        </span>
+      </p>
+    </>
+  );
+}

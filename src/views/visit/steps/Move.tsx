@@ -1,0 +1,42 @@
+import { GaitClip } from '../devices/GaitClip';
+import { Pressures } from '../devices/Pressures';
+import { BothFeet } from '../FindingField';
+import { Sections } from '../Sections';
+import { CadenceTap } from '../timing/CadenceTap';
+
+/** Moving: what changes against standing, by eye, by clip, by plate. */
+export function Move() {
+  return (
+    <Sections
+      label="Parts of the moving examination"
+      parts={[
+        {
+          id: 'watch',
+          title: 'Watch',
+          content: (
+            <div className="grid gap-4">
+              <BothFeet
+                ids={[
+                  'roll',
+                  'strike',
+                  'heelAngleStance',
+                  'heelAngleWalk',
+                  'heelExcursionWalk',
+                  'heelAngleRun',
+                  'heelExcursionRun',
+                ]}
+              />
+              <p className="text-faint max-w-prose justify-self-center">
+                Barefoot first, then in the shoe; slow, then fast. There is no agreed angle at which rolling
+                becomes “over”: keep the number, the change from standing, and whether it goes with symptoms.
+              </p>
+            </div>
+          ),
+        },
+        { id: 'cadence', title: 'Cadence', content: <CadenceTap /> },
+        { id: 'clip', title: 'Gait clip', content: <GaitClip /> },
+        { id: 'pressure', title: 'Pressure', content: <Pressures /> },
+      ]}
+    />
+  );
+}

@@ -1,0 +1,170 @@
+import { centileOf } from '@/core/examination/measures/centile';
+import { compareMeasure } from '@/core/examination/measures/compare';
+import { growthRate, usualGrowth } from '@/core/examination/measures/growth';
+import { REAL_DIFFERENCE } from '@/core/examination/real-difference';
+import { markInWords } from '@/core/examination/sources';
+import { NOT_EXAMINED } from '@/core/picture/clinical-picture';
+import { SIDES } from '@/core/picture/finding-kinds';
+import { definitionOf, type FootFindingId } from '@/core/picture/findings';
+import { figureIn } from '@/core/units/parse';
+import { Spark } from '@/ui/charts/Spark';
+import { FeetDrawing } from '../../FeetDrawing';
+import { useVisit } from '../../visit-context';
+
+const MEASURES: readonly FootFindingId[] = [
+  'footLength',
+  'heelBallLength',
+  'ballWidth',
+  'ballGirth',
+  'instepGirth',
+  'heelWidth',
+  'dorsumHeight',
+  'toeHeight',
+  'figureOfEight',
+];
+
+const signed = (value: number) => `${value > 0 ? '+' : ''}${figureIn('mm', value)}`;
+
+/** Today beside the other foot, beside earlier visits, and beside a survey of adults. */
+export function Compare() {
+  const { picture, visit } = useVisit();
+  const today = visit.startedAt.slice(0, 10);
+  const age = picture.body.ageYears === NOT_EXAMINED ? null : picture.body.ageYears;
+  const group = picture.body.sizingGroup === NOT_EXAMINED ? null : picture.body.sizingGroup;
+  const rows = MEASURES.map((id) => compareMeasure(id, picture, today, visit.earlier)).filter(
+    (row) => row.now.left !== null || row.now.right !== null,
+  );
+  if (rows.length === 0)
+    return (
+      <p className="text-faint">
+        Measure first: then each value is laid beside the other foot and earlier visits.
+      </p>
+    );
+  return (
+    <div className="grid gap-3">
+      <div className="overflow-x-auto">
+        <table className="text-sm">
+          <thead>
+            <tr>
+              <th scope="col">Measure, mm</th>
+              <th scope="col">Left</th>
+              <th scope="col">Right</th>
+              <th scope="col">Apart</th>
+              <th scope="col">Since the visit before</th>
+              <th scope="col">Course: left line, right dashes</th>
+              <th scope="col">Centile L, R</th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map((row) => {
+              const centiles = SIDES.map((side) => {
+                const value = row.now[side];
+                return value === null ? null : centileOf(row.id, value, group, age);
+              });
+              return (
+                <tr key={row.id}>
+                  <th scope="row" className="!py-1">
+                    {definitionOf(row.id).label.split(',')[0]}
+                  </th>
+                  {SIDES.map((side) => (
+                    <td key={side} className="!py-1 figure">
+                      {row.now[side] === null ? '–' : figureIn('mm', row.now[side])}
+                    </td>
+                  ))}
+                  <td className="!py-1 figure">
+                    {row.sides && (
+                      <>
+                        {figureIn('mm', Math.abs(row.sides.difference))}
+                        <span className="text-faint block text-xs">{row.sides.reading}</span>
+                      </>
+                    )}
+                  </td>
+                  <td className="!py-1">
+                    {SIDES.map((side) => {
+                      const change = row.change[side];
+                      return change ? (
+                        <span key={side} className="block">
+                          {side} <span className="figure">{signed(change.difference)}</span>{' '}
+                          <span className="text-faint text-xs">
+                            {change.reading}, {change.since}
+                          </span>
+                        </span>
+                      ) : null;
+                    })}
+                  </td>
+                  <td className="!py-1">
+                    <Spark
+                      label={`${definitionOf(row.id).label} over visits`}
+                      error={REAL_DIFFERENCE[row.id]?.least ?? 0}
+                      courses={[
+                        { name: 'left', points: row.course.left },
+                        { name: 'right', points: row.course.right, dashed: true },
+                      ]}
+                    />
+                  </td>
+                  <td className="!py-1 !pr-0 figure">
+                    {centiles.map((centile) => (centile ? Math.round(centile.centile) : '–')).join(', ')}
+                    {centiles[0] && (
+                      <span className="text-faint block text-xs">recall {centiles[0].recall} %</span>
+                    )}
+                  </td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </div>
+      <div className="grid grid-cols-[auto_1fr] gap-6 items-start">
+        <FeetDrawing />
+        <div className="grid gap-2 text-sm">
+          <Growth />
+          <SeatedDifference />
+          <p className="text-faint">
+            Centiles: {markInWords('ansur-2012')}; people in service, nobody’s norm; shown for adults where
+            the mean is recalled with 60 % or more. Errors: {markInWords('iso-20685')}.
+          </p>
+        </div>
+      </div>
+    </div>
+  );
+}
+
+/** A child’s growth against what is usual at that age. */
+function Growth() {
+  const { picture, visit } = useVisit();
+  const age = picture.body.ageYears;
+  if (age === NOT_EXAMINED || age >= 18) return null;
+  const usual = usualGrowth(age);
+  return (
+    <p role="status">
+      {SIDES.map((side) => {
+        const { course } = compareMeasure('footLength', picture, visit.startedAt.slice(0, 10), visit.earlier);
+        const rate = growthRate(course[side].map(({ on, value }) => ({ on, mm: value })));
+        return rate === null ? null : (
+          <span key={side} className="block">
+            The {side} foot grows <span className="figure">{figureIn('mm', rate)}</span> mm a year.
+          </span>
+        );
+      })}
+      {usual && (
+        <span className="text-faint">
+          About {usual[0]}–{usual[1]} mm a year are usual at {age}: a setting, not a norm.
+        </span>
+      )}
+    </p>
+  );
+}
+
+/** What standing adds to seated length and width. */
+function SeatedDifference() {
+  const { picture } = useVisit();
+  const lines = SIDES.flatMap((side) => {
+    const foot = picture[side];
+    const gain = (standing: unknown, seated: unknown) =>
+      typeof standing === 'number' && typeof seated === 'number' ? signed(standing - seated) : null;
+    const length = gain(foot.footLength, foot.footLengthSeated);
+    const width = gain(foot.ballWidth, foot.ballWidthSeated);
+    return length || width ? [`${side}: length ${length ?? '–'} mm, ball width ${width ?? '–'} mm`] : [];
+  });
+  return lines.length === 0 ? null : <p>From seated to standing, {lines.join('; ')}.</p>;
+}

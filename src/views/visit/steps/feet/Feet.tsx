@@ -1,0 +1,86 @@
+import { MONOFILAMENT_SITES } from '@/core/examination/sensation';
+import { SIDES } from '@/core/picture/finding-kinds';
+import { atRiskCategory, REVIEW_MONTHS } from '@/core/safety/at-risk-category';
+import { BodyMap } from '../../body-map/BodyMap';
+import { Footprints } from '../../devices/Footprints';
+import { Scans } from '../../devices/Scans';
+import { BothFeet } from '../../FindingField';
+import { Sections } from '../../Sections';
+import { useVisit } from '../../visit-context';
+import { Compare } from './Compare';
+import { MeasureFeet } from './MeasureFeet';
+import { Swelling } from './Swelling';
+
+/** Both feet: measured, compared, looked at, felt; print and scan. */
+export function Feet() {
+  return (
+    <Sections
+      label="Parts of the foot examination"
+      parts={[
+        { id: 'measure', title: 'Measure', content: <MeasureFeet /> },
+        { id: 'compare', title: 'Compare', content: <Compare /> },
+        {
+          id: 'form',
+          title: 'Form',
+          content: <BothFeet ids={['arch', 'toeShape', 'bunion', 'lesserToes', 'midfootArthritis']} />,
+        },
+        { id: 'skin', title: 'Skin', content: <BodyMap layer="skin" feetOnly /> },
+        {
+          id: 'sensation',
+          title: 'Sensation and pulses',
+          content: (
+            <div className="grid gap-4">
+              <p className="text-faint text-sm">
+                Show the filament on the hand first. Eyes closed; press until it bends, about 2 s; never on
+                callus. Three questions a site, at least one without a touch, in no order. A site with 2 wrong
+                of 3 is lost.
+              </p>
+              <BothFeet ids={MONOFILAMENT_SITES.map((site) => site.id)} />
+              <BothFeet ids={['sensation', 'pulses']} />
+              <AtRisk />
+            </div>
+          ),
+        },
+        { id: 'swelling', title: 'Swelling', content: <Swelling /> },
+        { id: 'print', title: 'Footprint', content: <Footprints /> },
+        { id: 'scan', title: 'Scan', content: <Scans /> },
+      ]}
+    />
+  );
+}
+
+function AtRisk() {
+  const { picture } = useVisit();
+  return (
+    <div className="grid grid-cols-[1fr_9.5rem_1fr] gap-x-4 bg-desk py-2" role="status">
+      {SIDES.map((side) => {
+        const answer = atRiskCategory(picture, side);
+        const text = answer.known ? (
+          <>
+            <strong className="font-display text-lg">Category {answer.category}</strong>
+            <span className="block">{answer.because}</span>
+            <span className="block text-faint">
+              review every{' '}
+              {REVIEW_MONTHS[answer.category].filter((value, at, all) => all.indexOf(value) === at).join('–')}{' '}
+              months
+            </span>
+          </>
+        ) : (
+          <>
+            <strong className="font-display text-lg">Unknown</strong>
+            <span className="block text-hold">{answer.because}</span>
+          </>
+        );
+        return (
+          <div key={side} className={side === 'left' ? 'text-right' : 'col-start-3'}>
+            {text}
+          </div>
+        );
+      })}
+      <p className="col-start-2 row-start-1 text-center">
+        At-risk category
+        <span className="block text-faint text-xs">IWGDF 2019/2023, from memory; made for diabetes</span>
+      </p>
+    </div>
+  );
+}

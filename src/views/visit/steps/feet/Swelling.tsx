@@ -1,0 +1,208 @@
+import { useState } from 'react';
+import { SIDES, type Side } from '@/core/picture/finding-kinds';
+import { definitionOf } from '@/core/picture/findings';
+import {
+  GIRTH_MEASURES,
+  type GirthMeasure,
+  inOrder,
+  type SwellingReading,
+  swellingAdvice,
+  worstGirths,
+} from '@/core/swelling/course';
+import { parseLength } from '@/core/units/length';
+import { Spark } from '@/ui/charts/Spark';
+import { DerivedRow, DerivedRows } from '../../DerivedRow';
+import { BothFeet } from '../../FindingField';
+import { useRecord, useStepContent, type Value } from '../../use-findings';
+import { useVisit } from '../../visit-context';
+import { LegVolume } from './LegVolume';
+
+/** Local moment for the entry of a reading: `2030-06-15T17:30`. */
+const localNow = (): string => {
+  const now = new Date();
+  return new Date(now.getTime() - now.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
+};
+
+/** Girths through the day and over days, pitting, leg volume, and what they mean for size and closure. */
+export function Swelling() {
+  const { visit, readOnly } = useVisit();
+  const { content } = useStepContent('feet');
+  const record = useRecord('feet');
+  const own = content.swelling ?? [];
+  const earlier = visit.earlier.flatMap((entry) => entry.swelling);
+  const readings = inOrder([...earlier, ...own]);
+
+  /** The worst of this visit’s girths become the findings: shoes are sized at the worst state. */
+  const put = (next: SwellingReading[]) => {
+    const values = SIDES.flatMap((side) => {
+      const worst = worstGirths(next, side);
+      return GIRTH_MEASURES.map((id): Value => ({ place: side, id, value: worst[id] }));
+    });
+    record(values, { with: 'hand', method: 'worst state of the day' }, { swelling: next });
+  };
+  const change = (at: number, side: Side, measure: GirthMeasure, value: number | undefined) =>
+    put(
+      own.map((entry, index) =>
+        index === at ? { ...entry, [side]: { ...entry[side], [measure]: value } } : entry,
+      ),
+    );
+  return (
+    <div className="grid gap-3">
+      <section aria-label="Girths" className="grid gap-1">
+        <table className="text-sm">
+          <thead>
+            <tr>
+              <th scope="col">When</th>
+              {SIDES.flatMap((side) =>
+                GIRTH_MEASURES.map((measure) => (
+                  <th key={`${side}-${measure}`} scope="col">
+                    {definitionOf(measure).label.replace(' girth', '')}, {side}
+                  </th>
+                )),
+              )}
+              <th scope="col">
+                <span className="sr-only">Remove</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {own.map((entry, at) => (
+              <tr key={at}>
+                <td className="!py-1">
+                  <input
+                    type="datetime-local"
+                    aria-label={`Moment of reading ${at + 1}`}
+                    value={entry.at}
+                    disabled={readOnly}
+                    onChange={(event) =>
+                      event.target.value &&
+                      put(
+                        own.map((other, index) =>
+                          index === at ? { ...other, at: event.target.value } : other,
+                        ),
+                      )
+                    }
+                  />
+                </td>
+                {SIDES.flatMap((side) =>
+                  GIRTH_MEASURES.map((measure) => (
+                    <td key={`${side}-${measure}`} className="!py-1">
+                      <GirthField
+                        label={`${definitionOf(measure).label}, ${side}, reading ${at + 1}`}
+                        value={entry[side]?.[measure]}
+                        disabled={readOnly}
+                        onChange={(value) => change(at, side, measure, value)}
+                      />
+                    </td>
+                  )),
+                )}
+                <td className="!py-1 !pr-0">
+                  <button
+                    type="button"
+                    className="press press-quiet"
+                    aria-label={`Remove reading ${at + 1}`}
+                    disabled={readOnly}
+                    onClick={() => put(own.filter((_, index) => index !== at))}
+                  >
+                    remove
+                  </button>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        <p className="flex gap-4 items-baseline">
+          <button
+            type="button"
+            className="press"
+            disabled={readOnly}
+            onClick={() => put([...own, { at: localNow() }])}
+          >
+            Add a reading
+          </button>
+          <span className="text-faint text-sm">
+            Figure-of-eight: from between the front tendon and the outer ankle, under the arch behind the
+            navicular, behind both ankles, back. Tape flat, ankle square. Millimetres, or any unit.
+          </span>
+        </p>
+      </section>
+      <div className="grid grid-cols-[1fr_auto] gap-6 items-start">
+        <ul role="status" className="grid gap-1">
+          {swellingAdvice(readings).map((advice) => (
+            <li key={advice.message} className={advice.code === 'one-sided' ? 'text-warn' : ''}>
+              {advice.message}
+            </li>
+          ))}
+        </ul>
+        <figure className="text-center">
+          <Spark
+            label="Figure-of-eight girth over time"
+            error={10}
+            courses={SIDES.map((side) => ({
+              name: side,
+              dashed: side === 'right',
+              points: readings.flatMap((entry) => {
+                const value = entry[side]?.figureOfEight;
+                return value === undefined ? [] : [{ on: entry.at, value }];
+              }),
+            }))}
+          />
+          <figcaption className="text-faint text-xs">figure-of-eight; left line, right dashes</figcaption>
+        </figure>
+      </div>
+      <BothFeet ids={['pittingDepth', 'pittingSeconds']} />
+      <DerivedRows>
+        <DerivedRow
+          id="pittingGrade"
+          needs="press 5 s over bone, note depth and time"
+          note="the deeper of depth and time; several versions exist"
+        />
+      </DerivedRows>
+      <LegVolume />
+    </div>
+  );
+}
+
+/** A girth in any unit of length; what cannot be is marked at its field and not taken. */
+function GirthField({
+  label,
+  value,
+  disabled,
+  onChange,
+}: {
+  label: string;
+  value: number | undefined;
+  disabled: boolean;
+  onChange: (value: number | undefined) => void;
+}) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const take = (text: string) => {
+    setTyped(text);
+    if (text.trim() === '') {
+      setProblem(null);
+      onChange(undefined);
+      return;
+    }
+    const read = parseLength(text);
+    const inside = read.ok && read.value >= 100 && read.value <= 900;
+    const cm = read.ok && read.value >= 10 && read.value <= 90;
+    setProblem(inside ? null : read.ok ? `100 to 900 mm${cm ? `; ${text.trim()} cm?` : ''}` : 'not a length');
+    if (inside) onChange(Math.round(read.value * 10) / 10);
+  };
+  return (
+    <>
+      <input
+        aria-label={label}
+        className="figure w-16 text-right"
+        inputMode="decimal"
+        disabled={disabled}
+        aria-invalid={problem !== null}
+        value={typed ?? (value === undefined ? '' : String(value))}
+        onChange={(event) => take(event.target.value)}
+        onBlur={() => problem === null && setTyped(null)}
+      />
+      {problem && <span className="problem block text-xs">{problem}</span>}
+    </>
+  );
+}

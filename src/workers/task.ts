@@ -1,0 +1,37 @@
+import type { Result } from '@/core/result';
+
+/** What a worker is asked, and what it says back while it works and at the end. */
+export interface TaskRequest<Asked> {
+  id: number;
+  asked: Asked;
+}
+export type TaskMessage<Answer> =
+  | { id: number; stage: string; share: number }
+  | { id: number; result: Result<Answer> };
+
+export type Report = (stage: string, share: number) => void;
+
+/**
+ * Serves one kind of long task: answers are results, never exceptions; whatever is thrown becomes a sentence.
+ * Cancelling is ending the worker.
+ */
+export function serve<Asked, Answer>(
+  work: (asked: Asked, report: Report) => Result<Answer> | Promise<Result<Answer>>,
+  transferred: (answer: Answer) => Transferable[] = () => [],
+): void {
+  self.onmessage = async ({ data }: MessageEvent<TaskRequest<Asked>>) => {
+    const { id, asked } = data;
+    const say = (message: TaskMessage<Answer>, transfer: Transferable[] = []) =>
+      self.postMessage(message, { transfer });
+    try {
+      const result = await work(asked, (stage, share) => say({ id, stage, share }));
+      say({ id, result }, result.ok ? transferred(result.value) : []);
+    } catch (error) {
+      const message =
+        error instanceof RangeError
+          ? 'There is not enough memory for this file.'
+          : `This could not be worked out (${String(error)}).`;
+      say({ id, result: { ok: false, problem: { code: 'failed', path: [], message } } });
+    }
+  };
+}
