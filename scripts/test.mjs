@@ -113,6 +113,7 @@ try {
         'test',
         '--config',
         'tests/journeys/playwright.config.ts',
+        ...process.argv.slice(3),
       );
     }
   }

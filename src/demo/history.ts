@@ -12,6 +12,7 @@ import { type AtRiskCategory, atRiskCategory } from '@/core/safety/at-risk-categ
 import { type StartSize, startSize } from '@/core/sizing/start-size';
 import { SIZE_SYSTEM_LABEL } from '@/core/sizing/systems';
 import { wearForecast } from '@/core/wear/forecast';
+import { daysAgo, examined, withDetails } from './examination';
 import type { Persona } from './personas';
 import type { Random } from './random';
 
@@ -39,8 +40,11 @@ export interface DemoVisit {
   } | null;
 }
 
-/** Findings split into the steps in which they are taken. */
-function intoSteps(findings: Findings): Partial<StepContents> {
+/** Who examined, in the demo. */
+const OBSERVER = 'Tomas Brekkan';
+
+/** Findings split into the steps in which they are taken, each with when and by whom. */
+function intoSteps(findings: Findings, day: string): Partial<StepContents> {
   const steps: Partial<StepContents> = {};
   for (const step of ['ask', 'old-pair', 'feet', 'load', 'move'] as const) {
     const part = (place: 'body' | 'left' | 'right') =>
@@ -48,8 +52,16 @@ function intoSteps(findings: Findings): Partial<StepContents> {
         Object.entries(findings[place] ?? {}).filter(([id]) => FINDINGS[id as FindingId].step === step),
       );
     const split = { body: part('body'), left: part('left'), right: part('right') };
+    const taken = Object.fromEntries(
+      Object.entries(split).flatMap(([place, values]) =>
+        Object.keys(values).map((id) => [
+          `${place}.${id}`,
+          { at: `${day}T09:40:00Z`, by: OBSERVER, with: 'hand' as const },
+        ]),
+      ),
+    );
     if (Object.values(split).some((place) => Object.keys(place).length > 0))
-      steps[step] = { findings: split as Findings };
+      steps[step] = { findings: { ...(split as Findings), taken } };
   }
   return steps;
 }
@@ -63,11 +75,12 @@ export function demoHistory(
   today: string,
   random: Random,
 ): DemoVisit[] {
-  const visits = persona.visits.map((daysAgo, index) => {
+  const now = examined(persona, random);
+  const visits = persona.visits.map((ago, index) => {
     const next = persona.visits[index + 1];
-    const day = dayAfter(today, -daysAgo);
+    const day = dayAfter(today, -ago);
     return handedOver(
-      persona,
+      { ...persona, findings: daysAgo(now, persona.age, ago, random) },
       models,
       day,
       next === undefined ? null : dayAfter(today, -next),
@@ -87,14 +100,22 @@ export function demoHistory(
     visits.push({
       day: today,
       closedBecause: null,
-      steps: intoSteps({
-        body: persona.findings.body ?? {},
-        left: { ...persona.findings.left, sensation: undefined },
-        right: { ...persona.findings.right, sensation: undefined },
-      }),
+      steps: withDetails(intoSteps(begun(now), today), now, today, random),
       handOver: null,
     });
   return visits;
+}
+
+/** An examination that has got as far as the feet: sensation is still open, nothing is loaded yet. */
+function begun(findings: Findings): Findings {
+  const open = <F extends object>(part: F | undefined): F =>
+    Object.fromEntries(
+      Object.entries(part ?? {}).filter(([id]) => {
+        const { step } = FINDINGS[id as FindingId];
+        return (step === 'ask' || step === 'feet') && id !== 'sensation' && !id.startsWith('monofilament');
+      }),
+    ) as F;
+  return { body: open(findings.body), left: open(findings.left), right: open(findings.right) };
 }
 
 function handedOver(
@@ -155,7 +176,7 @@ function handedOver(
     day,
     closedBecause: null,
     steps: {
-      ...intoSteps(persona.findings),
+      ...withDetails(intoSteps(persona.findings, day), persona.findings, day, random),
       warnings: { checked: true, present: [] },
       reason: {},
       candidates: { chosen: tried },

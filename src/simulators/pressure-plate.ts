@@ -88,10 +88,12 @@ export function pressureStep(wanted: Partial<PlateSettings> = {}): {
   const top = Math.max(...raw.map(({ values, force }) => Math.max(...values) * force));
   for (const { values, force } of raw) {
     const frame = new Float32Array(rows * columns);
-    for (const [index, cell] of cells.entries()) {
-      const exact = (values[index]! * force * settings.peakKpa) / top;
-      frame[cell.at] = Math.max(0, exact + (settings.grain > 0 ? chance.normal() * settings.grain : 0));
-    }
+    for (const [index, cell] of cells.entries())
+      frame[cell.at] = (values[index]! * force * settings.peakKpa) / top;
+    // Sensors are noisy whether a foot stands on them or not.
+    if (settings.grain > 0)
+      for (let at = 0; at < frame.length; at += 1)
+        frame[at] = Math.max(0, frame[at]! + chance.normal() * settings.grain);
     frames.push(frame);
   }
   return {

@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { executablePath, PLAIN } from './browser';
 
 export default defineConfig({
   testDir: '.',
@@ -12,17 +13,6 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     contextOptions: { reducedMotion: 'reduce' },
-    launchOptions: {
-      executablePath: '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
-    },
+    launchOptions: { executablePath, args: PLAIN },
   },
 });

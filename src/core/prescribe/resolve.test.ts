@@ -152,11 +152,10 @@ describe('limits and deadlocks', () => {
 const pictures: fc.Arbitrary<Findings> = (() => {
   const value = (id: (typeof FINDING_IDS)[number]): fc.Arbitrary<unknown> => {
     const definition = definitionOf(id);
-    if (definition.kind === 'number')
-      return fc.integer({
-        min: Math.ceil(definition.plausible[0]),
-        max: Math.floor(definition.plausible[1]),
-      });
+    if (definition.kind === 'number') {
+      const [min, max] = definition.plausible;
+      return definition.whole ? fc.integer({ min, max }) : fc.double({ min, max, noNaN: true });
+    }
     if (definition.kind === 'choice') return fc.constantFrom(...Object.keys(definition.options));
     if (definition.kind === 'set') return fc.subarray(Object.keys(definition.options));
     return fc.constant('as before');

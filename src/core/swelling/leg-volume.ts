@@ -1,4 +1,5 @@
 import { fail, ok, type Result } from '../result';
+import { parseLength } from '../units/length';
 
 /** Girths up a leg at equal spacing, from the ankle upwards. */
 export interface GirthLadder {
@@ -23,6 +24,24 @@ export function legVolume({ girthsMm, spacingMm }: GirthLadder): Result<number> 
     cubicMm += (spacingMm * (upper ** 2 + upper * lower + lower ** 2)) / (12 * Math.PI);
   }
   return ok(cubicMm / 1000);
+}
+
+const MOST_GIRTHS = 20;
+
+/**
+ * Girths typed in a row with a space, comma or semicolon between, `214 226 240`, millimetres. Decimal points only:
+ * a comma parts two girths.
+ */
+export function parseGirths(text: string): Result<number[]> {
+  const parts = text.split(/[\s,;]+/).filter(Boolean);
+  const girths: number[] = [];
+  for (const part of parts) {
+    const read = parseLength(part);
+    if (!read.ok || read.value < 100 || read.value > 900)
+      return fail('girth', `“${part}” is no girth: numbers from 100 to 900 mm with a space between.`);
+    girths.push(read.value);
+  }
+  return girths.length > MOST_GIRTHS ? fail('too-many', `At most ${MOST_GIRTHS} girths a leg.`) : ok(girths);
 }
 
 /** Affected side against the other, %: 100 · (affected − reference) / reference. */

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { dailyRise, type SwellingReading, swellingAdvice, worstGirths } from './course';
-import { legVolume, volumeBand, volumeDifference } from './leg-volume';
+import { legVolume, parseGirths, volumeBand, volumeDifference } from './leg-volume';
 import { pittingGrade } from './pitting';
 
 const millilitres = (girthsMm: number[], spacingMm: number) => {
@@ -25,6 +25,15 @@ describe('leg volume by truncated cones (by arithmetic)', () => {
         expect(millilitres([a, a], 40)).toBeCloseTo((40 * a * a) / (4 * Math.PI) / 1000, 6);
       }),
     );
+  });
+
+  it('reads girths as they are typed in a row, and says which one cannot be', () => {
+    expect(parseGirths('214 226, 240;9in')).toMatchObject({ ok: true });
+    expect(parseGirths('214 22.6cm')).toMatchObject({ ok: true, value: [214, 226] });
+    expect(parseGirths('')).toEqual({ ok: true, value: [] });
+    const slip = parseGirths('214 22.6');
+    expect(slip.ok ? '' : slip.problem.message).toContain('“22.6” is no girth');
+    expect(parseGirths(Array(21).fill('214').join(' ')).ok).toBe(false);
   });
 
   it('refuses one girth and an impossible spacing', () => {

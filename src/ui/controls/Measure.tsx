@@ -78,7 +78,9 @@ export function Measure({
           onBlur={() => setDraft(null)}
           onKeyDown={onKeyDown}
         />
-        <span className="text-faint">{UNIT_LABEL[definition.unit]}</span>
+        <span className={`text-faint text-left ${quiet ? 'min-w-8' : ''}`}>
+          {UNIT_LABEL[definition.unit]}
+        </span>
       </span>
       {message && (
         <p id={`${id}-message`} className={refused || problem ? 'problem' : 'text-hold'}>

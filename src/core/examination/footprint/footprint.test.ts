@@ -4,6 +4,7 @@ import { type FootprintSettings, footprint } from '@/simulators/footprint-scanne
 import { measurePrint } from './indices';
 import type { Picture } from './picture';
 import { findPrint, indicesOf, type PrintOptions, paint, printLength } from './read-print';
+import { mmPerPixel } from './scale';
 
 const read = (wanted: Partial<FootprintSettings>, options: Partial<PrintOptions> = {}) => {
   const { picture, truth, settings } = footprint({ pixelsPerMm: 2.5, ...wanted });
@@ -197,5 +198,19 @@ describe('corrections', () => {
     expect(wiped.ok && wiped.value.archIndex).toBeLessThan(indices.archIndex);
     const nothing = indicesOf({ ...found, sole: paint(found.sole, middle, 5000, 0) });
     expect(nothing.ok).toBe(false);
+  });
+});
+
+describe('millimetres for a print', () => {
+  const line = [
+    { x: 0, y: 0 },
+    { x: 30, y: 40 },
+  ] as const;
+  it('come from a ruler in the picture before the foot length, and are unknown without either', () => {
+    expect(mmPerPixel(500, 250, null, null)).toBe(0.5);
+    expect(mmPerPixel(500, 250, line, 100)).toBe(2);
+    expect(mmPerPixel(500, null, null, 100)).toBeNull();
+    expect(mmPerPixel(500, 250, line, 0)).toBe(0.5);
+    expect(mmPerPixel(500, null, [line[0], line[0]], 100)).toBeNull();
   });
 });

@@ -18,7 +18,7 @@ import {
   reproducibility,
   toHalfDegree,
 } from './heel-angle';
-import { type GaitReading, gaitSentence, summariseGait } from './readings';
+import { type GaitReading, gaitFindings, gaitSentence, summariseGait } from './readings';
 import { followMarks, snapLines, snapToMark } from './skin-marks';
 
 /** Lines as a hand would drop them: a few pixels beside each mark. */
@@ -71,6 +71,13 @@ describe('the drawn heel angle is recovered within 0.5°', () => {
     const top = angles.indexOf(Math.max(...angles)) + 1;
     expect(Math.abs(top - peakFrame(settings))).toBeLessThanOrEqual(3);
     expect(Math.max(...angles) - angles[0]!).toBeCloseTo(11, 0);
+  });
+
+  it('finds a mark that it first sees at the rim of its search', () => {
+    const { picture, marks } = gaitFrame({ side: 'left' }, 0);
+    const [upper] = marks.leg;
+    const snapped = snapToMark(picture, { x: upper.x + 17, y: upper.y + 6 }, 19)!;
+    expect(Math.hypot(snapped.x - upper.x, snapped.y - upper.y)).toBeLessThan(0.5);
   });
 
   it('does not take bare skin for a mark', () => {
@@ -209,6 +216,15 @@ describe('readings come together', () => {
     const [bare, , shod] = summariseGait(readings);
     expect(bare).toMatchObject({ condition: 'barefoot', peakDeg: 9, excursionDeg: 11, beyondStanceDeg: 7 });
     expect(shod).toMatchObject({ condition: 'pair A', againstBarefootDeg: -6, excursionDeg: null });
+  });
+
+  it('barefoot angles become findings to half a degree; a side without any stays as it was typed', () => {
+    const said = gaitFindings(readings);
+    expect(said).toContainEqual({ side: 'left', id: 'heelAngleWalk', value: 9 });
+    expect(said).toContainEqual({ side: 'left', id: 'heelExcursionRun', value: 11 });
+    expect(said).toContainEqual({ side: 'left', id: 'heelAngleStance', value: 2 });
+    expect(said.some((entry) => entry.side === 'right')).toBe(false);
+    expect(gaitFindings([reading({ condition: 'pair A' })])).toEqual([]);
   });
 
   it('never labels: the sentence holds the number, the change and the symptoms', () => {

@@ -1,6 +1,7 @@
-import type { Side } from '../../picture/finding-kinds';
+import { SIDES, type Side } from '../../picture/finding-kinds';
+import type { FootFindingId } from '../../picture/findings';
 import type { Activity } from './camera';
-import type { HeelLines } from './heel-angle';
+import { type HeelLines, toHalfDegree } from './heel-angle';
 
 export const GAIT_EVENTS = { stance: 'standing', touchdown: 'touchdown', peak: 'peak' } as const;
 export type GaitEvent = keyof typeof GAIT_EVENTS;
@@ -93,7 +94,7 @@ export const LEAST_SEEN_DEG = 5;
 
 /** One sentence: the number, the change, and whether it goes with symptoms. Never a label. */
 export function gaitSentence(summary: GaitSummary, achesThisSide: boolean): string {
-  const degrees = (value: number) => `${String(Math.round(value * 2) / 2).replace('-', '−')}°`;
+  const degrees = (value: number) => `${String(toHalfDegree(value)).replace('-', '−')}°`;
   const parts: string[] = [];
   if (summary.peakDeg !== null) parts.push(`peak ${degrees(summary.peakDeg)}`);
   if (summary.beyondStanceDeg !== null)
@@ -111,4 +112,29 @@ export function gaitSentence(summary: GaitSummary, achesThisSide: boolean): stri
   if (parts.length === 0) return 'Place lines on a peak frame.';
   parts.push(achesThisSide ? 'aches on this side' : 'no aches recorded on this side');
   return `${parts.join('; ')}.`;
+}
+
+/**
+ * What barefoot readings say in the vocabulary of findings, to half a degree. A side without barefoot readings is
+ * not spoken for: what was typed for it stays.
+ */
+export function gaitFindings(
+  readings: readonly GaitReading[],
+): { side: Side; id: FootFindingId; value: number }[] {
+  const bare = summariseGait(readings).filter((entry) => entry.condition === BAREFOOT);
+  return SIDES.flatMap((side) => {
+    const of = (activity: Activity) =>
+      bare.find((entry) => entry.side === side && entry.activity === activity);
+    const [walk, run] = [of('walk'), of('run')];
+    const rows: [FootFindingId, number | null | undefined][] = [
+      ['heelAngleStance', walk?.stanceDeg ?? run?.stanceDeg],
+      ['heelAngleWalk', walk?.peakDeg],
+      ['heelAngleRun', run?.peakDeg],
+      ['heelExcursionWalk', walk?.excursionDeg],
+      ['heelExcursionRun', run?.excursionDeg],
+    ];
+    return rows.flatMap(([id, value]) =>
+      value === undefined || value === null ? [] : [{ side, id, value: toHalfDegree(value) }],
+    );
+  });
 }

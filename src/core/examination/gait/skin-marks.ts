@@ -12,11 +12,24 @@ const LEAST_CONTRAST = 25;
 
 /**
  * Moves a point to the middle of the dark mark (pen dot, tape) near it, to a fraction of a pixel: the centre of
- * darkness below the halfway level between the darkest spot and the skin around.
+ * darkness below the halfway level between the darkest spot and the skin around. A mark that the first look cuts
+ * off at its rim is looked at again from its own middle. Pixel n spans n to n + 1.
  *
  * @returns null when nothing dark enough lies within the radius
  */
 export function snapToMark(picture: Picture, near: Point, radius: number): Point | null {
+  let at = near;
+  for (let look = 0; look < 4; look += 1) {
+    const found = darkMiddle(picture, at, radius);
+    if (!found) return null;
+    const moved = Math.hypot(found.x - at.x, found.y - at.y);
+    at = found;
+    if (moved < 0.25) break;
+  }
+  return at;
+}
+
+function darkMiddle(picture: Picture, near: Point, radius: number): Point | null {
   const left = Math.max(0, Math.floor(near.x - radius));
   const right = Math.min(picture.width - 1, Math.ceil(near.x + radius));
   const top = Math.max(0, Math.floor(near.y - radius));
@@ -69,7 +82,7 @@ export function snapToMark(picture: Picture, near: Point, radius: number): Point
       queue.push([nx, ny]);
     }
   }
-  return { x: sumX / sum, y: sumY / sum };
+  return { x: sumX / sum + 0.5, y: sumY / sum + 0.5 };
 }
 
 const mapLines = ({ leg, heel }: HeelLines, move: (point: Point) => Point | null): HeelLines | null => {

@@ -141,6 +141,10 @@ export const spread = (values: readonly number[]): Spread => {
 
 export interface StepsSummary {
   steps: number;
+  peakKpa: Spread;
+  contactCm2: Spread;
+  /** Regions with the highest mean peak and the highest mean pressure–time integral. */
+  highest: { peak: Region; pressureTime: Region };
   regions: { region: Region; peakKpa: Spread; pressureTimeKpaS: Spread; contactCm2: Spread }[];
   excursionIndex: Spread | null;
   archIndex: Spread;
@@ -149,14 +153,20 @@ export interface StepsSummary {
 /** Mean and spread over several steps of one foot. */
 export function summarise(steps: readonly StepReading[]): StepsSummary {
   const excursions = steps.flatMap((step) => (step.excursionIndex === null ? [] : [step.excursionIndex]));
+  const regions = REGION_IDS.map((region, at) => ({
+    region,
+    peakKpa: spread(steps.map((step) => step.regions[at]!.peakKpa)),
+    pressureTimeKpaS: spread(steps.map((step) => step.regions[at]!.pressureTimeKpaS)),
+    contactCm2: spread(steps.map((step) => step.regions[at]!.contactCm2)),
+  }));
+  const highestBy = (measure: 'peakKpa' | 'pressureTimeKpaS') =>
+    regions.reduce((most, region) => (region[measure].mean > most[measure].mean ? region : most)).region;
   return {
     steps: steps.length,
-    regions: REGION_IDS.map((region, at) => ({
-      region,
-      peakKpa: spread(steps.map((step) => step.regions[at]!.peakKpa)),
-      pressureTimeKpaS: spread(steps.map((step) => step.regions[at]!.pressureTimeKpaS)),
-      contactCm2: spread(steps.map((step) => step.regions[at]!.contactCm2)),
-    })),
+    peakKpa: spread(steps.map((step) => step.peakKpa)),
+    contactCm2: spread(steps.map((step) => step.contactCm2)),
+    highest: { peak: highestBy('peakKpa'), pressureTime: highestBy('pressureTimeKpaS') },
+    regions,
     excursionIndex: excursions.length > 0 ? spread(excursions) : null,
     archIndex: spread(steps.map((step) => step.archIndex)),
   };

@@ -1,6 +1,7 @@
 import type { Side } from '../../picture/finding-kinds';
 import { directions, type FootAxis, firstAxis, type Point } from '../footprint/orient';
 import type { Mask } from '../footprint/picture';
+import { keepPieces, piecesOf } from '../footprint/pieces';
 import { type PressureRecording, peakPicture } from './recording';
 
 /** Twelve regions of the sole. */
@@ -112,11 +113,16 @@ function each({ width, height, data }: Mask, visit: (x: number, y: number) => vo
     for (let x = 0; x < width; x += 1) if (data[y * width + x] === 1) visit(x, y);
 }
 
+/** A lone cell or two that once reached the contact level are a sensor’s noise, not a toe. */
+const LEAST_CELLS = 3;
+
+/** Cells that carried load at any time. */
 export function contactOf(recording: PressureRecording): Mask {
   const peak = peakPicture(recording);
   const data = new Uint8Array(peak.length);
   for (let at = 0; at < peak.length; at += 1) data[at] = peak[at]! >= CONTACT_KPA ? 1 : 0;
-  return { width: recording.columns, height: recording.rows, data };
+  const mask = { width: recording.columns, height: recording.rows, data };
+  return keepPieces(piecesOf(mask), mask, (piece) => piece.area >= LEAST_CELLS);
 }
 
 /** Divides the contact into regions about an axis, which the clinician may have moved. */
@@ -185,10 +191,27 @@ function regionAt(u: number, share: number, inner: boolean): Region {
   return share < CUTS.secondToe ? 'second-toe' : 'other-toes';
 }
 
-/** Centre of pressure of each loaded frame, in cells, over the cells that are ever in contact. */
+/**
+ * Level below which a cell’s value is noise, kPa: three standard deviations of the cells that never carry load.
+ * A plate that clips at zero shows only the upper half of its noise, hence the 2.
+ */
+export function noiseFloor({ frames }: PressureRecording, contact: Uint8Array): number {
+  let squares = 0;
+  let count = 0;
+  for (const frame of frames)
+    for (let at = 0; at < frame.length; at += 1) {
+      if (contact[at] === 1) continue;
+      squares += frame[at]! ** 2;
+      count += 1;
+    }
+  return count === 0 ? 0 : 3 * Math.sqrt((2 * squares) / count);
+}
+
+/** Centre of pressure of each loaded frame, in cells, over the cells that are ever in contact and above noise. */
 export function centreOfPressure(recording: PressureRecording): Point[] {
   const { columns, frames } = recording;
   const contact = contactOf(recording).data;
+  const floor = noiseFloor(recording, contact);
   const path: Point[] = [];
   for (const frame of frames) {
     let sum = 0;
@@ -197,7 +220,7 @@ export function centreOfPressure(recording: PressureRecording): Point[] {
     let most = 0;
     for (let at = 0; at < frame.length; at += 1) {
       const value = frame[at]!;
-      if (value === 0 || contact[at] === 0) continue;
+      if (contact[at] === 0 || value === 0 || value < floor) continue;
       if (value > most) most = value;
       sum += value;
       x += value * (at % columns);

@@ -28,6 +28,19 @@ describe('what the plate drew is read back', () => {
   });
 
   it.each([
+    ['left', 2, 4],
+    ['right', 2, 0],
+    ['right', 2.5, 30],
+  ] as const)(
+    'a noisy plate (%s foot, %d kPa, turned %d°) moves the course by less than a point',
+    (side, grain, turnDeg) => {
+      const step = read({ side, grain, turnDeg, lengthMm: 258, peakKpa: 430 });
+      expect(Math.abs(step.excursionIndex! - 14)).toBeLessThan(1);
+      expect(Math.abs(step.peakKpa - 430)).toBeLessThan(4 * grain);
+    },
+  );
+
+  it.each([
     ['heel', ['heel-inner', 'heel-outer']],
     ['first-head', ['head-1']],
     ['big-toe', ['big-toe']],
@@ -105,6 +118,8 @@ describe('arithmetic', () => {
     const steps = [1, 2, 3, 4].map((seed) => read({ seed, peakKpa: 380 + seed * 13 }));
     const summary = summarise(steps);
     const heads = steps.map((step) => step.regions.find((region) => region.region === 'head-1')!.peakKpa);
+    expect(summary.peakKpa.mean).toBeCloseTo(mean(steps.map((step) => step.peakKpa)), 9);
+    expect(summary.highest.peak).toBe('head-1');
     const head = summary.regions.find((region) => region.region === 'head-1')!;
     expect(head.peakKpa.mean).toBeCloseTo(mean(heads), 9);
     expect(head.peakKpa.sd).toBeCloseTo(sampleStandardDeviation(heads), 9);

@@ -37,14 +37,13 @@ export function BodyMap({ layer, feetOnly = false }: Props) {
           <section key={side} aria-label={`${LAYERS[layer]}, ${side}`} className="min-w-0">
             <h2 className="capitalize text-base text-center">{side}</h2>
             {[feetOnly ? FEET_TALL : TALL, LOW].map((views, row) => (
-              <div key={row} className="flex justify-center gap-1">
+              <div key={row} className={`flex justify-center gap-1 ${row === 0 ? '' : 'max-w-80 mx-auto'}`}>
                 {(side === 'left' ? views : views.toReversed()).map((view) => (
                   <Drawing
                     key={view}
                     view={view}
                     side={side}
                     layer={layer}
-                    tall={row === 0}
                     marks={marks}
                     others={others}
                     chosen={chosen}
@@ -65,14 +64,13 @@ interface DrawingProps {
   view: View;
   side: Side;
   layer: Layer;
-  tall: boolean;
   marks: ReturnType<typeof useMarks>;
   others: readonly BodyMark[];
   chosen: string | null;
   onChoose: (id: string | null) => void;
 }
 
-function Drawing({ view, side, layer, tall, marks, others, chosen, onChoose }: DrawingProps) {
+function Drawing({ view, side, layer, marks, others, chosen, onChoose }: DrawingProps) {
   const { box, outline, lines } = BODY_VIEWS[view];
   const [x, , width] = box;
   const mirrored = side === 'left';
@@ -91,10 +89,10 @@ function Drawing({ view, side, layer, tall, marks, others, chosen, onChoose }: D
     toggle(id);
   };
   return (
-    <figure className="text-center">
+    <figure className="text-center min-w-0 max-w-28" style={{ flex: `${width} 1 0` }}>
       <svg
         viewBox={box.join(' ')}
-        className={tall ? 'h-56' : 'h-24'}
+        className="w-full h-auto"
         role="group"
         aria-label={`${VIEWS[view]}, ${side}`}
         onPointerDown={(event) => {

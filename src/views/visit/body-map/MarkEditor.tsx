@@ -147,6 +147,7 @@ function Fields({ mark, onChange }: { mark: BodyMark; onChange: (mark: BodyMark)
         <label>
           <span className="block text-faint">What</span>
           <select
+            aria-label="What the injury was"
             value={mark.what ?? ''}
             onChange={(event) =>
               onChange({ ...mark, what: (event.target.value || undefined) as InjuryKind | undefined })

@@ -1,6 +1,6 @@
 import { type BodyMark, findingsOfMarks, type InjuryMark, type Layer } from '@/core/body-map/mark';
 import type { Site } from '@/core/body-map/sites';
-import type { FootFindings } from '@/core/picture/clinical-picture';
+import type { ClinicalPicture } from '@/core/picture/clinical-picture';
 import type { Side } from '@/core/picture/finding-kinds';
 import type { FootFindingId } from '@/core/picture/findings';
 import { useRecord, useStepContent, type Value } from '../use-findings';
@@ -19,13 +19,20 @@ const list = (value: unknown): string[] => (Array.isArray(value) ? (value as str
  * Findings after marks have changed: what the marks say, and what was said without a mark before. A list that
  * loses its last entry goes back to “not examined”, not to “none”.
  */
-function follow(layer: Layer, side: Side, now: FootFindings, before: BodyMark[], after: BodyMark[]): Value[] {
+function follow(
+  layer: Layer,
+  side: Side,
+  now: ClinicalPicture[Side],
+  before: BodyMark[],
+  after: BodyMark[],
+): Value[] {
   const was = findingsOfMarks(before, side);
   const is = findingsOfMarks(after, side);
   return FINDINGS_OF[layer].flatMap((id): Value[] => {
     if (id === 'worstPain') {
-      const value = is.worstPain ?? (was.worstPain === undefined ? now.worstPain : undefined);
-      return [{ place: side, id, value: value as number | undefined }];
+      // A score that was typed without a mark stays; “not examined” is no number.
+      const typed = typeof now.worstPain === 'number' && was.worstPain === undefined;
+      return [{ place: side, id, value: is.worstPain ?? (typed ? now.worstPain : undefined) }];
     }
     const set = id as (typeof SETS)[number];
     const unmarked = list(now[set]).filter((entry) => !list(was[set]).includes(entry));
@@ -49,7 +56,7 @@ export function useMarks(layer: Layer) {
     if (readOnly) return;
     const held = [...own.filter((mark) => mark.layer !== layer), ...after];
     record(
-      sides.flatMap((side) => follow(layer, side, picture[side] as FootFindings, [...own, ...carried], held)),
+      sides.flatMap((side) => follow(layer, side, picture[side], [...own, ...carried], held)),
       { with: 'hand', method: 'marked on the drawing' },
       { marks: held },
     );
@@ -82,15 +89,13 @@ export function useMarks(layer: Layer) {
       if (readOnly) return;
       const after = marks.filter((mark) => !(mark.side === side && mark.site === site.id));
       const held = [...own.filter((mark) => mark.layer !== layer), ...after];
-      const values = follow(layer, side, picture[side] as FootFindings, [...own, ...carried], held).map(
-        (value) => {
-          if (value.id !== 'pain' || site.ache === null) return value;
-          const rest = list(value.value).filter(
-            (entry) => entry !== site.ache || list(findingsOfMarks(held, side).pain).includes(entry),
-          );
-          return { ...value, value: rest.length > 0 ? rest : undefined };
-        },
-      );
+      const values = follow(layer, side, picture[side], [...own, ...carried], held).map((value) => {
+        if (value.id !== 'pain' || site.ache === null) return value;
+        const rest = list(value.value).filter(
+          (entry) => entry !== site.ache || list(findingsOfMarks(held, side).pain).includes(entry),
+        );
+        return { ...value, value: rest.length > 0 ? rest : undefined };
+      });
       record(values, { with: 'hand', method: 'marked on the drawing' }, { marks: held });
     },
     update: (mark: BodyMark) =>

@@ -27,14 +27,14 @@ export function AngleCourse({ angles, frame, onFrame }: Props) {
     <figure>
       <svg
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-        className="w-full h-24"
+        className="w-full h-auto"
         role="img"
         aria-label={`Heel angle over ${angles.length} frames, from ${low}° to ${high}°, highest at frame ${top + 1}`}
       >
         {[low, 0, high].map((level) => (
           <g key={level}>
             <line x1={0} x2={WIDTH} y1={y(level)} y2={y(level)} stroke="var(--line)" />
-            <text x={0} y={y(level) - 2} fontSize="9" fill="var(--faint)">
+            <text x={WIDTH} y={y(level) - 2} fontSize="9" textAnchor="end" fill="var(--faint)">
               {level}°
             </text>
           </g>

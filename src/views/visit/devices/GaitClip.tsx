@@ -1,7 +1,13 @@
 import { useState } from 'react';
 import { type Activity, rateWarning } from '@/core/examination/gait/camera';
 import { heelAngle, pixelError, toHalfDegree } from '@/core/examination/gait/heel-angle';
-import { BAREFOOT, GAIT_EVENTS, type GaitEvent, type GaitReading } from '@/core/examination/gait/readings';
+import {
+  BAREFOOT,
+  GAIT_EVENTS,
+  type GaitEvent,
+  type GaitReading,
+  gaitFindings,
+} from '@/core/examination/gait/readings';
 import type { Side } from '@/core/picture/finding-kinds';
 import { figureIn } from '@/core/units/parse';
 import { Choice } from '@/ui/controls/Choice';
@@ -9,7 +15,7 @@ import { useRecord, useStepContent } from '../use-findings';
 import { useVisit } from '../visit-context';
 import { AngleCourse } from './AngleCourse';
 import { CameraCheck, type Edges } from './CameraCheck';
-import { GaitReadings, gaitFindings } from './GaitReadings';
+import { GaitReadings } from './GaitReadings';
 import { GaitStage } from './GaitStage';
 import { TakeButton } from './TakeButton';
 import { TaskLine } from './TaskLine';
@@ -52,7 +58,11 @@ export function GaitClip() {
   const angle = lines ? heelAngle(lines, side) : null;
 
   const put = (next: GaitReading[]) =>
-    record(gaitFindings(next), { with: 'clip', method: 'rear view, heel against leg' }, { gait: next });
+    record(
+      gaitFindings(next).map(({ side, id, value }) => ({ place: side, id, value })),
+      { with: 'clip', method: 'rear view, heel against leg' },
+      { gait: next },
+    );
   const keep = (event: GaitEvent) => {
     if (!lines || angle === null) return;
     put([
@@ -230,7 +240,7 @@ function Transport({ gait }: { gait: ReturnType<typeof useGaitClip> }) {
         onChange={(event) => show(Number(event.target.value))}
         className="w-full"
       />
-      <p className="flex flex-wrap gap-1 items-center">
+      <p className="flex gap-1 items-center [&_.press]:px-2">
         <button type="button" className="press" aria-label="Frame back" onClick={() => show(frame - 1)}>
           ‹
         </button>

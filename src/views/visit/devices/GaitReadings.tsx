@@ -1,41 +1,7 @@
-import { reproducibility } from '@/core/examination/gait/heel-angle';
-import {
-  BAREFOOT,
-  GAIT_EVENTS,
-  type GaitReading,
-  gaitSentence,
-  summariseGait,
-} from '@/core/examination/gait/readings';
-import { SIDES, type Side } from '@/core/picture/finding-kinds';
-import type { FindingId } from '@/core/picture/findings';
+import { reproducibility, toHalfDegree } from '@/core/examination/gait/heel-angle';
+import { GAIT_EVENTS, type GaitReading, gaitSentence, summariseGait } from '@/core/examination/gait/readings';
+import type { Side } from '@/core/picture/finding-kinds';
 import { figureIn } from '@/core/units/parse';
-import type { Value } from '../use-findings';
-
-const half = (value: number | null) => (value === null ? undefined : Math.round(value * 2) / 2);
-
-/** What barefoot readings say in the vocabulary of findings; what has no reading any more is not examined. */
-export function gaitFindings(readings: readonly GaitReading[]): Value[] {
-  const summaries = summariseGait(readings);
-  return SIDES.flatMap((side) => {
-    const of = (activity: 'walk' | 'run') =>
-      summaries.find(
-        (entry) => entry.side === side && entry.condition === BAREFOOT && entry.activity === activity,
-      );
-    const [walk, run] = [of('walk'), of('run')];
-    const rows: [FindingId, number | null | undefined][] = [
-      ['heelAngleStance', walk?.stanceDeg ?? run?.stanceDeg],
-      ['heelAngleWalk', walk?.peakDeg],
-      ['heelAngleRun', run?.peakDeg],
-      ['heelExcursionWalk', walk?.excursionDeg],
-      ['heelExcursionRun', run?.excursionDeg],
-    ];
-    // Only a side that has readings is spoken for: angles typed for the other one stay.
-    if (!summaries.some((entry) => entry.side === side && entry.condition === BAREFOOT)) return [];
-    return rows.flatMap(([id, value]) =>
-      value === undefined || value === null ? [] : [{ place: side, id, value: half(value) }],
-    );
-  });
-}
 
 interface Props {
   readings: readonly GaitReading[];
@@ -43,7 +9,7 @@ interface Props {
   onRemove: ((index: number) => void) | null;
 }
 
-const degrees = (value: number | null) => (value === null ? '' : `${figureIn('deg', half(value)!)}°`);
+const degrees = (value: number | null) => (value === null ? '' : `${figureIn('deg', toHalfDegree(value))}°`);
 
 /** Angles brought together: barefoot first, each shoe against it, in words that never label. */
 export function GaitReadings({ readings, aches, onRemove }: Props) {

@@ -94,7 +94,7 @@ export default function MeshView({ reading, lit }: Props) {
         paint();
       },
       look: (view) => {
-        const away = measures.footLength * 2.3;
+        const away = measures.footLength * 1.75;
         const side = reading.side === 'left' ? -1 : 1;
         const from = VIEWS[view].from.clone().normalize();
         from.y *= side;
@@ -128,7 +128,7 @@ export default function MeshView({ reading, lit }: Props) {
         ref={host}
         role="img"
         aria-label={`Scan, ${reading.side}, with its measures`}
-        className="h-72 border border-line"
+        className="h-60 border border-line"
       />
       <p className="flex gap-1">
         {(Object.keys(VIEWS) as ViewName[]).map((view) => (

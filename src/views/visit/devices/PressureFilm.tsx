@@ -76,7 +76,7 @@ export function PressureFilm({ recording, mask, reading, line, onAxis }: Props) 
     onAxis({ ...mask.axis, [end]: { x: to.x - 0.5, y: to.y - 0.5 } });
   return (
     <div className="grid gap-1">
-      <div className="relative h-72 border border-line bg-desk">
+      <div className="relative h-68 border border-line bg-desk">
         <canvas
           ref={canvas}
           width={columns}

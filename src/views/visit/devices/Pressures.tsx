@@ -1,7 +1,12 @@
 import { useState } from 'react';
 import { takeFrom } from '@/api/device-client';
 import type { FootAxis } from '@/core/examination/footprint/orient';
-import { PRESSURE_LINES, type Spread, summarise } from '@/core/examination/pressure/analyse';
+import {
+  PRESSURE_LINES,
+  type Spread,
+  type StepsSummary,
+  summarise,
+} from '@/core/examination/pressure/analyse';
 import { REGIONS } from '@/core/examination/pressure/masks';
 import { EXAMINATION_SOURCES } from '@/core/examination/sources';
 import { NOT_EXAMINED } from '@/core/picture/clinical-picture';
@@ -20,12 +25,6 @@ const startWorker = () =>
 
 const deviceFields = (side: Side) => [
   { key: 'peakKpa', label: 'peak', unit: 'kPa', value: side === 'left' ? '430' : '380' },
-  {
-    key: 'peakAt',
-    label: 'reached at',
-    value: 'first-head',
-    options: { heel: 'heel', 'first-head': '1st head', 'big-toe': 'big toe' },
-  },
   { key: 'excursionIndex', label: 'excursion index', unit: '%', value: side === 'left' ? '14' : '17' },
   { key: 'midfoot', label: 'midfoot contact', value: '0.4' },
   { key: 'lengthMm', label: 'length', unit: 'mm', value: '258' },
@@ -180,7 +179,7 @@ function Steps({ side, line }: { side: Side; line: PressureLine }) {
             side={side}
             with="plate"
             method={`${line}, mean of ${steps.length}`}
-            readings={readingsOf(steps, summary)}
+            readings={readingsOf(summary)}
           />
           <details>
             <summary className="cursor-pointer">Twelve regions</summary>
@@ -213,26 +212,20 @@ function Steps({ side, line }: { side: Side; line: PressureLine }) {
   );
 }
 
-function readingsOf(steps: readonly PressureAnswer[], summary: ReturnType<typeof summarise>): Reading[] {
-  const mean = (of: (step: PressureAnswer) => number) =>
-    steps.reduce((sum, step) => sum + of(step), 0) / steps.length;
-  const highest = summary.regions.reduce((most, region) =>
-    region.pressureTimeKpaS.mean > most.pressureTimeKpaS.mean ? region : most,
-  );
-  const peakRegion = summary.regions.reduce((most, region) =>
-    region.peakKpa.mean > most.peakKpa.mean ? region : most,
-  );
-  const note = (spread: Spread, decimals: number) =>
-    spread.sd > 0 ? `± ${spread.sd.toFixed(decimals)}` : undefined;
-  const row = (reading: Omit<Reading, 'note'>, text: string | undefined): Reading =>
-    text ? { ...reading, note: text } : reading;
+function readingsOf(summary: StepsSummary): Reading[] {
+  const spreadOf = (spread: Spread, decimals: number) =>
+    spread.sd > 0 ? `± ${spread.sd.toFixed(decimals)}` : '';
+  const integral = summary.regions.find((region) => region.region === summary.highest.pressureTime)!;
+  const row = (id: Reading['id'], spread: Spread, decimals: number, where = ''): Reading => ({
+    id,
+    value: spread.mean,
+    note: [spreadOf(spread, decimals), where].filter(Boolean).join(', '),
+  });
   return [
-    row({ id: 'peakPressure', value: mean((step) => step.reading.peakKpa) }, REGIONS[peakRegion.region]),
-    row({ id: 'pressureTimeIntegral', value: highest.pressureTimeKpaS.mean }, REGIONS[highest.region]),
-    { id: 'contactArea', value: mean((step) => step.reading.contactCm2) },
-    ...(summary.excursionIndex
-      ? [row({ id: 'excursionIndex', value: summary.excursionIndex.mean }, note(summary.excursionIndex, 1))]
-      : []),
-    row({ id: 'archIndexLoaded', value: summary.archIndex.mean }, note(summary.archIndex, 3)),
+    row('peakPressure', summary.peakKpa, 0, REGIONS[summary.highest.peak]),
+    row('pressureTimeIntegral', integral.pressureTimeKpaS, 1, REGIONS[integral.region]),
+    row('contactArea', summary.contactCm2, 1),
+    ...(summary.excursionIndex ? [row('excursionIndex', summary.excursionIndex, 1)] : []),
+    row('archIndexLoaded', summary.archIndex, 3),
   ];
 }

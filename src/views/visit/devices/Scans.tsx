@@ -108,7 +108,7 @@ function Scan({ side }: { side: Side }) {
       )}
       {reading && (
         <>
-          <Suspense fallback={<div className="h-72 border border-line" />}>
+          <Suspense fallback={<div className="h-60 border border-line" />}>
             <MeshView reading={reading} lit={lit} />
           </Suspense>
           <p className="text-faint text-sm">

@@ -49,7 +49,7 @@ export function KeepReadings({ step, side, readings, with: instrument, method }:
           <tr>
             <th scope="col">Measure</th>
             <th scope="col">Read</th>
-            <th scope="col">In the visit</th>
+            <th scope="col">Band, and what the visit holds</th>
           </tr>
         </thead>
         <tbody>
@@ -66,9 +66,9 @@ export function KeepReadings({ step, side, readings, with: instrument, method }:
                 <td className="!py-1 figure text-right whitespace-nowrap">
                   {figureIn(definition.unit, value)} {UNIT_LABEL[definition.unit]}
                   {note && <span className="block text-faint text-xs">{note}</span>}
-                  <BandLine id={id} value={value} />
                 </td>
-                <td className="!py-1 !pr-0 text-faint text-xs text-right">
+                <td className="!py-1 !pr-0 text-faint text-xs w-36">
+                  <BandLine id={id} value={value} />
                   {differs &&
                     `${figureIn(definition.unit, held)} held: ${figureIn(definition.unit, value - held)} apart`}
                 </td>

@@ -72,12 +72,11 @@ export function useGaitClip() {
     else failed(loaded.problem);
   };
 
-  /** Frames from the simulated camera, a few at a time. */
-  const simulate = async (settings: Record<string, string>): Promise<string | null> => {
+  /** The rest of a simulated clip, a few frames at a time. */
+  const film = async (settings: Record<string, string>, first: File, count: number) => {
     const { signal, onProgress } = begin();
-    const count = Number(settings.frames);
-    const files: File[] = [];
-    let next = 0;
+    const files: File[] = [first];
+    let next = 1;
     let problem: string | null = null;
     const worker = async () => {
       while (next < count && problem === null && !signal.aborted) {
@@ -89,11 +88,16 @@ export function useGaitClip() {
       }
     };
     await Promise.all(Array.from({ length: SIMULATED_AT_ONCE }, worker));
-    if (problem !== null || signal.aborted) {
-      setState(signal.aborted ? { is: 'cancelled' } : { is: 'idle' });
-      return signal.aborted ? null : problem;
-    }
-    await load(files, Number(settings.framesPerSecond));
+    if (signal.aborted) setState({ is: 'cancelled' });
+    else if (problem !== null) failed({ code: 'device', path: [], message: problem });
+    else await load(files, Number(settings.framesPerSecond));
+  };
+
+  /** Takes from the simulated camera; a sentence when it refuses its settings, else null at the first frame. */
+  const simulate = async (settings: Record<string, string>): Promise<string | null> => {
+    const answer = await takeFrom('gait-camera', { ...settings, frame: 0 });
+    if (!answer.ok) return answer.message;
+    void film(settings, answer.file, Number(settings.frames));
     return null;
   };
 

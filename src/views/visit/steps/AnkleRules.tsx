@@ -53,24 +53,26 @@ export function AnkleRules({ answers, onChange }: Props) {
           </div>
         ))}
       </div>
-      <ul role="status">
-        {SIDES.filter((side) => Object.keys(answers[side] ?? {}).length > 0).map((side) => {
-          const { ankle, foot, missing } = ankleInjuryRules(answers[side] ?? {});
-          return (
-            <li key={side}>
-              <span className="capitalize">{side}</span>: ankle{' '}
-              <strong className={ankle === 'x-ray' ? 'text-warn' : ''}>{VERDICT[ankle]}</strong>, foot{' '}
-              <strong className={foot === 'x-ray' ? 'text-warn' : ''}>{VERDICT[foot]}</strong>
-              {missing.length > 0 && (
-                <span className="text-faint">
-                  {' '}
-                  (open: {missing.map((question) => ANKLE_QUESTIONS[question].toLowerCase()).join('; ')})
-                </span>
-              )}
-            </li>
-          );
-        })}
-      </ul>
+      <div role="status">
+        <ul>
+          {SIDES.filter((side) => Object.keys(answers[side] ?? {}).length > 0).map((side) => {
+            const { ankle, foot, missing } = ankleInjuryRules(answers[side] ?? {});
+            return (
+              <li key={side}>
+                <span className="capitalize">{side}</span>: ankle{' '}
+                <strong className={ankle === 'x-ray' ? 'text-warn' : ''}>{VERDICT[ankle]}</strong>, foot{' '}
+                <strong className={foot === 'x-ray' ? 'text-warn' : ''}>{VERDICT[foot]}</strong>
+                {missing.length > 0 && (
+                  <span className="text-faint">
+                    {' '}
+                    (open: {missing.map((question) => ANKLE_QUESTIONS[question].toLowerCase()).join('; ')})
+                  </span>
+                )}
+              </li>
+            );
+          })}
+        </ul>
+      </div>
       <p className="text-faint text-xs">
         {ANKLE_RULES_DO_NOT_FIT} {markInWords('stiell-1992')}.
       </p>

@@ -3,14 +3,16 @@ import { POSTURE_ITEMS } from '@/core/examination/posture/six-items';
 import { REAL_DIFFERENCE, readDifference } from '@/core/examination/real-difference';
 import { markInWords } from '@/core/examination/sources';
 import { NOT_EXAMINED, numberAt } from '@/core/picture/clinical-picture';
-import { SIDES } from '@/core/picture/finding-kinds';
+import { SIDES, type Side } from '@/core/picture/finding-kinds';
 import { definitionOf, type FindingId } from '@/core/picture/findings';
 import { figureIn, UNIT_LABEL } from '@/core/units/parse';
+import { GuideDrawing } from '@/ui/drawing/GuideDrawing';
 import { PostureDrawing } from '@/ui/drawing/PostureDrawing';
 import { DerivedRow, DerivedRows } from '../DerivedRow';
 import { BothFeet, FindingField } from '../FindingField';
 import { Sections } from '../Sections';
 import { Stopwatch } from '../timing/Stopwatch';
+import { useFinding } from '../use-findings';
 import { useVisit } from '../visit-context';
 
 /** Loaded: watched, scored, measured, timed. */
@@ -68,15 +70,19 @@ function ArchUnderLoad() {
   return (
     <div className="grid gap-3">
       <FindingField id="navicularMethod" />
-      <BothFeet
-        ids={[
-          'navicularStart',
-          'navicularRelaxed',
-          'dorsumHeightUnloaded',
-          'midfootWidth',
-          'midfootWidthUnloaded',
-        ]}
-      />
+      <div className="grid grid-cols-[auto_1fr_auto] gap-3 items-center">
+        <GuideDrawing of="navicular" />
+        <BothFeet
+          ids={[
+            'navicularStart',
+            'navicularRelaxed',
+            'dorsumHeightUnloaded',
+            'midfootWidth',
+            'midfootWidthUnloaded',
+          ]}
+        />
+        <GuideDrawing of="dorsum" />
+      </div>
       <DerivedRows>
         <DerivedRow id="navicularDrop" needs="both navicular heights" />
         <DerivedRow id="archHeightIndex" needs="dorsum height, heel–ball length" />
@@ -115,9 +121,9 @@ function SideDifference({ ids }: { ids: readonly FindingId[] }) {
     ];
   });
   return rows.length === 0 ? null : (
-    <ul role="status" className="text-sm">
-      {rows}
-    </ul>
+    <div role="status">
+      <ul className="text-sm">{rows}</ul>
+    </div>
   );
 }
 
@@ -126,7 +132,11 @@ function Mobility() {
   const { hypermobilityScore, ageYears } = picture.body;
   return (
     <div className="grid gap-3">
-      <BothFeet ids={['lungeDistance', 'lungeAngle', 'bigToeRange', 'legLength']} />
+      <div className="grid grid-cols-[auto_1fr_auto] gap-3 items-center">
+        <GuideDrawing of="lunge" />
+        <BothFeet ids={['lungeDistance', 'lungeAngle', 'bigToeRange', 'legLength']} />
+        <GuideDrawing of="bigToe" />
+      </div>
       <SideDifference ids={['lungeDistance', 'lungeAngle', 'legLength']} />
       <p className="text-faint text-sm">
         Lunge in centimetres and in degrees are two measures and are not converted: the often quoted 3.6° for
@@ -148,13 +158,20 @@ function StrengthAndBalance() {
   return (
     <div className="grid gap-3">
       <BothFeet ids={['heelRises', 'singleLegStance']} />
-      <div className="flex justify-center gap-40">
+      <div className="flex justify-center gap-24">
         {SIDES.map((side) => (
-          <Stopwatch key={side} id="singleLegStance" place={side} />
+          <div key={side} className="flex gap-2">
+            <CountButton side={side} />
+            <Stopwatch id="singleLegStance" place={side} />
+          </div>
         ))}
       </div>
+      <p className="text-faint text-sm text-center">
+        Heel rises to the same height until they fail: count each. One-leg stance: eyes open, hands on the
+        hips, stop when the other foot or a hand touches.
+      </p>
       <div className="grid grid-cols-2 gap-6 border-t border-line pt-3">
-        <section aria-label="Timed up and go" className="grid gap-2 content-start">
+        <section aria-label="Rise, walk and turn" className="grid gap-2 content-start">
           <UpAndGo />
           <div className="flex items-end gap-3">
             <FindingField id="timedUpAndGo" />
@@ -162,7 +179,7 @@ function StrengthAndBalance() {
           </div>
           <FindingField id="timedUpAndGoIn" />
         </section>
-        <section aria-label="Chair stands" className="grid gap-2 content-start">
+        <section aria-label="Chair test" className="grid gap-2 content-start">
           <p className="text-faint text-sm">
             Five times up from the chair and down again, arms folded, as fast as is safe; stop at the fifth
             standing. Someone stands by.
@@ -174,6 +191,24 @@ function StrengthAndBalance() {
         </section>
       </div>
     </div>
+  );
+}
+
+/** One more heel rise. */
+function CountButton({ side }: { side: Side }) {
+  const { readOnly } = useVisit();
+  const field = useFinding('heelRises', side);
+  const count = typeof field.value === 'number' ? field.value : 0;
+  return (
+    <button
+      type="button"
+      className="press"
+      disabled={readOnly}
+      aria-label={`Count a heel rise, ${side}`}
+      onClick={() => field.set(count + 1)}
+    >
+      Rise +1
+    </button>
   );
 }
 

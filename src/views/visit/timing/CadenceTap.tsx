@@ -13,6 +13,7 @@ export function CadenceTap() {
   const record = useRecord('move');
   const [taps, setTaps] = useState<readonly number[]>([]);
   const [rate, setRate] = useState<number | null>(null);
+  const [own, setOwn] = useState(170);
   const beats = useMetronome(rate);
   const cadence = cadenceOf(taps);
   const held = picture.body.cadence;
@@ -70,43 +71,56 @@ export function CadenceTap() {
       </section>
       <section aria-label="Metronome" className="grid gap-2">
         <h2 className="text-base">Metronome, steps of both feet</h2>
-        {held === NOT_EXAMINED ? (
-          <p className="text-faint">Needs a cadence first.</p>
-        ) : (
-          <>
-            <p className="flex flex-wrap gap-2">
-              {STEP_RATE_CHANGES.map(({ percent }) => {
-                const steps = Math.round(raisedRate(held, percent) * 10) / 10;
-                return (
-                  <button
-                    key={percent}
-                    type="button"
-                    className="press"
-                    aria-pressed={rate === steps}
-                    onClick={() => setRate(rate === steps ? null : steps)}
-                  >
-                    {rate === steps ? 'Stop' : percent === 0 ? 'as now' : `+${percent} %`}{' '}
-                    <span className="figure">{steps}</span>
-                  </button>
-                );
-              })}
-              <span className="figure self-center" role="status" aria-live="off">
-                {rate !== null && `${beats} beats`}
-              </span>
-            </p>
-            <ul className="text-sm text-faint">
-              {STEP_RATE_CHANGES.filter((change) => change.knee).map((change) => (
-                <li key={change.percent}>
-                  +{change.percent} %: {change.knee}
-                </li>
-              ))}
-              <li>
-                {markInWords('heiderscheit-2011')}. Calf and foot may take more for each kilometre; not proven
-                to prevent injury.
-              </li>
-            </ul>
-          </>
-        )}
+        <p className="flex flex-wrap gap-2 items-center">
+          {held !== NOT_EXAMINED &&
+            STEP_RATE_CHANGES.map(({ percent }) => {
+              const steps = Math.round(raisedRate(held, percent) * 10) / 10;
+              return (
+                <button
+                  key={percent}
+                  type="button"
+                  className="press"
+                  aria-pressed={rate === steps}
+                  onClick={() => setRate(rate === steps ? null : steps)}
+                >
+                  {percent === 0 ? 'as now' : `+${percent} %`} <span className="figure">{steps}</span>
+                </button>
+              );
+            })}
+          <label className="flex gap-1 items-center">
+            <input
+              type="number"
+              min={30}
+              max={240}
+              className="figure w-20"
+              aria-label="Beats a minute"
+              value={own}
+              onChange={(event) => setOwn(Number(event.target.value))}
+            />
+            /min
+          </label>
+          <button
+            type="button"
+            className="press"
+            onClick={() => setRate(rate === null && own >= 30 && own <= 240 ? own : null)}
+          >
+            {rate === null ? 'Start' : `Stop ${rate}`}
+          </button>
+          <span className="figure" role="status" aria-live="off">
+            {rate !== null && `${beats} beats`}
+          </span>
+        </p>
+        <ul className="text-sm text-faint">
+          {STEP_RATE_CHANGES.filter((change) => change.knee).map((change) => (
+            <li key={change.percent}>
+              +{change.percent} %: {change.knee}
+            </li>
+          ))}
+          <li>
+            {markInWords('heiderscheit-2011')}. Calf and foot may take more for each kilometre; not proven to
+            prevent injury.
+          </li>
+        </ul>
       </section>
     </div>
   );

@@ -2,21 +2,10 @@ import { useState } from 'react';
 import { markInWords } from '@/core/examination/sources';
 import { NOT_EXAMINED } from '@/core/picture/clinical-picture';
 import { SIDES, type Side } from '@/core/picture/finding-kinds';
-import { legVolume, volumeBand, volumeDifference } from '@/core/swelling/leg-volume';
-import { parseLength } from '@/core/units/length';
+import { legVolume, parseGirths, volumeBand, volumeDifference } from '@/core/swelling/leg-volume';
 import { figureIn } from '@/core/units/parse';
 import { useRecord, useStepContent } from '../../use-findings';
 import { useVisit } from '../../visit-context';
-
-const MOST_GIRTHS = 20;
-
-/** Girths typed in a row, `214 226 240`; a comma between them, or a space. Decimal points, not commas. */
-function girthsOf(text: string): number[] | null {
-  const parts = text.split(/[\s,;]+/).filter(Boolean);
-  const read = parts.map((part) => parseLength(part));
-  const good = read.flatMap((one) => (one.ok && one.value >= 100 && one.value <= 900 ? [one.value] : []));
-  return good.length === parts.length && parts.length <= MOST_GIRTHS ? good : null;
-}
 
 /** Leg volume by truncated cones from girths at equal spacing, both sides, and their difference. */
 export function LegVolume() {
@@ -26,15 +15,19 @@ export function LegVolume() {
   const ladder = content.girthLadder ?? { spacingMm: 40 };
   const [typed, setTyped] = useState<Partial<Record<Side, string>>>({});
   const textOf = (side: Side) => typed[side] ?? (ladder[side] ?? []).join(' ');
+  const problemOf = (side: Side) => {
+    const girths = parseGirths(textOf(side));
+    return girths.ok ? null : girths.problem.message;
+  };
   const take = (side: Side, text: string) => {
     setTyped({ ...typed, [side]: text });
-    const girths = girthsOf(text);
-    if (!girths) return;
-    const volume = legVolume({ girthsMm: girths, spacingMm: ladder.spacingMm });
+    const girths = parseGirths(text);
+    if (!girths.ok) return;
+    const volume = legVolume({ girthsMm: girths.value, spacingMm: ladder.spacingMm });
     record(
       [{ place: side, id: 'legVolume', value: volume.ok ? Math.round(volume.value) : undefined }],
       { with: 'hand', method: `truncated cones, ${ladder.spacingMm} mm apart` },
-      { girthLadder: { ...ladder, [side]: girths } },
+      { girthLadder: { ...ladder, [side]: girths.value } },
     );
   };
   const space = (spacingMm: number) => {
@@ -65,12 +58,10 @@ export function LegVolume() {
               placeholder="214 226 240 262"
               disabled={readOnly}
               value={textOf(side)}
-              aria-invalid={girthsOf(textOf(side)) === null}
+              aria-invalid={problemOf(side) !== null}
               onChange={(event) => take(side, event.target.value)}
             />
-            {girthsOf(textOf(side)) === null && (
-              <span className="problem block text-xs">Numbers from 100 to 900 mm with a space between.</span>
-            )}
+            {problemOf(side) && <span className="problem block text-xs">{problemOf(side)}</span>}
             {picture[side].legVolume !== NOT_EXAMINED && (
               <span className="figure">{figureIn('ml', picture[side].legVolume as number)} ml</span>
             )}

@@ -127,13 +127,15 @@ export function Swelling() {
         </p>
       </section>
       <div className="grid grid-cols-[1fr_auto] gap-6 items-start">
-        <ul role="status" className="grid gap-1">
-          {swellingAdvice(readings).map((advice) => (
-            <li key={advice.message} className={advice.code === 'one-sided' ? 'text-warn' : ''}>
-              {advice.message}
-            </li>
-          ))}
-        </ul>
+        <div role="status">
+          <ul className="grid gap-1">
+            {swellingAdvice(readings).map((advice) => (
+              <li key={advice.message} className={advice.code === 'one-sided' ? 'text-warn' : ''}>
+                {advice.message}
+              </li>
+            ))}
+          </ul>
+        </div>
         <figure className="text-center">
           <Spark
             label="Figure-of-eight girth over time"

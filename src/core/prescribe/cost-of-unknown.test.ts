@@ -1,0 +1,60 @@
+import { describe, expect, it } from 'vitest';
+import { clinicalPicture, withoutFinding } from '../picture/clinical-picture';
+import { FINDING_IDS } from '../picture/findings';
+import { costInWords, costsOfUnknown } from './cost-of-unknown';
+import { resolve } from './resolve';
+
+describe('what leaving a finding out costs', () => {
+  it('an untested sensation costs limits, and the sentence names them', () => {
+    const costs = costsOfUnknown(resolve(clinicalPicture()));
+    const sensation = costs.find((cost) => cost.finding === 'sensation')!;
+    expect(sensation.sides).toEqual(['left', 'right']);
+    expect(sensation.limits).toContain('closure');
+    expect(costInWords(sensation)).toMatch(/^10 g monofilament, both: no limit on .*closure/);
+  });
+
+  it('a tested sensation costs nothing any more; on one side only the other is still open', () => {
+    const felt = { sensation: 'felt', pulses: 'present', injuries: [] } as const;
+    const cost = (picture: ReturnType<typeof clinicalPicture>) =>
+      costsOfUnknown(resolve(picture)).find((entry) => entry.finding === 'sensation');
+    const foot = { ...felt, injuries: [] };
+    expect(cost(clinicalPicture({ left: foot, right: foot }))).toBeUndefined();
+    expect(cost(clinicalPicture({ left: foot }))?.sides).toEqual(['right']);
+  });
+
+  it('every finding can be left out: the specification still resolves and its cost is said or nothing', () => {
+    const full = clinicalPicture({
+      body: {
+        ageYears: 70,
+        activities: ['walking'],
+        conditions: ['diabetes'],
+        falls: 1,
+        reach: 'effort',
+        hands: 'pull',
+      },
+      left: {
+        footLength: 262,
+        sensation: 'lost',
+        pulses: 'present',
+        arch: 'low',
+        archMobility: 'rigid',
+        swelling: 'changes',
+      },
+      right: {
+        footLength: 260,
+        sensation: 'lost',
+        pulses: 'present',
+        arch: 'low',
+        archMobility: 'rigid',
+        swelling: 'none',
+      },
+    });
+    for (const id of FINDING_IDS) {
+      const costs = costsOfUnknown(resolve(withoutFinding(full, id)));
+      for (const cost of costs) {
+        expect(cost.features.length).toBeGreaterThan(0);
+        expect(costInWords(cost)).toMatch(/: no (limit|push) on /);
+      }
+    }
+  });
+});

@@ -1,0 +1,79 @@
+/** Small drawings that show how a measure is taken. */
+const GUIDES = {
+  lunge: {
+    caption:
+      'Knee to the wall over the second toe, heel down. Toe to wall in cm; shin from upright in degrees.',
+    box: '0 0 150 100',
+    body: (
+      <>
+        <path d="M132 4V92M4 92H146" strokeWidth="2" />
+        <path d="M44 92L40 84L56 62C70 44 92 38 128 40" />
+        <path d="M44 92H96C98 86 90 84 82 84L62 78" />
+        <path d="M4 50C26 48 46 50 60 58" />
+        <path d="M96 97H132M96 94V100M132 94V100" stroke="var(--accent)" />
+        <path d="M54 84V48M54 66A22 22 0 0 1 70 70" stroke="var(--accent)" strokeDasharray="3 2" />
+      </>
+    ),
+  },
+  bigToe: {
+    caption: 'Big toe lifted against the first metatarsal, standing. Say it when the foot hangs free.',
+    box: '0 0 150 100',
+    body: (
+      <>
+        <path d="M4 80H146" strokeWidth="2" />
+        <path d="M18 80C14 60 30 44 60 38L64 10M86 10L88 44C96 52 104 60 110 68" />
+        <path d="M18 80H104" />
+        <path d="M104 80C112 72 118 60 128 46C134 48 132 58 126 68C120 76 112 80 104 80" />
+        <path d="M108 72L134 36M108 72L136 68" stroke="var(--accent)" strokeDasharray="3 2" />
+      </>
+    ),
+  },
+  navicular: {
+    caption: 'Floor to the mark on the navicular: joint neutral, then relaxed. The difference is the drop.',
+    box: '0 0 150 100',
+    body: (
+      <>
+        <path d="M4 88H146" strokeWidth="2" />
+        <path d="M98 4C98 24 102 38 116 54C126 66 124 84 112 86C98 88 96 74 76 74C58 74 50 86 26 86C10 84 14 70 28 62C48 54 62 40 66 4" />
+        <circle cx="80" cy="52" r="3.5" fill="var(--accent)" stroke="none" />
+        <path d="M80 52V88M74 88H86" stroke="var(--accent)" />
+      </>
+    ),
+  },
+  dorsum: {
+    caption:
+      'Height of the dorsum and width of the midfoot at half the whole foot length: free, seated, standing.',
+    box: '0 0 150 100',
+    body: (
+      <>
+        <path d="M4 88H146" strokeWidth="2" />
+        <path d="M98 4C98 24 102 38 116 54C126 66 124 84 112 86C98 88 96 74 76 74C58 74 50 86 26 86C10 84 14 70 28 62C48 54 62 40 66 4" />
+        <path d="M68 47V88M60 47H76" stroke="var(--accent)" />
+        <path d="M14 95H122M14 92V98M122 92V98M68 92V98" stroke="var(--accent)" />
+      </>
+    ),
+  },
+} as const;
+
+export type Guide = keyof typeof GUIDES;
+
+export function GuideDrawing({ of }: { of: Guide }) {
+  const { caption, box, body } = GUIDES[of];
+  return (
+    <figure className="max-w-44">
+      <svg
+        viewBox={box}
+        className="w-full h-auto"
+        aria-hidden="true"
+        fill="none"
+        stroke="var(--draw-line)"
+        strokeWidth="1.3"
+        strokeLinecap="round"
+        strokeLinejoin="round"
+      >
+        {body}
+      </svg>
+      <figcaption className="text-faint text-xs leading-snug">{caption}</figcaption>
+    </figure>
+  );
+}

@@ -1,0 +1,20 @@
+/** Debian’s Chromium, with nothing that looks for a network or a graphics card. */
+export const executablePath = '/usr/bin/chromium';
+const QUIET = [
+  '--no-sandbox',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
+
+export const PLAIN = [...QUIET, '--disable-gpu'];
+
+/** Draws three dimensions by software: slower, so only where a scan is looked at. */
+export const SOFTWARE_3D = [
+  ...QUIET,
+  '--use-gl=angle',
+  '--use-angle=swiftshader',
+  '--enable-unsafe-swiftshader',
+];
