@@ -14,16 +14,18 @@ ensureNpmPackages();
 ensureBuilt();
 const { build } = await import('esbuild');
 // Bundled, as the browser and the worker get it: what tsx adds to every function would be measured too.
-const bundle = join(ROOT, 'dist/core-bench.mjs');
-await build({
-  entryPoints: [join(ROOT, 'scripts/bench/core.ts')],
-  outfile: bundle,
-  bundle: true,
-  platform: 'node',
-  format: 'esm',
-  alias: { '@': join(ROOT, 'src') },
-});
-spawnSync(process.execPath, [bundle], { stdio: 'inherit' });
+for (const name of ['core', 'examination']) {
+  const outfile = join(ROOT, `dist/${name}-bench.mjs`);
+  await build({
+    entryPoints: [join(ROOT, `scripts/bench/${name}.ts`)],
+    outfile,
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    alias: { '@': join(ROOT, 'src') },
+  });
+  spawnSync(process.execPath, [outfile], { stdio: 'inherit' });
+}
 
 const executablePath = ensureChromium();
 const { chromium } = await import('@playwright/test');
@@ -36,6 +38,7 @@ const { origin } = application;
 try {
   await serverSteps();
   await scriptSizes();
+  await examinationInTheBrowser();
 } finally {
   await application.stop();
   await database.stop();
@@ -168,5 +171,70 @@ async function scriptSizes() {
       await page.goto(`${address}#${step}`);
     await page.waitForTimeout(2000);
   });
+  await browser.close();
+}
+
+/** A 12-megapixel print and a large scan through the real page: how long, and how long the page stood still. */
+async function examinationInTheBrowser() {
+  const browser = await chromium.launch({
+    executablePath,
+    args: [
+      '--no-sandbox',
+      '--disable-background-networking',
+      '--use-gl=angle',
+      '--use-angle=swiftshader',
+      '--enable-unsafe-swiftshader',
+    ],
+  });
+  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+  await page.goto(`${origin}/sign-in`, { waitUntil: 'networkidle' });
+  await page.getByLabel('E-mail').fill(SIGN_IN.email);
+  await page.getByLabel('Password').fill(SIGN_IN.password);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.waitForURL(/today/);
+  await page
+    .getByRole('link', { name: /Odran Pell/ })
+    .first()
+    .click();
+  await page.locator('[data-visit]').waitFor();
+  const device = async (path) => {
+    const answer = await page.request.get(`${origin}/api/v1/devices/${path}`);
+    return answer.body();
+  };
+  const run = async (tab, button, file, ready) => {
+    await page.goto(`${page.url().split('#')[0]}#feet`);
+    await page.getByRole('tab', { name: tab, exact: true }).click();
+    await page.getByRole('button', { name: button }).click();
+    await page.evaluate(() => {
+      window.still = 0;
+      new PerformanceObserver((list) => {
+        for (const entry of list.getEntries()) window.still = Math.max(window.still, entry.duration);
+      }).observe({ type: 'longtask' });
+    });
+    const start = performance.now();
+    await page.getByRole('dialog').getByLabel('From a file').setInputFiles(file);
+    await page.getByRole('button', { name: ready }).waitFor({ timeout: 60_000 });
+    const ms = performance.now() - start;
+    const still = await page.evaluate(() => window.still);
+    console.log(
+      `${tab}, from file to readings on the page: ${ms.toFixed(0)} ms; longest the page stood still: ${still.toFixed(0)} ms (wanted ≤ 50)`,
+    );
+  };
+  await run(
+    'Footprint',
+    'Take a print, left',
+    {
+      name: 'print.png',
+      mimeType: 'image/png',
+      buffer: await device('footprint-scanner?side=left&pixelsPerMm=14'),
+    },
+    'Keep, left',
+  );
+  await run(
+    'Scan',
+    'Take a scan, left',
+    { name: 'foot.stl', mimeType: 'model/stl', buffer: await device('foot-scanner?side=left&rings=600') },
+    'Keep all, left',
+  );
   await browser.close();
 }

@@ -25,12 +25,15 @@ export function readPressureCsv(text: string, given: { pitchMm?: number } = {}):
     .replace(/^\uFEFF/, '')
     .split(/\r\n|\n|\r/)
     .entries()) {
-    const setting = /^\s*#\s*([a-z_]+)\s*[:=]\s*(.+?)\s*$/i.exec(line);
-    if (setting) settings.set(setting[1]!.toLowerCase(), setting[2]!);
-    else if (line.trim() !== '' && !line.trim().startsWith('#')) {
-      body.push(line);
-      lineOf.push(index + 1);
+    const plain = line.trim();
+    if (plain === '') continue;
+    if (plain.startsWith('#')) {
+      const setting = /^#\s*([a-z_]+)\s*[:=]\s*(.+)$/i.exec(plain);
+      if (setting) settings.set(setting[1]!.toLowerCase(), setting[2]!);
+      continue;
     }
+    body.push(line);
+    lineOf.push(index + 1);
   }
   if (body.length < 2) return fail('empty', 'The file holds no frames.');
   const pitch = given.pitchMm ?? numberIn(settings.get('pitch_mm'));
@@ -44,42 +47,77 @@ export function readPressureCsv(text: string, given: { pitchMm?: number } = {}):
     return fail('unit', `The unit “${settings.get('unit')}” is not known: use kPa, N/cm2, mmHg or psi.`);
 
   const delimiter = delimiterOf(body[0]!);
-  const table = Papa.parse<string[]>(body.join('\n'), { delimiter, skipEmptyLines: true });
-  const [head, ...lines] = table.data;
-  if (head?.[0]?.trim().toLowerCase() !== 'time_s' || head[1]?.trim().toLowerCase() !== 'row')
+  const head = body[0]!.split(delimiter).map((cell) => cell.trim().toLowerCase());
+  if (head[0] !== 'time_s' || head[1] !== 'row')
     return fail(
       'header',
       `Line ${lineOf[0]}: the first columns must be “time_s” and “row”, then one a sensor.`,
     );
   const columns = head.length - 2;
-  const decimal = delimiter === ';' ? ',' : '.';
+  const frames = new Frames(columns, delimiter === ';' ? ',' : '.', unit);
+  let failure: Result<never> | null = null;
+  let line = 0;
+  // Row by row, so that the cells of a long recording are not all kept as text; a table of numbers has no quotes.
+  Papa.parse<string[]>(body.slice(1).join('\n'), {
+    delimiter,
+    fastMode: true,
+    step: ({ data }, parser) => {
+      line += 1;
+      failure = frames.add(data, `Line ${lineOf[line]}`);
+      if (failure) parser.abort();
+    },
+  });
+  if (failure) return failure;
+  return finished(frames, pitch, settings, unit);
+}
 
-  const times: number[] = [];
-  const frames: number[][][] = [];
-  let negative = 0;
-  for (const [index, cells] of lines.entries()) {
-    const where = `Line ${lineOf[index + 1]}`;
-    if (cells.length !== columns + 2)
-      return fail('columns', `${where}: ${cells.length - 2} sensors where the header names ${columns}.`);
-    const values = cells.map((cell) => Number(decimal === ',' ? cell.replace(',', '.') : cell));
-    const bad = values.findIndex((value, at) => !Number.isFinite(value) || cells[at]!.trim() === '');
-    if (bad >= 0) return fail('cell', `${where}, column ${bad + 1}: “${cells[bad]}” is not a number.`);
-    const [time, row, ...pressures] = values as [number, number, ...number[]];
-    if (times.length === 0 || time !== times[times.length - 1]) {
-      if (times.length > 0 && time < times[times.length - 1]!)
-        return fail('time', `${where}: time runs backwards.`);
-      times.push(time);
-      frames.push([]);
+/** Frames as they grow row by row. */
+class Frames {
+  readonly times: number[] = [];
+  readonly rows: Float32Array[][] = [];
+  negative = 0;
+
+  constructor(
+    readonly columns: number,
+    private readonly decimal: ',' | '.',
+    private readonly unit: number,
+  ) {}
+
+  /** Takes one row of sensors; what is wrong with it, or null. */
+  add(cells: readonly string[], where: string): Result<never> | null {
+    if (cells.length !== this.columns + 2)
+      return fail('columns', `${where}: ${cells.length - 2} sensors where the header names ${this.columns}.`);
+    const values = numbersOf(cells, this.decimal);
+    if (typeof values === 'number')
+      return fail('cell', `${where}, column ${values + 1}: “${cells[values]}” is not a number.`);
+    const time = values[0]!;
+    const row = values[1]!;
+    const last = this.times[this.times.length - 1];
+    if (time !== last) {
+      if (last !== undefined && time < last) return fail('time', `${where}: time runs backwards.`);
+      this.times.push(time);
+      this.rows.push([]);
     }
-    const frame = frames[frames.length - 1]!;
+    const frame = this.rows[this.rows.length - 1]!;
     if (row !== frame.length) return fail('row', `${where}: row ${row} where row ${frame.length} is due.`);
-    frame.push(
-      pressures.map((value) => {
-        if (value < 0) negative += 1;
-        return Math.max(0, value * unit);
-      }),
-    );
+    const pressures = new Float32Array(this.columns);
+    for (let at = 0; at < this.columns; at += 1) {
+      const value = values[at + 2]!;
+      if (value < 0) this.negative += 1;
+      else pressures[at] = value * this.unit;
+    }
+    frame.push(pressures);
+    return null;
   }
+}
+
+/** A recording out of complete frames, with what is worth saying about it. */
+function finished(
+  { rows: frames, times, columns, negative }: Frames,
+  pitch: number,
+  settings: ReadonlyMap<string, string>,
+  unit: number,
+): Result<PressureRecording> {
   const rows = frames[0]!.length;
   const short = frames.findIndex((frame) => frame.length !== rows);
   if (short >= 0)
@@ -94,11 +132,30 @@ export function readPressureCsv(text: string, given: { pitchMm?: number } = {}):
     columns,
     pitchMm: pitch,
     times: Float64Array.from(times, (time) => time - times[0]!),
-    frames: frames.map((frame) => Float32Array.from(frame.flat())),
+    frames: frames.map((frame) => joined(frame, rows, columns)),
     notes: [],
   };
   recording.notes = notesOn(recording, negative, numberIn(settings.get('saturation')), unit);
   return ok(recording);
+}
+
+/** Every cell as a number, or the place of the first that is none. */
+function numbersOf(cells: readonly string[], decimal: ',' | '.'): Float64Array | number {
+  const values = new Float64Array(cells.length);
+  for (let at = 0; at < cells.length; at += 1) {
+    const cell = cells[at]!;
+    const value = Number(decimal === ',' ? cell.replace(',', '.') : cell);
+    // An empty cell would count as 0.
+    if (!Number.isFinite(value) || (value === 0 && cell.trim() === '')) return at;
+    values[at] = value;
+  }
+  return values;
+}
+
+function joined(lines: readonly Float32Array[], rows: number, columns: number): Float32Array {
+  const frame = new Float32Array(rows * columns);
+  for (const [row, line] of lines.entries()) frame.set(line, row * columns);
+  return frame;
 }
 
 const UNITS: Record<string, number> = { kpa: 1, 'n/cm2': 10, mmhg: 0.133322, psi: 6.894757 };

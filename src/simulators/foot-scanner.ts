@@ -1,6 +1,6 @@
 import { polygonHull, polygonLength } from 'd3-polygon';
-import type { ScanMeasures, ScanUnit } from '@/core/examination/scan/measure-scan';
 import type { Mesh } from '@/core/examination/scan/mesh';
+import type { ScanMeasures, ScanUnit } from '@/core/examination/scan/reading';
 import type { Side } from '@/core/picture/finding-kinds';
 import { noise } from './noise';
 

@@ -1,4 +1,5 @@
-import { measureScan, type ScanReading, type ScanUnit } from '@/core/examination/scan/measure-scan';
+import { measureScan } from '@/core/examination/scan/measure-scan';
+import type { ScanReading, ScanUnit } from '@/core/examination/scan/reading';
 import type { Side } from '@/core/picture/finding-kinds';
 import { readMesh } from '@/formats/mesh';
 import { serve } from './task';

@@ -31,7 +31,7 @@ const deviceFields = (side: Side) => [
 ];
 
 /** Both prints side by side: taken, corrected, measured, kept. */
-export function Footprints() {
+export default function Footprints() {
   return (
     <div className="grid grid-cols-2 gap-5">
       {SIDES.map((side) => (

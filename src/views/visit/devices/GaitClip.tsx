@@ -44,7 +44,7 @@ const deviceFields = (side: Side) => [
 ];
 
 /** A rear view, frame by frame: lines on leg and heel, the angle, what it does against standing and in each shoe. */
-export function GaitClip() {
+export default function GaitClip() {
   const { readOnly, picture } = useVisit();
   const { content } = useStepContent('move');
   const record = useRecord('move');

@@ -16,7 +16,7 @@ import {
   WebGLRenderer,
 } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
-import type { ScanReading } from '@/core/examination/scan/measure-scan';
+import type { ScanReading } from '@/core/examination/scan/reading';
 
 const colour = (name: string) =>
   new Color(getComputedStyle(document.documentElement).getPropertyValue(name).trim());

@@ -35,7 +35,7 @@ const deviceFields = (side: Side) => [
 ];
 
 /** Steps over a plate or insole: rolled, masked, measured; several steps make a mean with its spread. */
-export function Pressures() {
+export default function Pressures() {
   const { picture } = useVisit();
   const risk = SIDES.some((side) => {
     const category = picture[side].atRiskCategory;

@@ -1,7 +1,7 @@
 import { lazy, Suspense, useState } from 'react';
 import { takeFrom } from '@/api/device-client';
 import { REAL_DIFFERENCE } from '@/core/examination/real-difference';
-import { SCAN_UNITS, type ScanReading, type ScanUnit } from '@/core/examination/scan/measure-scan';
+import { SCAN_UNITS, type ScanReading, type ScanUnit } from '@/core/examination/scan/reading';
 import { NOT_EXAMINED } from '@/core/picture/clinical-picture';
 import { SIDES, type Side } from '@/core/picture/finding-kinds';
 import { definitionOf } from '@/core/picture/findings';
@@ -50,7 +50,7 @@ const MEASURES = [
 ] as const;
 
 /** Scans of both feet: read, stood on the floor, measured, held against the tape. */
-export function Scans() {
+export default function Scans() {
   return (
     <div className="grid grid-cols-2 gap-5">
       {SIDES.map((side) => (

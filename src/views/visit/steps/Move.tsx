@@ -1,8 +1,11 @@
-import { GaitClip } from '../devices/GaitClip';
-import { Pressures } from '../devices/Pressures';
+import { lazy, Suspense } from 'react';
 import { BothFeet } from '../FindingField';
 import { Sections } from '../Sections';
 import { CadenceTap } from '../timing/CadenceTap';
+
+const GaitClip = lazy(() => import('../devices/GaitClip'));
+const Pressures = lazy(() => import('../devices/Pressures'));
+const opening = <p className="text-faint">Opening …</p>;
 
 /** Moving: what changes against standing, by eye, by clip, by plate. */
 export function Move() {
@@ -34,8 +37,24 @@ export function Move() {
           ),
         },
         { id: 'cadence', title: 'Cadence', content: <CadenceTap /> },
-        { id: 'clip', title: 'Gait clip', content: <GaitClip /> },
-        { id: 'pressure', title: 'Pressure', content: <Pressures /> },
+        {
+          id: 'clip',
+          title: 'Gait clip',
+          content: (
+            <Suspense fallback={opening}>
+              <GaitClip />
+            </Suspense>
+          ),
+        },
+        {
+          id: 'pressure',
+          title: 'Pressure',
+          content: (
+            <Suspense fallback={opening}>
+              <Pressures />
+            </Suspense>
+          ),
+        },
       ]}
     />
   );

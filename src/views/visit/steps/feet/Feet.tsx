@@ -1,15 +1,18 @@
+import { lazy, Suspense } from 'react';
 import { MONOFILAMENT_SITES } from '@/core/examination/sensation';
 import { SIDES } from '@/core/picture/finding-kinds';
 import { atRiskCategory, REVIEW_MONTHS } from '@/core/safety/at-risk-category';
 import { BodyMap } from '../../body-map/BodyMap';
-import { Footprints } from '../../devices/Footprints';
-import { Scans } from '../../devices/Scans';
 import { BothFeet } from '../../FindingField';
 import { Sections } from '../../Sections';
 import { useVisit } from '../../visit-context';
 import { Compare } from './Compare';
 import { MeasureFeet } from './MeasureFeet';
 import { Swelling } from './Swelling';
+
+const Footprints = lazy(() => import('../../devices/Footprints'));
+const Scans = lazy(() => import('../../devices/Scans'));
+const opening = <p className="text-faint">Opening …</p>;
 
 /** Both feet: measured, compared, looked at, felt; print and scan. */
 export function Feet() {
@@ -42,8 +45,24 @@ export function Feet() {
           ),
         },
         { id: 'swelling', title: 'Swelling', content: <Swelling /> },
-        { id: 'print', title: 'Footprint', content: <Footprints /> },
-        { id: 'scan', title: 'Scan', content: <Scans /> },
+        {
+          id: 'print',
+          title: 'Footprint',
+          content: (
+            <Suspense fallback={opening}>
+              <Footprints />
+            </Suspense>
+          ),
+        },
+        {
+          id: 'scan',
+          title: 'Scan',
+          content: (
+            <Suspense fallback={opening}>
+              <Scans />
+            </Suspense>
+          ),
+        },
       ]}
     />
   );
