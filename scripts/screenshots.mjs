@@ -6,7 +6,14 @@ const [origin = 'http://127.0.0.1:4321', only] = process.argv.slice(2);
 const folder = process.env.SOVET_SHOTS ?? join(import.meta.dirname, '../docs/screenshots');
 const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-background-networking'],
+  // The scan is drawn in three dimensions by software.
+  args: [
+    '--no-sandbox',
+    '--disable-background-networking',
+    '--use-gl=angle',
+    '--use-angle=swiftshader',
+    '--enable-unsafe-swiftshader',
+  ],
 });
 const page = await browser.newPage({
   viewport: { width: 1280, height: 800 },
@@ -60,9 +67,69 @@ await page.getByRole('button', { name: /visit/ }).click();
 await page.waitForURL(/visits/);
 visit = page.url().split('/').at(-1).split('#')[0];
 await shoot('visit-ask', step('ask'));
-await shoot('visit-aches', step('ask', 'Aches and injuries'));
+/** Opens a device’s dialog and takes from the simulated one, with the settings given by label. */
+const take = async (button, settings = {}) => {
+  await page.getByRole('button', { name: button }).click();
+  const dialog = page.getByRole('dialog');
+  for (const [label, value] of Object.entries(settings))
+    await dialog.getByLabel(label, { exact: true }).fill(value);
+  await dialog.getByRole('button', { name: 'Take from the simulated device' }).click();
+};
+const sides = ['left', 'right'];
+await shoot('visit-aches', async () => {
+  await step('ask', 'Aches')();
+  await page.getByRole('checkbox', { name: 'ball of the foot, right' }).click();
+  await page.getByRole('group', { name: 'How much, 0–10' }).getByText('4', { exact: true }).click();
+});
 await shoot('visit-feet', step('feet'));
-await shoot('visit-skin', step('feet', 'Skin'));
+await shoot('visit-posture', async () => {
+  await step('load', 'Posture')();
+  for (const side of sides) {
+    const groups = await page.getByRole('group', { name: new RegExp(`, ${side}$`) }).all();
+    for (const [at, group] of groups.entries())
+      await group
+        .getByText(['+1', '+1', '0', '+1', '+2', side === 'left' ? '+1' : '0'][at], { exact: true })
+        .click();
+  }
+});
+await shoot('visit-print', async () => {
+  await step('feet', 'Footprint')();
+  for (const side of sides) {
+    await take(`Take a print, ${side}`);
+    await page.getByRole('button', { name: `Keep, ${side}` }).waitFor();
+  }
+});
+await shoot('visit-scan', async () => {
+  await step('feet', 'Scan')();
+  for (const side of sides) {
+    await take(`Take a scan, ${side}`, {
+      'length, mm': side === 'left' ? '268' : '271',
+      'ball width, mm': '105',
+    });
+    await page.getByRole('button', { name: `Keep all, ${side}` }).waitFor();
+  }
+  await page.waitForTimeout(1000);
+});
+await shoot('visit-gait', async () => {
+  await step('move', 'Gait clip')();
+  await take('Load a clip');
+  await page.getByRole('button', { name: 'Snap to the dots' }).click({ timeout: 60_000 });
+  await page.getByRole('button', { name: 'standing', exact: true }).click();
+  await page.getByRole('button', { name: 'Frame on' }).click();
+  await page.getByRole('button', { name: 'Snap to the dots' }).click();
+  await page.getByRole('button', { name: 'touchdown', exact: true }).click();
+  await page.getByRole('button', { name: 'Follow to the end' }).click();
+  await page.getByRole('button', { name: /Go to the highest/ }).click();
+  await page.getByRole('button', { name: 'peak', exact: true }).click();
+});
+await shoot('visit-pressure', async () => {
+  await step('move', 'Pressure')();
+  for (const side of sides)
+    for (const seed of ['1', '2', '3']) {
+      await take(`Take a step, ${side}`, { seed, 'peak, kPa': String(400 + 15 * Number(seed)) });
+      await page.getByRole('button', { name: `Step ${seed}, ${side}` }).waitFor();
+    }
+});
 await shoot('visit-reason', step('reason'));
 await shoot('visit-candidates', step('candidates'));
 await shoot('visit-try-on', async () => {

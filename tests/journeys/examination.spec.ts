@@ -107,6 +107,13 @@ test('an examination by keyboard alone: marked, scored, timed, tapped, girthed',
   }
   await expect(page.getByText(/The left foot gains 16 mm of figure-of-eight girth in a day/)).toBeVisible();
 
+  await press(
+    page,
+    page.getByRole('button', { name: 'Note it as swelling that comes and goes, left' }),
+    'Enter',
+  );
+  await expect(panel.getByRole('button', { name: /Closure/ })).toContainText('hook-and-loop');
+
   await page.keyboard.press('Alt+w');
   await page.getByText('Ankle-injury rules, step by step').click();
   await choose(page, 'Pain about a malleolus, right', 2);

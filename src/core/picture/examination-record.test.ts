@@ -72,8 +72,17 @@ describe('the examination record', () => {
     expect(record.notExamined.map((entry) => entry.label)).not.toContain(FINDINGS.postureTotal.label);
   });
 
+  it('says what is from the patient’s record and what was carried over', () => {
+    expect(line('ageYears', 'body')?.instrument).toBe('patient’s record');
+    const carried = { keys: new Set(['left.footLength']), from: '2029-09-10' };
+    const again = examinationRecord(clinicalPicture(findings), carried).taken;
+    expect(again.find((entry) => entry.finding === 'footLength' && entry.place === 'left')?.instrument).toBe(
+      'carried over from 2029-09-10',
+    );
+  });
+
   it('calls what follows from others derived', () => {
-    expect(line('arch', 'left')?.value).toBe('low');
+    expect(line('arch', 'left')).toMatchObject({ value: 'low', instrument: 'derived' });
     const posture = deriveFindings(
       clinicalPicture({
         left: {

@@ -1,5 +1,6 @@
 import { bandOf } from '../examination/bands';
 import { figureIn, UNIT_LABEL } from '../units/parse';
+import { RECORD_FINDINGS } from './catalogue/record';
 import { type ClinicalPicture, NOT_EXAMINED } from './clinical-picture';
 import type { FindingDefinition, Position } from './finding-kinds';
 import { type AnyFindingValue, definitionOf, FINDING_IDS, type FindingId } from './findings';
@@ -34,8 +35,31 @@ function valueInWords(definition: FindingDefinition, value: AnyFindingValue): st
   }
 }
 
-/** Every finding of a picture with how it was taken, in the order of work; what was not examined is listed apart. */
-export function examinationRecord(picture: ClinicalPicture): {
+/** What a record says of a finding that nobody took at this visit. */
+function origin(
+  how: Taken | undefined,
+  finding: FindingId,
+  key: string,
+  carried: { keys: ReadonlySet<string>; from: string } | null,
+): string {
+  if (how && !carried?.keys.has(key)) return INSTRUMENTS[how.with];
+  if (carried?.keys.has(key)) return `carried over from ${carried.from}`;
+  if (Object.hasOwn(RECORD_FINDINGS, finding)) return 'patient’s record';
+  return definitionOf(finding).step === null || isDerivable(finding) ? 'derived' : '';
+}
+
+/** Findings that are judged by hand, or follow from others where nobody has. */
+const isDerivable = (finding: FindingId): boolean => finding === 'arch' || finding === 'sensation';
+
+/**
+ * Every finding of a picture with how it was taken, in the order of work; what was not examined is listed apart.
+ *
+ * @param carried which findings (`place.finding`) come from an earlier visit, and from when
+ */
+export function examinationRecord(
+  picture: ClinicalPicture,
+  carried: { keys: ReadonlySet<string>; from: string } | null = null,
+): {
   taken: RecordLine[];
   notExamined: { label: string; places: string[] }[];
 } {
@@ -63,7 +87,7 @@ export function examinationRecord(picture: ClinicalPicture): {
         band: band ? `${band.label}${band.misfit ? ' (does not fit here)' : ''}` : '',
         position: definition.position ?? '',
         method: [how?.method, definition.how].filter(Boolean).join('; '),
-        instrument: how ? INSTRUMENTS[how.with] : definition.step === null ? 'derived' : '',
+        instrument: origin(how, finding, `${place}.${finding}`, carried),
         at: how?.at ?? '',
         by: how?.by ?? '',
       });

@@ -1,7 +1,8 @@
 import { RULES } from '../knowledge/knowledge-base';
 import type { Rule } from '../knowledge/rule';
-import type { Side } from '../picture/finding-kinds';
-import { definitionOf, type FindingId } from '../picture/findings';
+import { type ClinicalPicture, findingAt, NOT_EXAMINED } from '../picture/clinical-picture';
+import { SIDES, type Side } from '../picture/finding-kinds';
+import { definitionOf, type FindingId, type FootFindingId } from '../picture/findings';
 import { FEATURE_IDS, type FeatureId, featureOf } from '../shoe/features';
 import type { Specification } from './specification';
 
@@ -16,26 +17,59 @@ export interface UnknownCost {
   weight: number;
 }
 
-/** Costs of what has not been examined, dearest first; what no rule waits for costs nothing and is not listed. */
-export function costsOfUnknown(specification: Specification, rules: readonly Rule[] = RULES): UnknownCost[] {
+/** What a derived finding is examined by. */
+const EXAMINED_BY: Partial<Record<FindingId, readonly FootFindingId[]>> = {
+  atRiskCategory: ['sensation', 'pulses'],
+};
+
+interface Waiting {
+  sides: Set<Side>;
+  rules: Set<string>;
+  weight: number;
+}
+
+/**
+ * Costs of what has not been examined, dearest first; what no rule waits for costs nothing and is not listed. A
+ * derived finding stands for the examinations that it follows from and that are missing.
+ */
+export function costsOfUnknown(
+  specification: Specification,
+  picture: ClinicalPicture,
+  rules: readonly Rule[] = RULES,
+): UnknownCost[] {
   const byId = new Map(rules.map((rule) => [rule.id, rule]));
-  return specification.open.map((question) => {
+  const waiting = new Map<FindingId, Waiting>();
+  for (const question of specification.open)
+    for (const side of question.sides) {
+      const missing = EXAMINED_BY[question.finding]?.filter(
+        (id) => findingAt(picture, id, side) === NOT_EXAMINED,
+      ) ?? [question.finding];
+      for (const finding of missing) {
+        const entry = waiting.get(finding) ?? { sides: new Set<Side>(), rules: new Set<string>(), weight: 0 };
+        entry.sides.add(side);
+        for (const rule of question.rules) entry.rules.add(rule);
+        entry.weight = Math.max(entry.weight, question.weight);
+        waiting.set(finding, entry);
+      }
+    }
+  const costs = [...waiting].map(([finding, entry]): UnknownCost => {
     const features = new Set<FeatureId>();
     const limits = new Set<FeatureId>();
-    for (const id of question.rules)
+    for (const id of entry.rules)
       for (const wish of byId.get(id)?.wishes ?? []) {
         features.add(wish.feature);
         if ((wish.strength ?? byId.get(id)!.strength) === 'limit') limits.add(wish.feature);
       }
     const ordered = (set: ReadonlySet<FeatureId>) => FEATURE_IDS.filter((feature) => set.has(feature));
     return {
-      finding: question.finding,
-      sides: question.sides,
+      finding,
+      sides: SIDES.filter((side) => entry.sides.has(side)),
       features: ordered(features),
       limits: ordered(limits),
-      weight: question.weight,
+      weight: entry.weight,
     };
   });
+  return costs.sort((a, b) => b.weight - a.weight);
 }
 
 /** `10 g monofilament, both: closure and toe-box depth cannot be limited; 3 more wait`. */

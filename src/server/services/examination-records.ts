@@ -8,10 +8,16 @@ import { readVisit } from './visits';
 export async function readExamination(tenant: Tenant, visitId: string) {
   const visit = await readVisit(tenant, visitId);
   const patient = await patientRow(tenant, visit.patient.id);
-  const findings = merged([
-    recordFindings(patient, new Date(visit.startedAt)),
-    visit.carried?.findings ?? {},
-    ...findingsOfSteps(visit.steps),
-  ]);
-  return { visit, ...examinationRecord(pictureOf(findings)) };
+  const own = merged(findingsOfSteps(visit.steps));
+  const earlier = visit.carried?.findings ?? {};
+  const keys = new Set(
+    (['body', 'left', 'right'] as const).flatMap((place) =>
+      Object.keys(earlier[place] ?? {})
+        .filter((id) => !(id in (own[place] ?? {})))
+        .map((id) => `${place}.${id}`),
+    ),
+  );
+  const findings = merged([recordFindings(patient, new Date(visit.startedAt)), earlier, own]);
+  const carried = visit.carried && { keys, from: visit.carried.from };
+  return { visit, ...examinationRecord(pictureOf(findings), carried) };
 }

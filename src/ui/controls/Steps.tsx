@@ -20,12 +20,14 @@ export function Steps({ definition, label, value, onChange, quiet = false }: Pro
     }),
   );
   return (
-    <Choice
-      label={label}
-      quiet={quiet}
-      options={options}
-      value={value === undefined ? undefined : `step${value - from}`}
-      onChange={(key) => onChange(key === undefined ? undefined : from + Number(key.slice(4)))}
-    />
+    <div className="[&_.flex]:flex-nowrap [&_.option]:px-2 [&_.option]:min-w-9 [&_.option]:text-center">
+      <Choice
+        label={label}
+        quiet={quiet}
+        options={options}
+        value={value === undefined ? undefined : `step${value - from}`}
+        onChange={(key) => onChange(key === undefined ? undefined : from + Number(key.slice(4)))}
+      />
+    </div>
   );
 }

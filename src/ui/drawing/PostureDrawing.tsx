@@ -15,7 +15,7 @@ export function PostureDrawing({ item, score, mirrored }: Props) {
   return (
     <svg
       viewBox="0 0 60 44"
-      className="h-14 w-19"
+      className="h-14 w-19 max-[1150px]:hidden"
       aria-hidden="true"
       opacity={score === null ? 0.45 : 1}
       fill="none"

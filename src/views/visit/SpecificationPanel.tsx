@@ -120,7 +120,8 @@ export function SpecificationPanel({ onLight, lit, onOpen }: Props) {
 
 /** What has not been examined and what that costs: which features cannot be limited or pushed. */
 function UnknownCosts({ specification }: { specification: Specification }) {
-  const costs = useMemo(() => costsOfUnknown(specification), [specification]);
+  const { picture } = useVisit();
+  const costs = useMemo(() => costsOfUnknown(specification, picture), [specification, picture]);
   if (costs.length === 0) return null;
   const blind = new Set(costs.flatMap((cost) => cost.limits)).size;
   return (

@@ -1,7 +1,7 @@
 import type { Side } from '@/core/picture/finding-kinds';
 import { definitionOf, type FindingId } from '@/core/picture/findings';
 import type { Instrument } from '@/core/picture/taken';
-import { figureIn, UNIT_LABEL } from '@/core/units/parse';
+import { figureIn, printIn } from '@/core/units/parse';
 import { BandLine } from '../BandLine';
 import { useRecord } from '../use-findings';
 import { useVisit } from '../visit-context';
@@ -64,7 +64,7 @@ export function KeepReadings({ step, side, readings, with: instrument, method }:
                   {definition.label}
                 </th>
                 <td className="!py-1 figure text-right whitespace-nowrap">
-                  {figureIn(definition.unit, value)} {UNIT_LABEL[definition.unit]}
+                  {printIn(definition.unit, value)}
                   {note && <span className="block text-faint text-xs">{note}</span>}
                 </td>
                 <td className="!py-1 !pr-0 text-faint text-xs w-36">

@@ -43,7 +43,7 @@ function Posture() {
         Standing relaxed on both feet. From −2 (supinated) to +2 (pronated); keys 1 to 5. From a photo the
         first item cannot be scored: it is felt.
       </p>
-      <div className="grid grid-cols-[1fr_auto_11rem_auto_1fr] gap-x-3 gap-y-1.5 items-center">
+      <div className="grid grid-cols-[1fr_auto_minmax(8rem,11rem)_auto_1fr] gap-x-3 gap-y-1.5 items-center">
         {POSTURE_ITEMS.map((item) => (
           <div key={item.id} className="contents">
             <FindingField id={item.id} place="left" quiet className="justify-self-end" />

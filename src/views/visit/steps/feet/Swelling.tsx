@@ -25,9 +25,10 @@ const localNow = (): string => {
 
 /** Girths through the day and over days, pitting, leg volume, and what they mean for size and closure. */
 export function Swelling() {
-  const { visit, readOnly } = useVisit();
+  const { visit, picture, readOnly } = useVisit();
   const { content } = useStepContent('feet');
   const record = useRecord('feet');
+  const asked = useRecord('ask');
   const own = content.swelling ?? [];
   const earlier = visit.earlier.flatMap((entry) => entry.swelling);
   const readings = inOrder([...earlier, ...own]);
@@ -132,6 +133,21 @@ export function Swelling() {
             {swellingAdvice(readings).map((advice) => (
               <li key={advice.message} className={advice.code === 'one-sided' ? 'text-warn' : ''}>
                 {advice.message}
+                {advice.code === 'changes' && advice.side && picture[advice.side].swelling !== 'changes' && (
+                  <button
+                    type="button"
+                    className="press press-quiet"
+                    disabled={readOnly}
+                    onClick={() =>
+                      asked([{ place: advice.side!, id: 'swelling', value: 'changes' }], {
+                        with: 'hand',
+                        method: 'girths of a day',
+                      })
+                    }
+                  >
+                    Note it as swelling that comes and goes, {advice.side}
+                  </button>
+                )}
               </li>
             ))}
           </ul>
