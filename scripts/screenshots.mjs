@@ -119,7 +119,7 @@ await shoot('visit-gait', async () => {
   await page.getByRole('button', { name: 'Snap to the dots' }).click();
   await page.getByRole('button', { name: 'touchdown', exact: true }).click();
   await page.getByRole('button', { name: 'Follow to the end' }).click();
-  await page.getByRole('button', { name: /Go to the highest/ }).click();
+  await page.getByRole('button', { name: /Go to the highest, frame 1\d/ }).click();
   await page.getByRole('button', { name: 'peak', exact: true }).click();
 });
 await shoot('visit-pressure', async () => {

@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { clinicalPicture, type FootFindings } from '../picture/clinical-picture';
 import { FINDINGS } from '../picture/findings';
+import { followMarks } from './follow';
 import { type BodyMark, findingsOfMarks, injuryTimeline, warningsOfMarks } from './mark';
 import { nearestSite, SITES, sitesOn, VIEWS, type View } from './sites';
 
@@ -59,5 +61,48 @@ describe('marks speak the vocabulary of findings', () => {
     const shin = { ...base, layer: 'ache' as const, view: 'front' as const, site: 'shin' };
     expect(warningsOfMarks([{ ...shin, when: ['during', 'night'] }])).toEqual(['bone-stress']);
     expect(warningsOfMarks([{ ...shin, when: ['during'] }])).toEqual([]);
+  });
+});
+
+describe('findings follow marks', () => {
+  const now = (left: FootFindings) => clinicalPicture({ left }).left;
+  const heel: BodyMark = { ...base, layer: 'ache', view: 'sole', site: 'plantar-heel', score: 4 };
+  const said = (...args: Parameters<typeof followMarks>) =>
+    Object.fromEntries(followMarks(...args).map(({ id, value }) => [id, value]));
+
+  it('a first mark says its ache and its score', () => {
+    expect(said('ache', 'left', now({}), [], [heel])).toEqual({ pain: ['plantar-heel'], worstPain: 4 });
+  });
+
+  it('what was said without a mark stays beside it, a typed score too', () => {
+    const before = now({ pain: ['calf'], worstPain: 6 });
+    expect(said('ache', 'left', before, [], [{ ...heel, score: undefined } as BodyMark])).toEqual({
+      pain: ['calf', 'plantar-heel'],
+      worstPain: 6,
+    });
+  });
+
+  it('the last mark gone leaves “not examined”, not “none”; an explicit “none” gives way to a mark', () => {
+    const marked = now({ pain: ['plantar-heel'], worstPain: 4 });
+    expect(said('ache', 'left', marked, [heel], [])).toEqual({ pain: undefined, worstPain: undefined });
+    expect(said('ache', 'left', now({ pain: [] }), [], [heel]).pain).toEqual(['plantar-heel']);
+  });
+
+  it('an ache taken back without a mark is forgotten, unless another mark still says it', () => {
+    const before = now({ pain: ['calf', 'shin'] });
+    expect(said('ache', 'left', before, [], [], 'calf').pain).toEqual(['shin']);
+    const other: BodyMark = { ...heel, id: 'n' };
+    expect(
+      said('ache', 'left', now({ pain: ['plantar-heel'] }), [heel, other], [other], 'plantar-heel').pain,
+    ).toEqual(['plantar-heel']);
+  });
+
+  it('injuries and skin follow in the same way and touch nothing else', () => {
+    const sprain = marks.filter((mark) => mark.layer === 'injury');
+    expect(said('injury', 'left', now({ pain: ['calf'] }), [], sprain)).toEqual({
+      injuries: ['lateral-sprain', 'bone-stress'],
+    });
+    const skin = marks.filter((mark) => mark.layer === 'skin');
+    expect(said('skin', 'left', now({ skin: ['corn'] }), [], skin)).toEqual({ skin: ['corn', 'callus'] });
   });
 });

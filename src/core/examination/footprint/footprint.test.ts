@@ -58,6 +58,38 @@ describe('the drawn arch index is recovered within 0.01', () => {
     );
   }, 30_000);
 
+  it('does not care where on a larger sheet the print lies, nor which way up the sheet is', () => {
+    const { picture, truth } = footprint({ pixelsPerMm: 2, archIndex: 0.24, shade: 0, grain: 0 });
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 160 }),
+        fc.integer({ min: 0, max: 160 }),
+        fc.boolean(),
+        (dx, dy, over) => {
+          const sheet: Picture = {
+            width: picture.width + 160,
+            height: picture.height + 160,
+            data: new Uint8ClampedArray((picture.width + 160) * (picture.height + 160) * 4),
+          };
+          for (let at = 0; at < sheet.data.length; at += 4) sheet.data.set(picture.data.subarray(0, 4), at);
+          for (let y = 0; y < picture.height; y += 1)
+            for (let x = 0; x < picture.width; x += 1) {
+              const from = (y * picture.width + x) * 4;
+              const place = over
+                ? (sheet.height - 1 - y - dy) * sheet.width + (sheet.width - 1 - x - dx)
+                : (y + dy) * sheet.width + x + dx;
+              sheet.data.set(picture.data.subarray(from, from + 4), place * 4);
+            }
+          const found = findPrint(sheet, { side: 'right' });
+          const indices = found.ok ? indicesOf(found.value) : found;
+          expect(indices.ok && Math.abs(indices.value.archIndex - truth.archIndex)).toBeLessThan(0.01);
+          expect(found.ok && found.value.seenSide).toBe('right');
+        },
+      ),
+      { numRuns: 5, seed: 9 },
+    );
+  }, 30_000);
+
   it('measures the length from heel to longest toe', () => {
     const { found, settings } = read({});
     const mm = (printLength(found) * found.factor) / settings.pixelsPerMm;

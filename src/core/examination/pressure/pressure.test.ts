@@ -51,6 +51,55 @@ describe('what the plate drew is read back', () => {
     expect(top.peakKpa).toBe(420);
   });
 
+  it('reads the same wherever on the plate the foot lands, and whichever way the plate lies', () => {
+    const { recording } = pressureStep({ excursionIndex: 12 });
+    const plain = readStep(recording, maskOf(recording, 'right'));
+    const moved = (rows: number, columns: number, over: boolean): PressureRecording => {
+      const wide = recording.columns + 12;
+      const high = recording.rows + 12;
+      const frames = recording.frames.map((frame) => {
+        const out = new Float32Array(wide * high);
+        for (let at = 0; at < frame.length; at += 1) {
+          const place =
+            (Math.floor(at / recording.columns) + rows) * wide + (at % recording.columns) + columns;
+          out[over ? out.length - 1 - place : place] = frame[at]!;
+        }
+        return out;
+      });
+      return { ...recording, rows: high, columns: wide, frames };
+    };
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 12 }),
+        fc.integer({ min: 0, max: 12 }),
+        fc.boolean(),
+        (rows, columns, over) => {
+          const there = moved(rows, columns, over);
+          const step = readStep(there, maskOf(there, 'right'));
+          expect(step.peakKpa).toBe(plain.peakKpa);
+          expect(step.contactCm2).toBeCloseTo(plain.contactCm2, 6);
+          expect(step.excursionIndex!).toBeCloseTo(plain.excursionIndex!, 3);
+          expect(step.archIndex).toBeCloseTo(plain.archIndex, 3);
+        },
+      ),
+      { numRuns: 12, seed: 4 },
+    );
+  });
+
+  it('twice the pressure is twice the peak and the integral, and the same course', () => {
+    const { recording } = pressureStep({ excursionIndex: 12, peakKpa: 300 });
+    const doubled = {
+      ...recording,
+      frames: recording.frames.map((frame) => frame.map((value) => value * 2)),
+    };
+    const mask = maskOf(recording, 'right');
+    const [once, twice] = [readStep(recording, mask), readStep(doubled, mask)];
+    expect(twice.peakKpa).toBeCloseTo(2 * once.peakKpa, 3);
+    for (const [at, region] of once.regions.entries())
+      expect(twice.regions[at]!.pressureTimeKpaS).toBeCloseTo(2 * region.pressureTimeKpaS, 3);
+    expect(twice.excursionIndex!).toBeCloseTo(once.excursionIndex!, 1);
+  });
+
   it('a wider midfoot raises the contact arch index', () => {
     expect(read({ midfoot: 0.7 }).archIndex).toBeGreaterThan(read({ midfoot: 0.3 }).archIndex);
   });

@@ -69,6 +69,31 @@ describe('the modelled foot is recovered: lengths to 1 mm, girths to 2 mm', () =
     );
   }, 30_000);
 
+  it('wherever it lies', () => {
+    const { mesh, truth } = footScan(small);
+    fc.assert(
+      fc.property(
+        fc.tuple(
+          fc.integer({ min: -900, max: 900 }),
+          fc.integer({ min: -900, max: 900 }),
+          fc.integer({ min: -900, max: 900 }),
+        ),
+        (shift) => {
+          const moved: Mesh = {
+            positions: mesh.positions.map((value, at) => value + shift[at % 3]!),
+            triangles: mesh.triangles,
+          };
+          const reading = measureScan(moved, { side: 'right' });
+          expect(reading.ok && Math.abs(reading.value.measures.footLength - truth.footLength)).toBeLessThan(
+            1,
+          );
+          expect(reading.ok && Math.abs(reading.value.measures.ballGirth - truth.ballGirth)).toBeLessThan(2);
+        },
+      ),
+      { numRuns: 5, seed: 2 },
+    );
+  }, 30_000);
+
   it.each(['cm', 'm', 'in'] as const)('a file in %s reads the same and says so', (unit) => {
     const reading = read({ unit });
     expectTruth(reading);

@@ -50,10 +50,11 @@ export const MOVE_FINDINGS = {
     position: 'walking',
     how: 'highest sensor over the step',
   }),
-  pressureTimeIntegral: number('Pressure–time integral, highest region', 'kPa-s', [20, 400], [0, 2000], {
+  pressureTimeIntegral: number('Pressure–time integral', 'kPa-s', [20, 400], [0, 2000], {
     scope: 'foot',
     step: 'move',
     position: 'walking',
+    how: 'of the region where it is highest',
   }),
   contactArea: number('Contact area', 'cm2', [60, 220], [5, 400], {
     scope: 'foot',
