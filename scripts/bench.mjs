@@ -1,6 +1,7 @@
 // npm run bench: figures and ratios, not tests. Needs what npm test installs.
 import { spawnSync } from 'node:child_process';
-import { rmSync } from 'node:fs';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { prepareDatabase, startApplication } from './lib/application.mjs';
@@ -197,9 +198,12 @@ async function examinationInTheBrowser() {
     .first()
     .click();
   await page.locator('[data-visit]').waitFor();
-  const device = async (path) => {
+  // Files on the disk, as a person chooses them: a buffer would be unpacked on the page by the driver.
+  const files = mkdtempSync(join(tmpdir(), 'sovet-bench-'));
+  const device = async (path, name) => {
     const answer = await page.request.get(`${origin}/api/v1/devices/${path}`);
-    return answer.body();
+    writeFileSync(join(files, name), await answer.body());
+    return join(files, name);
   };
   const run = async (tab, button, file, ready) => {
     await page.goto(`${page.url().split('#')[0]}#feet`);
@@ -223,18 +227,15 @@ async function examinationInTheBrowser() {
   await run(
     'Footprint',
     'Take a print, left',
-    {
-      name: 'print.png',
-      mimeType: 'image/png',
-      buffer: await device('footprint-scanner?side=left&pixelsPerMm=14'),
-    },
+    await device('footprint-scanner?side=left&pixelsPerMm=14', 'print.png'),
     'Keep, left',
   );
   await run(
     'Scan',
     'Take a scan, left',
-    { name: 'foot.stl', mimeType: 'model/stl', buffer: await device('foot-scanner?side=left&rings=600') },
+    await device('foot-scanner?side=left&rings=600', 'foot.stl'),
     'Keep all, left',
   );
   await browser.close();
+  rmSync(files, { recursive: true, force: true });
 }

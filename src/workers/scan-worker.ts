@@ -1,6 +1,8 @@
 import { measureScan } from '@/core/examination/scan/measure-scan';
+import { vertexNormals } from '@/core/examination/scan/mesh';
 import type { ScanReading, ScanUnit } from '@/core/examination/scan/reading';
 import type { Side } from '@/core/picture/finding-kinds';
+import { ok } from '@/core/result';
 import { readMesh } from '@/formats/mesh';
 import { serve } from './task';
 
@@ -12,17 +14,24 @@ export interface ScanAsked {
   unit: ScanUnit | null;
 }
 
-serve<ScanAsked, ScanReading>(
+/** A reading with the normals that its picture needs: three’s own would be computed on the page. */
+export type ScanAnswer = ScanReading & { normals: Float32Array };
+
+serve<ScanAsked, ScanAnswer>(
   async ({ file, name, side, unit }, report) => {
     report('reading the file', 0.05);
     const bytes = await file.arrayBuffer();
     const mesh = readMesh(name, bytes);
     if (!mesh.ok) return mesh;
-    return measureScan(mesh.value, {
+    const reading = measureScan(mesh.value, {
       side,
       unit,
-      onProgress: (stage, share) => report(stage, 0.3 + share * 0.7),
+      onProgress: (stage, share) => report(stage, 0.3 + share * 0.6),
     });
+    if (!reading.ok) return reading;
+    report('shading', 0.95);
+    return ok({ ...reading.value, normals: vertexNormals(reading.value.mesh) });
   },
-  ({ mesh }) => [mesh.positions.buffer as ArrayBuffer, mesh.triangles.buffer as ArrayBuffer],
+  ({ mesh, normals }) =>
+    [mesh.positions, mesh.triangles, normals].map((array) => array.buffer as ArrayBuffer),
 );

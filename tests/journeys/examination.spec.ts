@@ -182,9 +182,19 @@ test('a visit with every device: each reading matches what the device was set to
   const peak = pressure.getByRole('row', { name: /^Peak pressure/ });
   expect(Math.abs((await figure(peak)) - 440)).toBeLessThan(8);
   await expect(peak).toContainText('± 2');
+  await page.getByText('in the shoe', { exact: true }).click();
+  await pressure.getByLabel('In the shoe before, kPa, left').fill('700');
+  await expect(pressure.getByText(/reaches the target/)).toBeVisible();
+  await pressure.getByLabel('In the shoe before, kPa, left').fill('500');
+  await expect(pressure.getByText(/does not reach the target/)).toBeVisible();
+  await page.getByText('barefoot', { exact: true }).click();
   await pressure.getByRole('button', { name: 'Roll' }).click();
   await expect(pressure.getByRole('group', { name: /frame \d+ of 70/ })).toBeVisible();
   await pressure.getByRole('button', { name: 'Keep, left' }).click();
+
+  // A print that was taken is still there after other steps.
+  await open(page, 'feet', 'Footprint');
+  await expect(left.getByText('low arch')).toBeVisible();
 
   // Gait: a folder of frames, snapped, followed, kept barefoot and in a shoe.
   await open(page, 'move', 'Gait clip');

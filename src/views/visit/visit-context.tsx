@@ -1,4 +1,12 @@
-import { createContext, type ReactNode, useContext, useMemo, useSyncExternalStore } from 'react';
+import {
+  createContext,
+  type ReactNode,
+  useCallback,
+  useContext,
+  useMemo,
+  useState,
+  useSyncExternalStore,
+} from 'react';
 import type { VisitRecord } from '@/api/records';
 import type { Choices, StepContents } from '@/api/visit-schema';
 import type { SchoolChoice } from '@/core/knowledge/schools';
@@ -25,6 +33,8 @@ interface VisitView {
   /** Findings that the target under the pointer rests on. */
   lit: ReadonlySet<FindingId>;
   readOnly: boolean;
+  /** What a step has loaded and not kept yet (a print, a clip), so that leaving the step does not lose it. */
+  held: Map<string, unknown>;
 }
 
 const Context = createContext<VisitView | null>(null);
@@ -65,9 +75,10 @@ export function VisitProvider({ visit, store, lit, children }: ProviderProps) {
     return { suggested, open: openWarnings(check, suggested) };
   }, [picture, steps]);
   const readOnly = visit.closedAt !== null;
+  const [held] = useState(() => new Map<string, unknown>());
   const view = useMemo(
-    () => ({ visit, store, state, picture, warnings, specification, school, lit, readOnly }),
-    [visit, store, state, picture, warnings, specification, school, lit, readOnly],
+    () => ({ visit, store, state, picture, warnings, specification, school, lit, readOnly, held }),
+    [visit, store, state, picture, warnings, specification, school, lit, readOnly, held],
   );
   return <Context value={view}>{children}</Context>;
 }
@@ -76,4 +87,20 @@ export function useVisit(): VisitView {
   const view = useContext(Context);
   if (!view) throw new Error('This part belongs inside a visit.');
   return view;
+}
+
+/** State that outlives its component for as long as the visit is open on this page. */
+export function useHeld<T>(key: string, initial: T): [T, (next: T | ((now: T) => T)) => void] {
+  const { held } = useVisit();
+  const [value, setValue] = useState<T>(() => (held.has(key) ? (held.get(key) as T) : initial));
+  const set = useCallback(
+    (next: T | ((now: T) => T)) =>
+      setValue((now) => {
+        const then = typeof next === 'function' ? (next as (now: T) => T)(now) : next;
+        held.set(key, then);
+        return then;
+      }),
+    [held, key],
+  );
+  return [value, set];
 }

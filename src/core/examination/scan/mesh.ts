@@ -110,3 +110,34 @@ export function turnedOver({ positions, triangles }: Mesh): Mesh {
   }
   return { positions, triangles: turned };
 }
+
+/** Unit normals of the vertices, each the mean of its triangles’ weighted by their area: x, y, z a vertex. */
+export function vertexNormals({ positions, triangles }: Mesh): Float32Array {
+  const normals = new Float32Array(positions.length);
+  for (let at = 0; at < triangles.length; at += 3) {
+    const a = triangles[at]! * 3;
+    const b = triangles[at + 1]! * 3;
+    const c = triangles[at + 2]! * 3;
+    const ux = positions[b]! - positions[a]!;
+    const uy = positions[b + 1]! - positions[a + 1]!;
+    const uz = positions[b + 2]! - positions[a + 2]!;
+    const vx = positions[c]! - positions[a]!;
+    const vy = positions[c + 1]! - positions[a + 1]!;
+    const vz = positions[c + 2]! - positions[a + 2]!;
+    const nx = uy * vz - uz * vy;
+    const ny = uz * vx - ux * vz;
+    const nz = ux * vy - uy * vx;
+    for (const vertex of [a, b, c]) {
+      normals[vertex]! += nx;
+      normals[vertex + 1]! += ny;
+      normals[vertex + 2]! += nz;
+    }
+  }
+  for (let at = 0; at < normals.length; at += 3) {
+    const length = Math.hypot(normals[at]!, normals[at + 1]!, normals[at + 2]!) || 1;
+    normals[at]! /= length;
+    normals[at + 1]! /= length;
+    normals[at + 2]! /= length;
+  }
+  return normals;
+}

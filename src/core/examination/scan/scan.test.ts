@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { meshFormat, readMesh, writeStl } from '@/formats/mesh';
 import { footScan, type ScannerSettings } from '@/simulators/foot-scanner';
 import { measureScan, type ScanOptions } from './measure-scan';
-import { type Mesh, signedVolume, turnedOver, weld } from './mesh';
+import { type Mesh, signedVolume, turnedOver, vertexNormals, weld } from './mesh';
 import { closeLoops, components, openLoops } from './topology';
 
 const small = { rings: 160, spokes: 90 };
@@ -169,6 +169,23 @@ describe('topology', () => {
     expect(signedVolume(box)).toBeCloseTo(24, 4);
     expect(signedVolume(turnedOver(box))).toBeCloseTo(-24, 4);
   });
+  it('the normals of a ball point away from its middle, and of an inside-out one towards it', () => {
+    const ball = weld(
+      new SphereGeometry(50, 40, 30).toNonIndexed().attributes.position!.array as Float32Array,
+    );
+    const outward = (mesh: Mesh) => {
+      const normals = vertexNormals(mesh);
+      return Array.from({ length: normals.length / 3 }, (_, at) =>
+        [0, 1, 2].reduce(
+          (sum, axis) => sum + (normals[at * 3 + axis]! * mesh.positions[at * 3 + axis]!) / 50,
+          0,
+        ),
+      );
+    };
+    expect(Math.min(...outward(ball))).toBeGreaterThan(0.99);
+    expect(Math.max(...outward(turnedOver(ball)))).toBeLessThan(-0.99);
+  });
+
   it('a hole is one loop and closing it restores the volume', () => {
     const open: Mesh = { positions: box.positions, triangles: box.triangles.slice(6) };
     const loops = openLoops(open);

@@ -6,7 +6,7 @@ import { numberAt } from '@/core/picture/clinical-picture';
 import { SIDES, type Side } from '@/core/picture/finding-kinds';
 import { Choice } from '@/ui/controls/Choice';
 import type { FootprintAnswer, FootprintAsked } from '@/workers/footprint-worker';
-import { useVisit } from '../visit-context';
+import { useHeld, useVisit } from '../visit-context';
 import { KeepReadings } from './keep';
 import { PRINT_TOOLS, PrintDrawing, type PrintTool } from './PrintDrawing';
 import { PrintScale } from './PrintScale';
@@ -50,9 +50,9 @@ interface Taken {
 function Footprint({ side }: { side: Side }) {
   const { picture } = useVisit();
   const task = useTask<FootprintAsked, FootprintAnswer>(startWorker);
-  const [file, setFile] = useState<File | null>(null);
-  const [options, setOptions] = useState<Omit<PrintOptions, 'side'>>({});
-  const [taken, setTaken] = useState<Taken | null>(null);
+  const [file, setFile] = useHeld<File | null>(`print-file-${side}`, null);
+  const [options, setOptions] = useHeld<Omit<PrintOptions, 'side'>>(`print-options-${side}`, {});
+  const [taken, setTaken] = useHeld<Taken | null>(`print-${side}`, null);
   const [tool, setTool] = useState<PrintTool>('axis');
   const [brush, setBrush] = useState(12);
   const [scale, setScale] = useState<Segment | null>(null);

@@ -16,7 +16,7 @@ import {
   WebGLRenderer,
 } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
-import type { ScanReading } from '@/core/examination/scan/reading';
+import type { ScanAnswer } from '@/workers/scan-worker';
 
 const colour = (name: string) =>
   new Color(getComputedStyle(document.documentElement).getPropertyValue(name).trim());
@@ -30,7 +30,7 @@ const VIEWS = {
 type ViewName = keyof typeof VIEWS;
 
 interface Props {
-  reading: ScanReading;
+  reading: ScanAnswer;
   /** The measure whose line is drawn strongest. */
   lit: string | null;
 }
@@ -61,7 +61,7 @@ export default function MeshView({ reading, lit }: Props) {
     const geometry = new BufferGeometry();
     geometry.setAttribute('position', new BufferAttribute(mesh.positions, 3));
     geometry.setIndex(new BufferAttribute(mesh.triangles, 1));
-    geometry.computeVertexNormals();
+    geometry.setAttribute('normal', new BufferAttribute(reading.normals, 3));
     const skin = new MeshLambertMaterial({ color: colour('--draw-foam'), side: DoubleSide });
     scene.add(new Mesh(geometry, skin));
     scene.add(new AmbientLight(0xffffff, 1.4));

@@ -3,17 +3,18 @@ import { takeFrom } from '@/api/device-client';
 import type { FootAxis } from '@/core/examination/footprint/orient';
 import {
   PRESSURE_LINES,
+  relieves,
   type Spread,
   type StepsSummary,
   summarise,
 } from '@/core/examination/pressure/analyse';
-import { REGIONS } from '@/core/examination/pressure/masks';
+import { REGION_IDS, REGIONS, type Region } from '@/core/examination/pressure/masks';
 import { EXAMINATION_SOURCES } from '@/core/examination/sources';
 import { NOT_EXAMINED } from '@/core/picture/clinical-picture';
 import { SIDES, type Side } from '@/core/picture/finding-kinds';
 import { Choice } from '@/ui/controls/Choice';
 import type { PressureAnswer, PressureAsked } from '@/workers/pressure-worker';
-import { useVisit } from '../visit-context';
+import { useHeld, useVisit } from '../visit-context';
 import { KeepReadings, type Reading } from './keep';
 import { PressureFilm, type PressureLine } from './PressureFilm';
 import { TakeButton } from './TakeButton';
@@ -72,23 +73,25 @@ export default function Pressures() {
   );
 }
 
+/** The step taken last, however many there are. */
+const LATEST = Number.POSITIVE_INFINITY;
+
 const meanAndSpread = ({ mean, sd }: Spread, decimals: number) =>
   `${mean.toFixed(decimals)}${sd > 0 ? ` ± ${sd.toFixed(decimals)}` : ''}`;
 
 function Steps({ side, line }: { side: Side; line: PressureLine }) {
   const task = useTask<PressureAsked, PressureAnswer>(startWorker);
-  const [steps, setSteps] = useState<PressureAnswer[]>([]);
-  const [shown, setShown] = useState(0);
+  const [steps, setSteps] = useHeld<PressureAnswer[]>(`steps-${side}`, []);
+  const [chosen, setShown] = useState(LATEST);
+  const shown = Math.min(chosen, steps.length - 1);
   const [pitch, setPitch] = useState('');
   const read = async (files: readonly File[]) => {
     for (const file of files) {
       const pitchMm = Number(pitch.replace(',', '.'));
       const answer = await task.ask({ file, side, ...(pitchMm > 0 ? { pitchMm } : {}) });
       if (!answer) return;
-      setSteps((now) => {
-        setShown(now.length);
-        return [...now, answer];
-      });
+      setSteps((now) => [...now, answer]);
+      setShown(LATEST);
     }
   };
   const moveAxis = async (axis: FootAxis) => {
@@ -138,7 +141,7 @@ function Steps({ side, line }: { side: Side; line: PressureLine }) {
               className="press press-quiet"
               onClick={() => {
                 setSteps(steps.filter((_, at) => at !== shown));
-                setShown(0);
+                setShown(LATEST);
               }}
             >
               drop this step
@@ -181,6 +184,7 @@ function Steps({ side, line }: { side: Side; line: PressureLine }) {
             method={`${line}, mean of ${steps.length}`}
             readings={readingsOf(summary)}
           />
+          {line === 'in-shoe' && <Relief side={side} summary={summary} />}
           <details>
             <summary className="cursor-pointer">Twelve regions</summary>
             <table className="text-sm">
@@ -209,6 +213,49 @@ function Steps({ side, line }: { side: Side; line: PressureLine }) {
         </>
       )}
     </section>
+  );
+}
+
+/** Whether a shoe relieves a healed site enough: the region’s peak now against the one in the shoe before. */
+function Relief({ side, summary }: { side: Side; summary: StepsSummary }) {
+  const [region, setRegion] = useState<Region>(summary.highest.peak);
+  const [typed, setTyped] = useState('');
+  const before = Number(typed.replace(',', '.'));
+  const now = summary.regions.find((entry) => entry.region === region)!.peakKpa.mean;
+  const answer = typed !== '' && before > 0 ? relieves(before, now) : null;
+  return (
+    <div className="flex flex-wrap gap-2 items-end text-sm">
+      <label>
+        <span className="block text-faint">At a healed site</span>
+        <select
+          aria-label={`Healed site, ${side}`}
+          value={region}
+          onChange={(event) => setRegion(event.target.value as Region)}
+        >
+          {REGION_IDS.map((id) => (
+            <option key={id} value={id}>
+              {REGIONS[id]}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label>
+        <span className="block text-faint">in the shoe before, kPa</span>
+        <input
+          aria-label={`In the shoe before, kPa, ${side}`}
+          className="figure w-20 text-right"
+          inputMode="decimal"
+          value={typed}
+          aria-invalid={typed !== '' && !(before > 0)}
+          onChange={(event) => setTyped(event.target.value)}
+        />
+      </label>
+      <p role="status" className={answer && !answer.enough ? 'text-hold' : ''}>
+        {now.toFixed(0)} kPa now
+        {answer &&
+          `, ${answer.fallPercent.toFixed(1)} % less: ${answer.enough ? 'reaches' : 'does not reach'} the target (30 % less, or under 200 kPa)`}
+      </p>
+    </div>
   );
 }
 

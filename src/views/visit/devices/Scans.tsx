@@ -6,9 +6,9 @@ import { NOT_EXAMINED } from '@/core/picture/clinical-picture';
 import { SIDES, type Side } from '@/core/picture/finding-kinds';
 import { definitionOf } from '@/core/picture/findings';
 import { figureIn } from '@/core/units/parse';
-import type { ScanAsked } from '@/workers/scan-worker';
+import type { ScanAnswer, ScanAsked } from '@/workers/scan-worker';
 import { useRecord } from '../use-findings';
-import { useVisit } from '../visit-context';
+import { useHeld, useVisit } from '../visit-context';
 import { TakeButton } from './TakeButton';
 import { TaskLine } from './TaskLine';
 import { useTask } from './use-task';
@@ -61,9 +61,9 @@ export default function Scans() {
 }
 
 function Scan({ side }: { side: Side }) {
-  const task = useTask<ScanAsked, ScanReading>(startWorker);
-  const [file, setFile] = useState<File | null>(null);
-  const [reading, setReading] = useState<ScanReading | null>(null);
+  const task = useTask<ScanAsked, ScanAnswer>(startWorker);
+  const [file, setFile] = useHeld<File | null>(`scan-file-${side}`, null);
+  const [reading, setReading] = useHeld<ScanAnswer | null>(`scan-${side}`, null);
   const [lit, setLit] = useState<string | null>(null);
   const read = async (from: File, unit: ScanUnit | null) => {
     setFile(from);

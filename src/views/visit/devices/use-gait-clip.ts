@@ -3,6 +3,7 @@ import { takeFrom } from '@/api/device-client';
 import type { HeelLines } from '@/core/examination/gait/heel-angle';
 import { followMarks, snapLines } from '@/core/examination/gait/skin-marks';
 import type { Problem } from '@/core/result';
+import { useHeld } from '../visit-context';
 import { type Clip, clipFromPictures, clipFromVideo, pixelsOf } from './load-frames';
 import type { TaskState } from './use-task';
 
@@ -23,12 +24,12 @@ const SIMULATED_AT_ONCE = 4;
 
 /** A loaded clip: its frames, the frame shown, playing, and lines frame by frame. */
 export function useGaitClip() {
-  const [clip, setClip] = useState<Clip | null>(null);
+  const [clip, setClip] = useHeld<Clip | null>('clip', null);
   const [state, setState] = useState<TaskState>({ is: 'idle' });
-  const [frame, setFrame] = useState(0);
+  const [frame, setFrame] = useHeld('clip-frame', 0);
   const [speed, setSpeed] = useState<number | null>(null);
-  const [rate, setRate] = useState(60);
-  const [lines, setLines] = useState<ReadonlyMap<number, HeelLines>>(new Map());
+  const [rate, setRate] = useHeld('clip-rate', 60);
+  const [lines, setLines] = useHeld<ReadonlyMap<number, HeelLines>>('clip-lines', new Map());
   const [message, setMessage] = useState<string | null>(null);
   const stop = useRef<AbortController | null>(null);
 
@@ -37,7 +38,7 @@ export function useGaitClip() {
     if (!clip || speed === null) return;
     const timer = setInterval(() => setFrame((now) => (now + 1) % clip.frames.length), 1000 / (rate * speed));
     return () => clearInterval(timer);
-  }, [clip, speed, rate]);
+  }, [clip, speed, rate, setFrame]);
 
   const accept = (loaded: Clip, framesPerSecond: number | null) => {
     setClip(loaded);
