@@ -141,7 +141,8 @@ const useSchema = z.strictObject({
   km: z.number().min(0).max(400, 'Over 400 km a week: check the unit.').optional(),
 });
 const eventSchema = z.strictObject({
-  name: z.string().trim().min(1, 'Name the event.').max(120),
+  /** May be empty while it is being written. */
+  name: z.string().max(120),
   on: isoDay.optional(),
   km: z.number().min(0).max(1000).optional(),
 });

@@ -1,12 +1,13 @@
 import { definitionOf, type FindingId } from '@/core/picture/findings';
 import { INSTRUMENTS } from '@/core/picture/taken';
+import type { Place } from '@/core/picture/with-values';
 import { Choice } from '@/ui/controls/Choice';
 import { ChoiceSet } from '@/ui/controls/ChoiceSet';
 import { Measure } from '@/ui/controls/Measure';
 import { Steps } from '@/ui/controls/Steps';
 import { MarkShape } from '@/ui/drawing/Marks';
 import { BandLine } from './BandLine';
-import { type Place, useFinding } from './use-findings';
+import { useFinding } from './use-findings';
 import { useVisit } from './visit-context';
 
 interface Props {

@@ -1,33 +1,10 @@
-import type { Findings } from '@/core/picture/clinical-picture';
-import type { FindingStep, Side } from '@/core/picture/finding-kinds';
+import type { FindingStep } from '@/core/picture/finding-kinds';
 import { type AnyFindingValue, FINDINGS, type FindingId } from '@/core/picture/findings';
 import type { Instrument, Taken } from '@/core/picture/taken';
+import { type Place, type Value, withValues } from '@/core/picture/with-values';
 import { useVisit } from './visit-context';
 
-export type Place = 'body' | Side;
 type Part = Record<string, AnyFindingValue | undefined>;
-
-export interface Value {
-  place: Place;
-  id: FindingId;
-  /** undefined: not examined. */
-  value: AnyFindingValue | undefined;
-}
-
-/** Findings with some values put in or taken out, each with how it was taken. */
-function withValues(findings: Findings, values: readonly Value[], taken: Taken): Findings {
-  const next: Record<string, unknown> = { ...findings };
-  const how: Record<string, Taken> = { ...findings.taken };
-  for (const { place, id, value } of values) {
-    const part: Part = { ...(next[place] as Part | undefined), [id]: value };
-    if (value === undefined) {
-      delete part[id];
-      delete how[`${place}.${id}`];
-    } else how[`${place}.${id}`] = taken;
-    next[place] = part;
-  }
-  return { ...(next as Findings), taken: how };
-}
 
 /**
  * Writes several findings of one step at once, with the moment, the observer and the instrument, and other

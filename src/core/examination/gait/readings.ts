@@ -114,6 +114,15 @@ export function gaitSentence(summary: GaitSummary, achesThisSide: boolean): stri
   return `${parts.join('; ')}.`;
 }
 
+/** Findings that gait readings speak for. */
+export const GAIT_FINDINGS = [
+  'heelAngleStance',
+  'heelAngleWalk',
+  'heelAngleRun',
+  'heelExcursionWalk',
+  'heelExcursionRun',
+] as const satisfies readonly FootFindingId[];
+
 /**
  * What barefoot readings say in the vocabulary of findings, to half a degree. A side without barefoot readings is
  * not spoken for: what was typed for it stays.

@@ -4,11 +4,13 @@ import { heelAngle, pixelError, toHalfDegree } from '@/core/examination/gait/hee
 import {
   BAREFOOT,
   GAIT_EVENTS,
+  GAIT_FINDINGS,
   type GaitEvent,
   type GaitReading,
   gaitFindings,
 } from '@/core/examination/gait/readings';
-import type { Side } from '@/core/picture/finding-kinds';
+import { SIDES, type Side } from '@/core/picture/finding-kinds';
+import type { Value } from '@/core/picture/with-values';
 import { figureIn } from '@/core/units/parse';
 import { Choice } from '@/ui/controls/Choice';
 import { useRecord, useStepContent } from '../use-findings';
@@ -57,12 +59,18 @@ export default function GaitClip() {
   const readings = content.gait ?? [];
   const angle = lines ? heelAngle(lines, side) : null;
 
-  const put = (next: GaitReading[]) =>
-    record(
-      gaitFindings(next).map(({ side, id, value }) => ({ place: side, id, value })),
-      { with: 'clip', method: 'rear view, heel against leg' },
-      { gait: next },
+  const put = (next: GaitReading[]) => {
+    const said = gaitFindings(next).map(({ side: place, id, value }): Value => ({ place, id, value }));
+    // An angle that came from a clip goes with its last reading; one that was typed stays.
+    const gone = SIDES.flatMap((place) =>
+      GAIT_FINDINGS.filter(
+        (id) =>
+          picture.taken[`${place}.${id}`]?.with === 'clip' &&
+          !said.some((entry) => entry.place === place && entry.id === id),
+      ).map((id): Value => ({ place, id, value: undefined })),
     );
+    record([...said, ...gone], { with: 'clip', method: 'rear view, heel against leg' }, { gait: next });
+  };
   const keep = (event: GaitEvent) => {
     if (!lines || angle === null) return;
     put([

@@ -61,11 +61,12 @@ export function Uses() {
               aria-label={`Event ${at + 1}`}
               className="grow min-w-0"
               value={event.name}
+              placeholder="what it is"
               maxLength={120}
               onChange={(input) =>
                 change({
                   events: events.map((entry, index) =>
-                    index === at ? { ...entry, name: input.target.value || ' ' } : entry,
+                    index === at ? { ...entry, name: input.target.value } : entry,
                   ),
                 })
               }
@@ -96,7 +97,7 @@ export function Uses() {
           type="button"
           className="press justify-self-start"
           disabled={readOnly || events.length >= 12}
-          onClick={() => change({ events: [...events, { name: 'Event' }] })}
+          onClick={() => change({ events: [...events, { name: '' }] })}
         >
           Add an event
         </button>

@@ -1,7 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
 import type { BodyFindingId, FootFindingId } from '@/core/picture/findings';
 import { definitionOf } from '@/core/picture/findings';
-import { type Place, useFinding } from '../use-findings';
+import type { Place } from '@/core/picture/with-values';
+import { useFinding } from '../use-findings';
 import { useVisit } from '../visit-context';
 
 const TICK_MS = 50;

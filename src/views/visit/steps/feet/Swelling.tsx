@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { SIDES, type Side } from '@/core/picture/finding-kinds';
 import { definitionOf } from '@/core/picture/findings';
+import type { Value } from '@/core/picture/with-values';
 import {
   GIRTH_MEASURES,
   type GirthMeasure,
@@ -13,7 +14,7 @@ import { parseLength } from '@/core/units/length';
 import { Spark } from '@/ui/charts/Spark';
 import { DerivedRow, DerivedRows } from '../../DerivedRow';
 import { BothFeet } from '../../FindingField';
-import { useRecord, useStepContent, type Value } from '../../use-findings';
+import { useRecord, useStepContent } from '../../use-findings';
 import { useVisit } from '../../visit-context';
 import { LegVolume } from './LegVolume';
 
