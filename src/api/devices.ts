@@ -78,32 +78,50 @@ export const DEVICE_SETTINGS = {
   }),
 } as const;
 
-const device = <Q extends z.ZodObject>(id: string, path: string, summary: string, query: Q) =>
-  operation({ id, method: 'GET', path: `/devices/${path}`, tag: 'simulated devices', summary, query });
+const device = <Q extends z.ZodObject>(
+  id: string,
+  path: string,
+  produces: string,
+  summary: string,
+  query: Q,
+) =>
+  operation({
+    id,
+    method: 'GET',
+    path: `/devices/${path}`,
+    tag: 'simulated devices',
+    produces,
+    summary,
+    query,
+  });
 
 /** Simulated devices: each answers with a file in the open format that the real one would write. */
 export const devices = {
   footprintScanner: device(
     'simulateFootprint',
     'footprint-scanner',
+    'image/png',
     'A footprint as PNG',
     DEVICE_SETTINGS.footprintScanner,
   ),
   pressurePlate: device(
     'simulateStep',
     'pressure-plate',
+    'text/csv',
     'A step as CSV of frames',
     DEVICE_SETTINGS.pressurePlate,
   ),
   footScanner: device(
     'simulateScan',
     'foot-scanner',
+    'model/stl',
     'A foot’s surface as binary STL',
     DEVICE_SETTINGS.footScanner,
   ),
   gaitCamera: device(
     'simulateGaitFrame',
     'gait-camera',
+    'image/png',
     'One frame of a rear view as PNG; frame 0 stands',
     DEVICE_SETTINGS.gaitCamera,
   ),

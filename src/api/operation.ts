@@ -21,6 +21,8 @@ export interface Operation<
   /** JSON Schema of the answer for the document, where it is worth stating. */
   answer?: z.ZodType<Answer>;
   status?: 200 | 201 | 204;
+  /** Media type of an answer that is a file and no JSON. */
+  produces?: string;
   /** Roles that may call it; absent means everyone signed in. */
   roles?: readonly ('lead' | 'practitioner' | 'assistant')[];
   /** Body limit in bytes where it differs from the general one. */

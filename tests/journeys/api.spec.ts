@@ -47,6 +47,30 @@ test.describe('the HTTP API', () => {
     });
   });
 
+  test('simulated devices answer with the file they are described to write', async () => {
+    const document = await (await fetch(at('/openapi.json'))).json();
+    for (const [device, type] of [
+      ['footprint-scanner', 'image/png'],
+      ['foot-scanner', 'model/stl'],
+      ['pressure-plate', 'text/csv'],
+      ['gait-camera', 'image/png'],
+    ] as const) {
+      const described = document.paths[`/devices/${device}`].get.responses['200'].content;
+      expect(Object.keys(described), device).toEqual([type]);
+      const answer = await fetch(at(`/devices/${device}?side=left`), {
+        headers: { authorization: `Bearer ${token}` },
+      });
+      expect(answer.status, device).toBe(200);
+      expect(answer.headers.get('content-type'), device).toContain(type);
+      expect((await answer.arrayBuffer()).byteLength, device).toBeGreaterThan(1000);
+    }
+    const refused = await fetch(at('/devices/pressure-plate?peakKpa=9000'), {
+      headers: { authorization: `Bearer ${token}` },
+    });
+    expect(refused.status).toBe(422);
+    expect((await refused.json()).errors[0]).toMatchObject({ path: ['query', 'peakKpa'] });
+  });
+
   test('every described call exists', async () => {
     const document = await (await fetch(at('/openapi.json'))).json();
     for (const [path, methods] of Object.entries(document.paths as Record<string, Record<string, unknown>>)) {

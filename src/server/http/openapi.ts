@@ -39,7 +39,7 @@ function pathItem(operation: Operation): unknown {
       [status]:
         status === 204
           ? { description: 'Done' }
-          : { description: 'The answer', content: { 'application/json': {} } },
+          : { description: 'The answer', content: { [operation.produces ?? 'application/json']: {} } },
       401: problem('Not signed in'),
       ...(operation.roles ? { 403: problem('Not allowed for this role') } : {}),
       ...(operation.params ? { 404: problem('Not found in this clinic') } : {}),
