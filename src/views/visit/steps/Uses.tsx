@@ -23,7 +23,7 @@ export function Uses() {
   const km = uses.reduce((sum, use) => sum + (use.km ?? 0), 0);
   return (
     <div className="grid grid-cols-2 gap-8">
-      <section aria-label="In a usual week" className="content-start grid gap-1">
+      <section aria-label="In a usual week" className="content-start grid gap-1 min-w-0">
         <h2 className="text-base">In a usual week</h2>
         {activities.length === 0 && <p className="text-faint">Choose activities under “What for” first.</p>}
         {activities.map((activity) => {
@@ -53,7 +53,7 @@ export function Uses() {
         })}
         {km > 0 && <p className="text-faint figure">{Math.round(km * 10) / 10} km a week together.</p>}
       </section>
-      <section aria-label="Events ahead" className="content-start grid gap-1">
+      <section aria-label="Events ahead" className="content-start grid gap-1 min-w-0">
         <h2 className="text-base">Events ahead</h2>
         {events.map((event, at) => (
           <div key={at} className="flex gap-2 items-baseline">
