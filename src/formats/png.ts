@@ -7,9 +7,3 @@ export function writePng({ width, height, data }: Picture): Uint8Array {
   png.data = Buffer.from(data.buffer, data.byteOffset, data.byteLength);
   return PNG.sync.write(png, { colorType: 2, deflateLevel: 4 });
 }
-
-/** Pixels of a PNG. */
-export function readPng(bytes: Uint8Array): Picture {
-  const { width, height, data } = PNG.sync.read(Buffer.from(bytes));
-  return { width, height, data: new Uint8Array(data) };
-}

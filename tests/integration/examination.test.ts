@@ -1,3 +1,4 @@
+import { PNG } from 'pngjs';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { DEVICE_SETTINGS } from '@/api/devices';
 import { findPrint, indicesOf } from '@/core/examination/footprint/read-print';
@@ -7,7 +8,6 @@ import { readStep } from '@/core/examination/pressure/analyse';
 import { maskOf } from '@/core/examination/pressure/masks';
 import { measureScan } from '@/core/examination/scan/measure-scan';
 import { readMesh } from '@/formats/mesh';
-import { readPng } from '@/formats/png';
 import { readPressureCsv } from '@/formats/pressure-csv';
 import { type Actor, asTenant } from '@/server/database/tenant';
 import { filmedFrame, recordedStep, scannedFoot, scannedFootprint } from '@/server/services/devices';
@@ -26,6 +26,7 @@ beforeAll(async () => {
 afterAll(() => db.drop());
 
 const bytesOf = async (response: Response) => new Uint8Array(await response.arrayBuffer());
+const readPng = (bytes: Uint8Array) => PNG.sync.read(Buffer.from(bytes));
 const value = <T>(result: { ok: true; value: T } | { ok: false; problem: { message: string } }): T => {
   if (!result.ok) throw new Error(result.problem.message);
   return result.value;

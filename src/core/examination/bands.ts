@@ -15,6 +15,8 @@ export interface BandScale {
   /** Which side of each boundary its value belongs to, and whose rule that is. */
   boundary: string;
   mark: Mark;
+  /** Where other cuts of the same scale come from. */
+  also?: readonly Mark[];
   /** The bands were made on people of at least this age, years. */
   fromAge?: number;
   caution?: string;
@@ -123,6 +125,7 @@ export const BANDS: Partial<Record<FindingId, BandScale>> = {
     ],
     boundary: '12 and 13.5 count as reached; the third cut is over 15 s',
     mark: 'steadi',
+    also: ['shumway-2000', 'montero-2022'],
     fromAge: 60,
     caution: 'Predicts falls weakly. Two falls, or one with injury, count for more.',
   },

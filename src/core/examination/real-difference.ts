@@ -8,6 +8,9 @@ export interface RealDifference {
   says: string;
 }
 
+/** Smallest detectable change at 95 % from a standard error of measurement: 1.96 · √2 · SEM. By arithmetic. */
+export const smallestDetectableChange = (sem: number): number => 1.96 * Math.SQRT2 * sem;
+
 const scan: RealDifference = { least: 2, mark: 'iso-20685', says: 'mean difference of scan and tape' };
 const girth: RealDifference = { least: 4, mark: 'iso-20685', says: 'small girths' };
 
@@ -26,7 +29,11 @@ export const REAL_DIFFERENCE: Partial<Record<FindingId, RealDifference>> = {
   figureOfEight: { least: 10, mark: 'rohner-2007', says: 'smallest real change' },
   lungeDistance: { least: 1.9, mark: 'powden-2015', says: 'between raters' },
   lungeAngle: { least: 4.7, mark: 'powden-2015', says: 'between raters' },
-  navicularDrop: { least: 7.5, mark: 'picciano-1993', says: '2.77 × SEM 2.7 mm, between raters' },
+  navicularDrop: {
+    least: smallestDetectableChange(2.7),
+    mark: 'picciano-1993',
+    says: '2.77 × SEM 2.7 mm, between raters',
+  },
   postureTotal: { least: 3, mark: 'redmond-2006', says: 'raters differ by 1–2 points' },
   heelAngleStance: { least: 5, mark: 'common practice', says: 'the eye does not see 5°' },
   heelAngleWalk: { least: 5, mark: 'common practice', says: 'two-dimensional, from day to day' },
@@ -41,6 +48,3 @@ export function readDifference(id: FindingId, difference: number): DifferenceRea
   if (!real) return 'error unknown';
   return Math.abs(difference) >= real.least - 1e-9 ? 'beyond error' : 'within error';
 }
-
-/** Smallest detectable change at 95 % from a standard error of measurement: 1.96 · √2 · SEM. By arithmetic. */
-export const smallestDetectableChange = (sem: number): number => 1.96 * Math.SQRT2 * sem;

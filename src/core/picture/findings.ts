@@ -8,7 +8,6 @@ import { RECORD_FINDINGS } from './catalogue/record';
 import type {
   ChoiceFinding,
   FindingDefinition,
-  FindingStep,
   NumberFinding,
   SetFinding,
   TextFinding,
@@ -35,9 +34,6 @@ export const FINDING_IDS = Object.keys(FINDINGS) as FindingId[];
 export const definitionOf = (id: FindingId): FindingDefinition => FINDINGS[id];
 
 export const isFindingId = (id: string): id is FindingId => Object.hasOwn(FINDINGS, id);
-
-export const findingsOfStep = (step: FindingStep): FindingId[] =>
-  FINDING_IDS.filter((id) => FINDINGS[id].step === step);
 
 type ValueOfDefinition<D> =
   D extends ChoiceFinding<infer O>

@@ -19,8 +19,8 @@ export function BandLine({ id, value }: { id: FindingId; value: number | undefin
       </summary>
       <span className="block max-w-60 text-left">
         {band.misfit && <span className="block text-hold">Band {band.misfit}.</span>}
-        Boundary: {band.scale.boundary}. {band.scale.caution} {markInWords(band.scale.mark)}. No forecast of
-        injury.
+        Boundary: {band.scale.boundary}. {band.scale.caution}{' '}
+        {[band.scale.mark, ...(band.scale.also ?? [])].map(markInWords).join('; ')}. No forecast of injury.
       </span>
     </details>
   );

@@ -1,3 +1,4 @@
+import { type Mark, markInWords } from '@/core/examination/sources';
 import { NOT_EXAMINED } from '@/core/picture/clinical-picture';
 import { SIDES, type Side } from '@/core/picture/finding-kinds';
 import { definitionOf, type FindingId } from '@/core/picture/findings';
@@ -10,10 +11,12 @@ interface Props {
   /** What is still missing, where nothing could be derived. */
   needs: string;
   note?: string;
+  /** Where a formula without bands comes from. */
+  mark?: Mark;
 }
 
 /** A value that follows from others, both feet: raw number first, its band under it, or what is missing. */
-export function DerivedRow({ id, needs, note }: Props) {
+export function DerivedRow({ id, needs, note, mark }: Props) {
   const { picture } = useVisit();
   const definition = definitionOf(id);
   const unit = definition.kind === 'number' ? definition.unit : 'score';
@@ -40,6 +43,7 @@ export function DerivedRow({ id, needs, note }: Props) {
       <div className="text-center leading-tight">
         {definition.label}
         {note && <span className="block text-faint text-xs">{note}</span>}
+        {mark && <span className="block text-faint text-xs">{markInWords(mark)}</span>}
       </div>
       {right}
     </div>

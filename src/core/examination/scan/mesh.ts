@@ -111,26 +111,41 @@ export function turnedOver({ positions, triangles }: Mesh): Mesh {
   return { positions, triangles: turned };
 }
 
+/**
+ * Normal of one face, twice its area long, written into `normal`: a mesh has too many faces for an array each.
+ * Corners are places in `positions`.
+ */
+export function faceNormal(
+  positions: Float32Array,
+  a: number,
+  b: number,
+  c: number,
+  normal: Float64Array,
+): void {
+  const ux = positions[b]! - positions[a]!;
+  const uy = positions[b + 1]! - positions[a + 1]!;
+  const uz = positions[b + 2]! - positions[a + 2]!;
+  const vx = positions[c]! - positions[a]!;
+  const vy = positions[c + 1]! - positions[a + 1]!;
+  const vz = positions[c + 2]! - positions[a + 2]!;
+  normal[0] = uy * vz - uz * vy;
+  normal[1] = uz * vx - ux * vz;
+  normal[2] = ux * vy - uy * vx;
+}
+
 /** Unit normals of the vertices, each the mean of its triangles’ weighted by their area: x, y, z a vertex. */
 export function vertexNormals({ positions, triangles }: Mesh): Float32Array {
   const normals = new Float32Array(positions.length);
+  const face = new Float64Array(3);
   for (let at = 0; at < triangles.length; at += 3) {
     const a = triangles[at]! * 3;
     const b = triangles[at + 1]! * 3;
     const c = triangles[at + 2]! * 3;
-    const ux = positions[b]! - positions[a]!;
-    const uy = positions[b + 1]! - positions[a + 1]!;
-    const uz = positions[b + 2]! - positions[a + 2]!;
-    const vx = positions[c]! - positions[a]!;
-    const vy = positions[c + 1]! - positions[a + 1]!;
-    const vz = positions[c + 2]! - positions[a + 2]!;
-    const nx = uy * vz - uz * vy;
-    const ny = uz * vx - ux * vz;
-    const nz = ux * vy - uy * vx;
+    faceNormal(positions, a, b, c, face);
     for (const vertex of [a, b, c]) {
-      normals[vertex]! += nx;
-      normals[vertex + 1]! += ny;
-      normals[vertex + 2]! += nz;
+      normals[vertex]! += face[0]!;
+      normals[vertex + 1]! += face[1]!;
+      normals[vertex + 2]! += face[2]!;
     }
   }
   for (let at = 0; at < normals.length; at += 3) {

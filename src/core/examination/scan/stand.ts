@@ -1,4 +1,4 @@
-import type { Mesh } from './mesh';
+import { faceNormal, type Mesh } from './mesh';
 
 export type Vector = readonly [number, number, number];
 
@@ -31,21 +31,15 @@ function sampleFaces({ positions, triangles }: Mesh): Faces {
   const normal = new Float32Array(most * 3);
   const middle = new Float32Array(most * 3);
   const area = new Float32Array(most);
+  const face = new Float64Array(3);
   let total = 0;
   let count = 0;
   for (let at = 0; at + 2 < triangles.length; at += stride) {
     const a = triangles[at]! * 3;
     const b = triangles[at + 1]! * 3;
     const c = triangles[at + 2]! * 3;
-    const ux = positions[b]! - positions[a]!;
-    const uy = positions[b + 1]! - positions[a + 1]!;
-    const uz = positions[b + 2]! - positions[a + 2]!;
-    const vx = positions[c]! - positions[a]!;
-    const vy = positions[c + 1]! - positions[a + 1]!;
-    const vz = positions[c + 2]! - positions[a + 2]!;
-    const nx = uy * vz - uz * vy;
-    const ny = uz * vx - ux * vz;
-    const nz = ux * vy - uy * vx;
+    faceNormal(positions, a, b, c, face);
+    const [nx, ny, nz] = [face[0]!, face[1]!, face[2]!];
     const double = Math.sqrt(nx * nx + ny * ny + nz * nz);
     if (double === 0) continue;
     normal[count * 3] = nx / double;

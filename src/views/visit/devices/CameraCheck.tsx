@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { cameraWarning, offAxis } from '@/core/examination/gait/camera';
 import type { GaitLine } from '@/core/examination/gait/heel-angle';
+import { EXAMINATION_SOURCES, markInWords } from '@/core/examination/sources';
 import type { Spot } from '@/ui/drawing/use-drag';
 
 export interface Edges {
@@ -45,7 +46,10 @@ export function CameraCheck({ size, foot, edges, onEdges }: Props) {
       </button>
       {edges && (
         <>
-          <p className="text-faint">Lay the two lines on the edges of the walkway or belt.</p>
+          <p className="text-faint">
+            Lay the two lines on the edges of the walkway or belt. {EXAMINATION_SOURCES['areblad-1990'].says}{' '}
+            {markInWords('areblad-1990')}.
+          </p>
           <label className="flex gap-2 items-center">
             field of view
             <input

@@ -1,7 +1,8 @@
 import { readHypermobility } from '@/core/examination/posture/hypermobility';
+import { degreesPerCentimetre } from '@/core/examination/posture/lunge';
 import { POSTURE_ITEMS } from '@/core/examination/posture/six-items';
 import { REAL_DIFFERENCE, readDifference } from '@/core/examination/real-difference';
-import { markInWords } from '@/core/examination/sources';
+import { EXAMINATION_SOURCES, markInWords } from '@/core/examination/sources';
 import { NOT_EXAMINED, numberAt } from '@/core/picture/clinical-picture';
 import { SIDES, type Side } from '@/core/picture/finding-kinds';
 import { definitionOf, type FindingId } from '@/core/picture/findings';
@@ -87,11 +88,17 @@ function ArchUnderLoad() {
         <DerivedRow id="navicularDrop" needs="both navicular heights" />
         <DerivedRow id="archHeightIndex" needs="dorsum height, heel–ball length" />
         <DerivedRow id="archHeightIndexSeated" needs="seated dorsum, heel–ball length" />
-        <DerivedRow id="archFlexibility" needs="both dorsum heights, body mass" note="no classes recalled" />
+        <DerivedRow
+          id="archFlexibility"
+          needs="both dorsum heights, body mass"
+          note="no classes recalled"
+          mark="zifchock-2017"
+        />
         <DerivedRow
           id="footMobility"
           needs="unloaded and standing dorsum and midfoot"
           note="no diagnostic bands"
+          mark="mcpoil-2009"
         />
       </DerivedRows>
     </div>
@@ -140,8 +147,9 @@ function Mobility() {
       <SideDifference ids={['lungeDistance', 'lungeAngle', 'legLength']} />
       <p className="text-faint text-sm">
         Lunge in centimetres and in degrees are two measures and are not converted: the often quoted 3.6° for
-        a centimetre contradicts the geometry (about 2°). A tape tells leg lengths to about 5–10 mm (common
-        practice).
+        a centimetre contradicts the geometry ({degreesPerCentimetre(38, 40).toFixed(1)}° for a shank of 40
+        cm). Sides of healthy adults: {EXAMINATION_SOURCES['hoch-2011'].says} {markInWords('hoch-2011')}. A
+        tape tells leg lengths to about 5–10 mm (common practice).
       </p>
       <FindingField id="hypermobilitySigns" />
       {hypermobilityScore !== NOT_EXAMINED && (

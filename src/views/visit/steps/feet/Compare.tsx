@@ -148,7 +148,8 @@ function Growth() {
       })}
       {usual && (
         <span className="text-faint">
-          About {usual[0]}–{usual[1]} mm a year are usual at {age}: a setting, not a norm.
+          About {usual[0]}–{usual[1]} mm a year are usual at {age}: a setting, not a norm.{' '}
+          {markInWords('wenger-1983')}.
         </span>
       )}
     </p>

@@ -175,6 +175,7 @@ export function Swelling() {
           id="pittingGrade"
           needs="press 5 s over bone, note depth and time"
           note="the deeper of depth and time; several versions exist"
+          mark="brodovicz-2009"
         />
       </DerivedRows>
       <LegVolume />
