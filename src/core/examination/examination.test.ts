@@ -314,6 +314,15 @@ describe('what follows from other findings', () => {
     expect(left({ monofilamentBigToe: 3, pulses: 'present' }).atRiskCategory).toBe(NOT_EXAMINED);
   });
 
+  it('a lost site outweighs “felt at every site”: nothing said of the foot hides it', () => {
+    expect(left({ sensation: 'felt', monofilamentFifthHead: 0, pulses: 'present' })).toMatchObject({
+      sensation: 'lost',
+      atRiskCategory: 1,
+    });
+    const felt = { monofilamentBigToe: 3, monofilamentFirstHead: 3, monofilamentFifthHead: 2 };
+    expect(left({ sensation: 'lost', ...felt }).sensation).toBe('lost');
+  });
+
   it('mirrors: what holds for the left holds for the right', () => {
     const foot: FootFindings = {
       archIndex: 0.2,

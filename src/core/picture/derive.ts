@@ -21,6 +21,13 @@ function archClass(picture: ClinicalPicture, side: Side, standing: number | null
   return read('archIndex', numberAt(picture, 'archIndex', side)) ?? read('archHeightIndex', standing);
 }
 
+/** A site that is lost counts whatever was said of the foot as a whole; sites that are felt only fill a gap. */
+function sensationOf(picture: ClinicalPicture, side: Side): FootFindings['sensation'] {
+  const sites = protectiveSensation(MONOFILAMENT_SITES.map((site) => numberAt(picture, site.id, side)));
+  if (sites === 'lost' || picture[side].sensation === NOT_EXAMINED) return sites ?? undefined;
+  return undefined;
+}
+
 function derivedOf(picture: ClinicalPicture, side: Side): FootFindings {
   const at = (id: FindingId) => numberAt(picture, id, side);
   const with2 = <T>(a: number | null, b: number | null, make: (a: number, b: number) => T): T | null =>
@@ -47,10 +54,7 @@ function derivedOf(picture: ClinicalPicture, side: Side): FootFindings {
       with2(fall, spread, (dorsumFallMm, spreadMm) => footMobility({ dorsumFallMm, spreadMm })) ?? undefined,
     pittingGrade: pit === null ? undefined : pittingGrade(pit, at('pittingSeconds')),
     arch: archClass(picture, side, standing),
-    sensation:
-      picture[side].sensation === NOT_EXAMINED
-        ? (protectiveSensation(MONOFILAMENT_SITES.map((site) => at(site.id))) ?? undefined)
-        : undefined,
+    sensation: sensationOf(picture, side),
   };
 }
 

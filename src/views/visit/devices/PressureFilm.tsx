@@ -90,13 +90,13 @@ export function PressureFilm({ recording, mask, reading, line, onAxis }: Props) 
           className="absolute inset-0 w-full h-full touch-none"
         >
           <path
-            d={regionBorders(mask, rows, columns)}
+            d={borders((at) => mask.region[at]!, rows, columns)}
             stroke="#5d5343"
             strokeWidth={unit * 1.2}
             fill="none"
           />
           <path
-            d={cellsOver(peak, columns, threshold)}
+            d={borders((at) => (peak[at]! >= threshold ? 1 : 0), rows, columns)}
             stroke="#8c1f13"
             strokeWidth={unit * 2.4}
             fill="none"
@@ -184,22 +184,14 @@ export function PressureFilm({ recording, mask, reading, line, onAxis }: Props) 
   );
 }
 
-/** Lines between cells of different regions. */
-function regionBorders({ region }: FootMask, rows: number, columns: number): string {
+/** Lines between neighbouring cells of different kinds. */
+function borders(kindOf: (at: number) => number, rows: number, columns: number): string {
   const parts: string[] = [];
   for (let y = 0; y < rows; y += 1)
     for (let x = 0; x < columns; x += 1) {
-      const here = region[y * columns + x]!;
-      if (x + 1 < columns && region[y * columns + x + 1] !== here) parts.push(`M${x + 1} ${y}v1`);
-      if (y + 1 < rows && region[(y + 1) * columns + x] !== here) parts.push(`M${x} ${y + 1}h1`);
+      const here = kindOf(y * columns + x);
+      if (x + 1 < columns && kindOf(y * columns + x + 1) !== here) parts.push(`M${x + 1} ${y}v1`);
+      if (y + 1 < rows && kindOf((y + 1) * columns + x) !== here) parts.push(`M${x} ${y + 1}h1`);
     }
-  return parts.join('');
-}
-
-/** Outlines of cells at or over a pressure. */
-function cellsOver(peak: Float32Array, columns: number, kpa: number): string {
-  const parts: string[] = [];
-  for (let at = 0; at < peak.length; at += 1)
-    if (peak[at]! >= kpa) parts.push(`M${at % columns} ${Math.floor(at / columns)}h1v1h-1z`);
   return parts.join('');
 }

@@ -2,6 +2,7 @@ import { SIDES } from '@/core/picture/finding-kinds';
 import { BodyMap } from '../body-map/BodyMap';
 import { InjuryTimeline } from '../body-map/InjuryTimeline';
 import { BothFeet, FindingField } from '../FindingField';
+import { NoneOf } from '../NoneOf';
 import { Sections } from '../Sections';
 import { useFinding } from '../use-findings';
 import { Prosthesis } from './Prosthesis';
@@ -92,31 +93,4 @@ export function Ask() {
     },
   ];
   return <Sections label="Parts of the history" parts={parts} />;
-}
-
-/** “None” and “not asked” are two answers: a mark is a third. */
-function NoneOf({
-  id,
-  side,
-  what,
-}: {
-  id: 'pain' | 'injuries' | 'skin';
-  side: (typeof SIDES)[number];
-  what: string;
-}) {
-  const field = useFinding(id, side);
-  const said = field.value as string[] | undefined;
-  if (said !== undefined && said.length > 0) return <span />;
-  return (
-    <p className="text-faint">
-      {said === undefined ? `${what}, ${side}: not asked` : `no ${what}, ${side}`}
-      <button
-        type="button"
-        className="press press-quiet ml-1"
-        onClick={() => field.set(said === undefined ? [] : undefined)}
-      >
-        {said === undefined ? `No ${what} ${side}` : 'Not asked'}
-      </button>
-    </p>
-  );
 }

@@ -148,8 +148,8 @@ function Mobility() {
       <p className="text-faint text-sm">
         Lunge in centimetres and in degrees are two measures and are not converted: the often quoted 3.6° for
         a centimetre contradicts the geometry ({degreesPerCentimetre(38, 40).toFixed(1)}° for a shank of 40
-        cm). Sides of healthy adults: {EXAMINATION_SOURCES['hoch-2011'].says} {markInWords('hoch-2011')}. A
-        tape tells leg lengths to about 5–10 mm (common practice).
+        cm). {EXAMINATION_SOURCES['hoch-2011'].says} {markInWords('hoch-2011')}. A tape tells leg lengths to
+        about 5–10 mm (common practice).
       </p>
       <FindingField id="hypermobilitySigns" />
       {hypermobilityScore !== NOT_EXAMINED && (

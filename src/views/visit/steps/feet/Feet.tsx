@@ -1,10 +1,13 @@
 import { lazy, Suspense } from 'react';
 import { MONOFILAMENT_SITES } from '@/core/examination/sensation';
+import { NOT_EXAMINED } from '@/core/picture/clinical-picture';
 import { SIDES } from '@/core/picture/finding-kinds';
 import { atRiskCategory, REVIEW_MONTHS } from '@/core/safety/at-risk-category';
 import { BodyMap } from '../../body-map/BodyMap';
 import { BothFeet } from '../../FindingField';
+import { NoneOf } from '../../NoneOf';
 import { Sections } from '../../Sections';
+import { useFinding } from '../../use-findings';
 import { useVisit } from '../../visit-context';
 import { Compare } from './Compare';
 import { MeasureFeet } from './MeasureFeet';
@@ -27,7 +30,7 @@ export function Feet() {
           title: 'Form',
           content: <BothFeet ids={['arch', 'toeShape', 'bunion', 'lesserToes', 'midfootArthritis']} />,
         },
-        { id: 'skin', title: 'Skin', content: <BodyMap layer="skin" feetOnly /> },
+        { id: 'skin', title: 'Skin', content: <SkinMap /> },
         {
           id: 'sensation',
           title: 'Sensation and pulses',
@@ -40,6 +43,7 @@ export function Feet() {
               </p>
               <BothFeet ids={MONOFILAMENT_SITES.map((site) => site.id)} />
               <BothFeet ids={['sensation', 'pulses']} />
+              <FromTheSites />
               <AtRisk />
             </div>
           ),
@@ -65,6 +69,36 @@ export function Feet() {
         },
       ]}
     />
+  );
+}
+
+function SkinMap() {
+  return (
+    <div className="grid gap-1">
+      <BodyMap layer="skin" feetOnly />
+      <div className="flex justify-between gap-4">
+        {SIDES.map((side) => (
+          <NoneOf key={side} id="skin" side={side} what="skin changes" />
+        ))}
+      </div>
+    </div>
+  );
+}
+
+/** What the sites together say, where it is not what was chosen for the foot. */
+function FromTheSites() {
+  const { picture } = useVisit();
+  const chosen = {
+    left: useFinding('sensation', 'left').value,
+    right: useFinding('sensation', 'right').value,
+  };
+  const lines = SIDES.filter(
+    (side) => picture[side].sensation !== NOT_EXAMINED && picture[side].sensation !== chosen[side],
+  ).map((side) => `${side}: ${picture[side].sensation} by its sites`);
+  return lines.length === 0 ? null : (
+    <p role="status" className="text-center text-hold">
+      {lines.join('; ')}.
+    </p>
   );
 }
 
