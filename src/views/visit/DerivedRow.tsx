@@ -53,7 +53,7 @@ export function DerivedRow({ id, needs, note, mark }: Props) {
 /** The three columns of both feet, for rows that are derived. */
 export function DerivedRows({ children }: { children: React.ReactNode }) {
   return (
-    <div className="grid grid-cols-[1fr_9.5rem_1fr] gap-x-4 gap-y-2 items-start bg-desk py-2" role="status">
+    <div className="grid grid-cols-[1fr_15rem_1fr] gap-x-4 gap-y-1 items-start bg-desk py-1" role="status">
       {children}
     </div>
   );
