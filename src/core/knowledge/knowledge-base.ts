@@ -2,26 +2,42 @@ import type { Rule } from './rule';
 import { ageingAndReach } from './topics/ageing-and-reach';
 import { atRiskFoot } from './topics/at-risk-foot';
 import { children } from './topics/children';
+import { conditions } from './topics/conditions';
+import { familiarity } from './topics/familiarity';
 import { footShape } from './topics/foot-shape';
 import { forefootAndToes } from './topics/forefoot-and-toes';
 import { heelAndMidfoot } from './topics/heel-and-midfoot';
 import { kneeAndHip } from './topics/knee-and-hip';
+import { legLength } from './topics/leg-length';
+import { postureAndRoll } from './topics/posture-and-roll';
 import { prosthesisAndOrthosis } from './topics/prosthesis-and-orthosis';
-import { tasks } from './topics/tasks';
+import { running } from './topics/running';
+import { skinAndNails } from './topics/skin-and-nails';
+import { sport } from './topics/sport';
+import { swelling } from './topics/swelling';
 import { tendonAndCalf } from './topics/tendon-and-calf';
+import { work } from './topics/work';
 
 /** Bumped whenever a rule changes, so that an issued specification names the knowledge that made it. */
-export const KNOWLEDGE_VERSION = '1';
+export const KNOWLEDGE_VERSION = '2';
 
 export const RULES: readonly Rule[] = [
   ...footShape,
+  ...postureAndRoll,
   ...tendonAndCalf,
   ...kneeAndHip,
+  ...legLength,
   ...heelAndMidfoot,
   ...forefootAndToes,
+  ...skinAndNails,
   ...atRiskFoot,
+  ...swelling,
+  ...conditions,
   ...ageingAndReach,
   ...children,
   ...prosthesisAndOrthosis,
-  ...tasks,
+  ...familiarity,
+  ...running,
+  ...sport,
+  ...work,
 ];

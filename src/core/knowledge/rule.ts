@@ -13,10 +13,15 @@ export type Condition =
 /** A number, or one taken from the picture (the greater of both feet), with an addition. */
 export type Amount = number | { finding: FindingId; plus?: number };
 
-/** What a rule wants of one feature. Numeric features take bands, choices take options. */
+/**
+ * What a rule wants of one feature: a utility over its scale. A band falls off with distance until its reach; a
+ * curve gives the utility (0 … 1) at points, straight between them; options are preferred, graded or avoided.
+ */
 export type Wish =
   | { feature: FeatureId; atLeast?: Amount; atMost?: Amount; reach?: number; strength?: Strength }
+  | { feature: FeatureId; curve: readonly (readonly [value: number, utility: number])[]; strength?: Strength }
   | { feature: FeatureId; prefer: readonly string[]; strength?: Strength }
+  | { feature: FeatureId; worth: Readonly<Record<string, number>>; strength?: Strength }
   | { feature: FeatureId; avoid: readonly string[]; strength?: Strength };
 
 export type Strength = 'limit' | 'strong' | 'moderate' | 'slight';
@@ -39,12 +44,20 @@ export interface Rule {
   /** Empty: every school. */
   schools: readonly School[];
   evidence: EvidenceGrade;
-  /** Ids from `sources`; empty marks common practice. */
+  /** Ids from `sources`, never empty: common practice and the clinic itself are named as such. */
   sources: readonly string[];
   because: string;
   caution?: string;
-  contested?: boolean;
+  /** Rules that say otherwise of the same finding. */
+  contestedBy?: readonly string[];
 }
+
+/** A rule as its topic's file writes it: the topic is the file's, and without schools every school holds it. */
+export type RuleText = Omit<Rule, 'topic' | 'schools'> & { schools?: readonly School[] };
+
+/** All rules of one topic. */
+export const topic = (name: string, rules: readonly RuleText[]): readonly Rule[] =>
+  rules.map((rule) => ({ ...rule, topic: name, schools: rule.schools ?? [] }));
 
 export const is = (finding: FindingId, value: string | readonly string[]): Condition => ({
   finding,

@@ -155,9 +155,9 @@ export const SOURCES = {
     recall: 75,
   },
   'ottaviani-1995': {
-    cite: 'Ottaviani 1995; Barrett 1993, Am J Sports Med',
-    says: 'High tops resist inversion in the laboratory; no difference in sprains.',
-    recall: 75,
+    cite: 'Ottaviani 1995, Am J Sports Med',
+    says: 'High tops resist inversion by 20–29 % in the laboratory.',
+    recall: 70,
   },
   'iwgdf-2023': {
     cite: 'IWGDF 2023 (Bus 2024, Diabetes Metab Res Rev e3651)',
@@ -239,7 +239,330 @@ export const SOURCES = {
     says: 'Alignment changes of 3–6° measurably change socket moments.',
     recall: 75,
   },
+  'kerrigan-1998': {
+    cite: 'Kerrigan 1998, 2001, Lancet',
+    says: 'Heels of 5–6 cm: knee varus torque +22 to +26 %.',
+    recall: 82,
+  },
+  'reichenbach-2020': {
+    cite: 'Reichenbach 2020, JAMA',
+    says: 'Convex-pod shoe against sham, 24 weeks: knee pain −1.3 of 10.',
+    recall: 92,
+  },
+  'hinman-2016': {
+    cite: 'Hinman 2016, Ann Intern Med',
+    says: 'Variable-stiffness shoe: no difference in knee pain at 6 months.',
+    recall: 85,
+  },
+  'collins-2008': {
+    cite: 'Collins 2008, BMJ',
+    says: 'Front-of-knee pain: prefabricated orthosis better than flat insert at 6 weeks, not better than physiotherapy.',
+    recall: 80,
+  },
+  'esculier-2018': {
+    cite: 'Esculier 2018, Br J Sports Med',
+    says: 'Front-of-knee pain in runners: education alone did as well as education with gait retraining.',
+    recall: 85,
+  },
+  'lenhart-2014': {
+    cite: 'Lenhart 2014, Med Sci Sports Exerc',
+    says: 'Step rate +10 %: peak force behind the kneecap −14 %.',
+    recall: 85,
+  },
+  'whittaker-2018': {
+    cite: 'Whittaker 2018, Br J Sports Med',
+    says: 'Heel pain: orthoses a small benefit at 7–12 weeks.',
+    recall: 78,
+  },
+  'vicenzino-2015': {
+    cite: 'Vicenzino 2015, PLoS One',
+    says: 'Heel pain: contoured sandal better than a flat one at 12 weeks.',
+    recall: 65,
+  },
+  'munteanu-2015': {
+    cite: 'Munteanu 2015, Br J Sports Med',
+    says: 'Mid-portion heel cord pain: custom orthosis no better than sham.',
+    recall: 85,
+  },
+  'malisoux-2020-light': {
+    cite: 'Malisoux 2020, Am J Sports Med',
+    says: 'Hard soles: lighter runners HR 1.80, heavier 1.23 (not significant).',
+    recall: 88,
+  },
+  'theisen-2014': {
+    cite: 'Theisen 2014, Br J Sports Med',
+    says: 'Soft against hard midsole: no significant difference (HR 0.92).',
+    recall: 88,
+  },
+  'fuller-2017': {
+    cite: 'Fuller 2017, Am J Sports Med',
+    says: 'Minimal shoes: risk rises with body mass over 71.4 kg, about double at 85.7 kg.',
+    recall: 82,
+  },
+  'ryan-2014': {
+    cite: 'Ryan 2014, Br J Sports Med',
+    says: 'Partial-minimal shoes: most injuries; full minimal: more calf and shin pain.',
+    recall: 82,
+  },
+  'ryan-2011': {
+    cite: 'Ryan 2011, Br J Sports Med',
+    says: 'Motion-control shoes gave most injuries in women, whatever their feet.',
+    recall: 78,
+  },
+  'willems-2021': {
+    cite: 'Willems 2021',
+    says: 'Motion control: fewer pronation-related injuries (HR 0.41).',
+    recall: 75,
+  },
+  'roy-2006': {
+    cite: 'Roy & Stefanyshyn 2006, Med Sci Sports Exerc',
+    says: 'Stiffer forefoot: economy about −1 % at the individual optimum, worse beyond; calf load a step up.',
+    recall: 75,
+  },
+  'kulmala-2018': {
+    cite: 'Kulmala 2018, Sci Rep',
+    says: 'Maximal shoe at 14.5 km/h: impact peak +10.7 %, loading rate +12.3 %.',
+    recall: 82,
+  },
+  'kulmala-2013': {
+    cite: 'Kulmala 2013; Almonroeder 2013',
+    says: 'Forefoot strike: heel cord impulse +11 to +19 %, force behind the kneecap about −16 %.',
+    recall: 80,
+  },
+  'edwards-2009': {
+    cite: 'Edwards 2009, Med Sci Sports Exerc',
+    says: 'Stride −10 %: probability of a tibial fatigue fracture −3 to −6 %.',
+    recall: 78,
+  },
+  'frederick-1984': {
+    cite: 'Frederick 1984; Hoogkamer 2016',
+    says: '100 g a shoe: oxygen +1 %.',
+    recall: 90,
+  },
+  'bonanno-2018': {
+    cite: 'Bonanno 2018, Br J Sports Med',
+    says: 'Prefabricated orthoses in recruits: injuries × 0.66.',
+    recall: 70,
+  },
+  'milgrom-1992': {
+    cite: 'Milgrom 1992, Foot Ankle Int',
+    says: 'Cushioned sports shoe against boot: fewer foot and metatarsal injuries, the same in all.',
+    recall: 78,
+  },
+  'rome-2005': {
+    cite: 'Rome 2005, Cochrane; Milgrom 1985',
+    says: 'Insoles in recruits: fewer stress fractures, low quality.',
+    recall: 72,
+  },
+  'torkki-2001': {
+    cite: 'Torkki 2001, JAMA',
+    says: 'Bunion: orthosis eased pain at 6 months, not at 12.',
+    recall: 85,
+  },
+  'hsi-2005': {
+    cite: 'Hsi 2005; Kang 2006; Mannikko 2017',
+    says: 'Pad 5–10 mm behind the heads: pressure −12 to −60 %, less pain.',
+    recall: 70,
+  },
+  'coughlin-2003': {
+    cite: 'Coughlin & Shurnas 2003, J Bone Joint Surg Am',
+    says: 'Stiff big toe graded by range: 30–40, 10–30, at most 10°.',
+    recall: 88,
+  },
+  'nawoczenski-1999': {
+    cite: 'Nawoczenski 1999, J Bone Joint Surg Am',
+    says: 'Walking uses about 42° at the big-toe joint.',
+    recall: 85,
+  },
+  'mueller-1997': {
+    cite: 'Mueller 1997, Arch Phys Med Rehabil',
+    says: 'Part of the foot amputated: full-length shoe, total-contact insert and rigid rocker.',
+    recall: 78,
+  },
+  'barrett-1993': {
+    cite: 'Barrett 1993, Am J Sports Med',
+    says: 'High and low tops: no difference in sprains (n = 622).',
+    recall: 82,
+  },
+  'olsen-2003': {
+    cite: 'Olsen 2003; Pasanen 2008',
+    says: 'Too much grip raises knee and ankle injuries on court.',
+    recall: 75,
+  },
+  'lysdal-2021': {
+    cite: 'Lysdal 2021, Br J Sports Med',
+    says: 'Low-friction outer edge: fewer severe sprains, all sprains unchanged.',
+    recall: 60,
+  },
+  'hennessy-2012': {
+    cite: 'Chalmers 2000; Hennessy 2012, Arthritis Care Res',
+    says: 'Rheumatoid foot: semi-rigid orthosis in a supportive shoe lowers pain.',
+    recall: 78,
+  },
+  'uccioli-1995': {
+    cite: 'Uccioli 1995, Diabetes Care',
+    says: 'Therapeutic shoes: ulcers came back in 27.7 against 58.3 %.',
+    recall: 90,
+  },
+  'ulbrecht-2014': {
+    cite: 'Ulbrecht 2014, Diabetes Care',
+    says: 'Insole shaped by pressure: fewer ulcers under the heads.',
+    recall: 80,
+  },
+  'reiber-2002': {
+    cite: 'Reiber 2002, JAMA',
+    says: 'Therapeutic shoes gave no benefit at lower risk.',
+    recall: 88,
+  },
+  'armstrong-1998': {
+    cite: 'Armstrong 1998, J Foot Ankle Surg',
+    says: 'Barefoot peaks of about 700 kPa and more went with ulcers; systems differ.',
+    recall: 75,
+  },
+  'spink-2011': {
+    cite: 'Spink 2011, BMJ',
+    says: 'Podiatry with footwear, exercise and insoles: falls × 0.64.',
+    recall: 92,
+  },
+  steadi: {
+    cite: 'CDC STEADI',
+    says: 'Timed up and go of 12 s or more: at risk of falling.',
+    recall: 95,
+  },
+  'wfg-2022': {
+    cite: 'World Falls Guidelines 2022, Age Ageing',
+    says: 'Timed up and go over 15 s, gait at most 0.8 m/s.',
+    recall: 80,
+  },
+  'tiedemann-2008': {
+    cite: 'Tiedemann 2008; Buatois',
+    says: 'Five chair stands in 12 s or more; 15 s and more with falls.',
+    recall: 80,
+  },
+  vellas: {
+    cite: 'Vellas',
+    says: 'One-leg stance under 5 s goes with injurious falls.',
+    recall: 80,
+  },
+  'wenger-1989': {
+    cite: 'Wenger 1989, J Bone Joint Surg; Cochrane 2022',
+    says: 'Corrective shoes or inserts for three years did not change a child’s arch.',
+    recall: 85,
+  },
+  'rao-joseph-1992': {
+    cite: 'Rao & Joseph 1992, J Bone Joint Surg',
+    says: 'Children who go barefoot or in sandals have fewer flat feet.',
+    recall: 85,
+  },
+  'wiegerinck-2016': {
+    cite: 'Wiegerinck 2016',
+    says: 'Growth-plate heel pain: raise, physiotherapy and waiting alike at 3 months.',
+    recall: 78,
+  },
+  'owen-2010': {
+    cite: 'Tyson & Kent 2013; Owen 2010',
+    says: 'Brace in the shoe: tune heel height, shank 10–12° inclined.',
+    recall: 75,
+  },
+  'verma-2011': {
+    cite: 'Verma 2011; Bell 2019',
+    says: 'Slip-resistant shoes in kitchens: slips × 0.46.',
+    recall: 82,
+  },
+  'jones-1984': {
+    cite: 'Jones 1984; Böhm & Hösl 2010',
+    says: '100 g a foot costs 0.7–1 %; a stiff shaft moves work to the knee.',
+    recall: 78,
+  },
+  'snow-1992': {
+    cite: 'Snow 1992',
+    says: 'Forefoot pressure +22, +57, +76 % at heels of 2, 5, 8 cm.',
+    recall: 70,
+  },
+  'csapo-2010': {
+    cite: 'Csapo 2010; Cronin 2012',
+    says: 'Long wear of heels shortens the calf: lower them step by step.',
+    recall: 70,
+  },
+  'backman-2011': {
+    cite: 'Backman 2011, Am J Sports Med',
+    says: 'Lunge of at most 36.5°: kneecap-tendon trouble in court players.',
+    recall: 85,
+  },
+  'pope-1998': {
+    cite: 'Pope 1998, Aust J Physiother',
+    says: 'Stiff ankles (34°): about five times the ankle injuries in recruits.',
+    recall: 75,
+  },
+  'redmond-2006': {
+    cite: 'Redmond 2006, Clin Biomech',
+    says: 'Six-item posture: 0 to +5 normal, +6 pronated, +10 highly; −1 supinated, −5 highly.',
+    recall: 95,
+  },
+  'newman-2013': {
+    cite: 'Brody 1982; Newman 2013',
+    says: 'Navicular drop over 10 mm goes with inner shin pain.',
+    recall: 85,
+  },
+  'hagedorn-2013': {
+    cite: 'Song 1996; Hagedorn 2013',
+    says: 'Pressure excursion index: at most 7.3 pronated, over 21 supinated function (outer fifths).',
+    recall: 65,
+  },
+  'buldt-2018': {
+    cite: 'Buldt & Menz 2018, J Foot Ankle Res',
+    says: 'Ill-fitting shoes are common and go with pain and deformity.',
+    recall: 90,
+  },
+  'knapik-1995': {
+    cite: 'Knapik 1995; Kirkham 2014',
+    says: 'Blisters: shear times repetitions; a moderately damp skin rubs most.',
+    recall: 82,
+  },
+  'hagen-2009': {
+    cite: 'Hagen & Hennig 2009, J Sports Sci',
+    says: 'High, firm lacing lowers loading rate and heel pressure.',
+    recall: 83,
+  },
+  'curtis-2021': {
+    cite: 'Curtis 2021; Ridge 2019',
+    says: 'Daily walking in minimal shoes: toe flexors +57 % in six months.',
+    recall: 82,
+  },
+  'malisoux-2015': {
+    cite: 'Malisoux 2015, Scand J Med Sci Sports',
+    says: 'Two pairs in turn: fewer injuries (HR 0.61, observational).',
+    recall: 95,
+  },
+  practice: {
+    cite: 'Common practice',
+    says: 'Practitioners work this way; there is no source to name.',
+    recall: 100,
+  },
+  house: {
+    cite: 'This clinic',
+    says: 'The clinic’s own rule.',
+    recall: 100,
+  },
 } as const satisfies Record<string, Source>;
+
+/** Marks that stand for no publication. */
+export const isPublished = (id: string): boolean => id !== 'practice' && id !== 'house';
 
 export type SourceId = keyof typeof SOURCES;
 export const isSourceId = (id: string): id is SourceId => Object.hasOwn(SOURCES, id);
+
+const known = (id: string): Source | null => (isSourceId(id) ? SOURCES[id] : null);
+
+/** Our confidence, in per cent, in the weakest publication that a rule cites; null when it cites none. */
+export function recallOf(sources: readonly string[]): number | null {
+  const published = sources.filter(isPublished).flatMap((id) => known(id) ?? []);
+  return published.length === 0 ? null : Math.min(...published.map((source) => source.recall));
+}
+
+/** `Rabusin 2021, Br J Sports Med (from memory)`; common practice names no source. */
+export const sourceInWords = (id: string): string => {
+  const source = known(id);
+  if (!source) return id;
+  return isPublished(id) ? `${source.cite} (${recallMark(source.recall)})` : source.cite;
+};

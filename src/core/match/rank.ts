@@ -1,5 +1,5 @@
 import { targetInWords } from '../prescribe/explain';
-import type { Specification, Target } from '../prescribe/specification';
+import type { Specification, Target, Want } from '../prescribe/specification';
 import { utilityAt, valuesOf } from '../prescribe/utility';
 import { axisOf } from '../shoe/feature-kinds';
 import { FEATURE_IDS, type FeatureValue, featureOf, printFeature } from '../shoe/features';
@@ -53,10 +53,24 @@ interface Column {
 const hasActiveLimit = (target: Target): boolean =>
   target.pushes.some((push) => push.strength === 'limit' && push.setAside === undefined);
 
+/** What a clinician decided counts as two strong rules, a loosened target as a slight one. */
+const DECIDED_WEIGHT = { pin: 8, overrule: 8, loosen: 1 } as const;
+
+/** The one pull that stands for a decision, where one was made and could be followed. */
+function decidedPulls(target: Target): { weight: number; want: Want }[] | null {
+  if (!target.decision || target.decision.refused) return null;
+  const feature = featureOf(target.feature);
+  const want: Want =
+    target.kind === 'band' && feature.kind !== 'choice'
+      ? { band: target.band, reach: feature.reach }
+      : { prefer: target.kind === 'options' ? target.options : [] };
+  return [{ weight: DECIDED_WEIGHT[target.decision.kind], want }];
+}
+
 function column(target: Target): Column {
   const feature = featureOf(target.feature);
   const active = target.pushes.filter((push) => push.setAside === undefined);
-  const pulls = active.filter((push) => push.strength !== 'limit');
+  const pulls = decidedPulls(target) ?? active.filter((push) => push.strength !== 'limit');
   const limits = active.filter((push) => push.strength === 'limit');
   const weight = pulls.reduce((sum, push) => sum + push.weight, 0);
   const serve = (value: FeatureValue) =>

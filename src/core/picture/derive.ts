@@ -30,6 +30,7 @@ function sensationOf(picture: ClinicalPicture, side: Side): FootFindings['sensat
 
 function derivedOf(picture: ClinicalPicture, side: Side): FootFindings {
   const at = (id: FindingId) => numberAt(picture, id, side);
+  const other = side === 'left' ? 'right' : 'left';
   const with2 = <T>(a: number | null, b: number | null, make: (a: number, b: number) => T): T | null =>
     a === null || b === null ? null : make(a, b);
   const mass = picture.body.bodyMass;
@@ -53,6 +54,11 @@ function derivedOf(picture: ClinicalPicture, side: Side): FootFindings {
     footMobility:
       with2(fall, spread, (dorsumFallMm, spreadMm) => footMobility({ dorsumFallMm, spreadMm })) ?? undefined,
     pittingGrade: pit === null ? undefined : pittingGrade(pit, at('pittingSeconds')),
+    ballHeelRatio: with2(at('ballWidth'), at('heelWidth'), (ball, heel) => ball / heel) ?? undefined,
+    shorterLeg:
+      with2(at('legLength'), numberAt(picture, 'legLength', other), (own, theirs) =>
+        own < theirs ? 'yes' : 'no',
+      ) ?? undefined,
     arch: archClass(picture, side, standing),
     sensation: sensationOf(picture, side),
   };
@@ -64,10 +70,16 @@ function derivedOf(picture: ClinicalPicture, side: Side): FootFindings {
  */
 export function deriveFindings(picture: ClinicalPicture): ClinicalPicture {
   const derived: ClinicalPicture = { ...picture };
-  const { hypermobilitySigns } = picture.body;
+  const { hypermobilitySigns, legLengthDifference } = picture.body;
+  const left = numberAt(picture, 'legLength', 'left');
+  const right = numberAt(picture, 'legLength', 'right');
   const write = derived as { -readonly [K in keyof ClinicalPicture]: ClinicalPicture[K] };
   write.body = {
     ...picture.body,
+    legLengthDifference:
+      legLengthDifference === NOT_EXAMINED && left !== null && right !== null
+        ? Math.abs(left - right)
+        : legLengthDifference,
     hypermobilityScore: hypermobilitySigns === NOT_EXAMINED ? NOT_EXAMINED : hypermobilitySigns.length,
   };
   for (const side of SIDES) {

@@ -124,9 +124,9 @@ describe('in words', () => {
     expect(directionOf(shape, limit)).toBe('limit');
     expect(movedInWords(shape, limit)).toMatch(/^limit/);
     expect(firmnessWord(shape)).toBe('limit');
-    const depth = target('toeBoxDepth');
-    const pull = depth.pushes.find((push) => push.strength === 'strong')!;
-    expect(directionOf(depth, pull)).toBe('up');
-    expect(movedInWords(depth, pull)).toBe('up, otherwise standard');
+    const hardness = target('outsoleHardness');
+    const pull = hardness.pushes.find((push) => push.rule === 'task-court-outdoors')!;
+    expect(directionOf(hardness, pull)).toBe('up');
+    expect(movedInWords(hardness, pull)).toBe('up, otherwise medium');
   });
 });

@@ -1,6 +1,6 @@
 import { axisOf } from '../shoe/feature-kinds';
-import { type FeatureId, featureOf, gradeName, printFeature } from '../shoe/features';
-import type { Push, Target, Want } from './specification';
+import { type FeatureId, type FeatureValue, featureOf, gradeName, printFeature } from '../shoe/features';
+import type { DecisionKind, Push, Target, Want } from './specification';
 
 /** A band in words: `9–12 mm`, `at least firm`, `up to 25 mm`, `rail or post`. */
 export function targetInWords(target: Target): string {
@@ -34,20 +34,46 @@ export function targetInWords(target: Target): string {
   return `${Math.round(from * 10) / 10}–${name(to)}`;
 }
 
-/** What one push asks for: `at least 10 mm`, `rail or post`, `not slip-on`. */
+/** What one push asks for: `at least 10 mm`, `rail or post`, `not slip-on`, `best 40 mm, worse by 80 mm`. */
 export function wantInWords(feature: FeatureId, want: Want): string {
-  const names = (options: readonly string[]) =>
-    options.map((option) => printFeature(feature, option)).join(' or ');
-  if ('prefer' in want) return names(want.prefer);
-  if ('avoid' in want) return `not ${names(want.avoid)}`;
+  const say = (value: FeatureValue) => printFeature(feature, value);
+  if ('prefer' in want) return want.prefer.map(say).join(' or ');
+  if ('avoid' in want) return `not ${want.avoid.map(say).join(' or ')}`;
+  if ('worth' in want) return worthInWords(feature, want.worth);
+  if ('curve' in want) {
+    const top = Math.max(...want.curve.map(([, utility]) => utility));
+    const peak = want.curve.filter(([, utility]) => utility === top).map(([value]) => value);
+    const from = peak[0]!;
+    const to = peak.at(-1)!;
+    return from === to ? `best ${say(from)}` : `best ${say(from)} to ${say(to)}`;
+  }
   const definition = featureOf(feature);
   if (definition.kind === 'choice') return '';
   const axis = axisOf(definition);
   const { from, to } = want.band;
-  if (from === to) return printFeature(feature, from);
-  if (to >= axis.to) return `at least ${printFeature(feature, from)}`;
-  if (from <= axis.from) return `at most ${printFeature(feature, to)}`;
-  return `${printFeature(feature, from)} to ${printFeature(feature, to)}`;
+  if (from === to) return say(from);
+  if (to >= axis.to) return `at least ${say(from)}`;
+  if (from <= axis.from) return `at most ${say(to)}`;
+  return `${say(from)} to ${say(to)}`;
+}
+
+/** Graded options, best first: `wedge before block before platform; not slender`. */
+export function worthInWords(feature: FeatureId, worth: Readonly<Record<string, number>>): string {
+  const ordered = Object.entries(worth).sort((a, b) => b[1] - a[1]);
+  const liked = ordered.filter(([, utility]) => utility > 0);
+  const steps: string[] = [];
+  for (let at = 0; at < liked.length; ) {
+    const level = liked[at]![1];
+    const same = liked.filter(([, utility]) => utility === level);
+    steps.push(same.map(([option]) => printFeature(feature, option)).join(' or '));
+    at += same.length;
+  }
+  const refused = ordered
+    .filter(([, utility]) => utility === 0)
+    .map(([option]) => printFeature(feature, option));
+  return [steps.slice(0, 3).join(' before '), refused.length > 0 ? `not ${refused.join(' or ')}` : '']
+    .filter(Boolean)
+    .join('; ');
 }
 
 export type Direction = 'up' | 'down' | 'toward' | 'limit' | 'holds';
@@ -74,8 +100,15 @@ export function movedInWords(target: Target, push: Push): string {
 /** Tension worth showing: on average the pushes sit a twentieth of their reach from what they want. */
 export const isTense = (target: Target): boolean => target.tension >= 0.05 && target.pushes.length > 1;
 
+export const DECISION_WORD: Record<DecisionKind, string> = {
+  pin: 'pinned',
+  loosen: 'loosened',
+  overrule: 'overruled',
+};
+
 /** Strength in a word. */
 export function firmnessWord(target: Target): string {
+  if (target.decision && !target.decision.refused) return DECISION_WORD[target.decision.kind];
   if (target.pushes.some((push) => push.strength === 'limit' && push.setAside === undefined)) return 'limit';
   if (target.firmness >= 0.5) return 'strong';
   return target.firmness >= 0.25 ? 'moderate' : 'slight';

@@ -6,6 +6,7 @@ import { definitionOf, FINDING_IDS, type FindingId, type FootFindingId } from '.
 import { axisOf } from '../shoe/feature-kinds';
 import { type FeatureId, featureOf } from '../shoe/features';
 import { evaluate } from './evaluate';
+import { rulesInOrder } from './rule-index';
 import type { OpenQuestion, Push, SetAside, Want } from './specification';
 
 /** Strength words in numbers: each step doubles. A limit does not pull; it excludes. */
@@ -24,6 +25,8 @@ function amount(value: Amount, picture: ClinicalPicture): number | null {
 function wantOf(wish: Wish, picture: ClinicalPicture): Want | null {
   if ('prefer' in wish) return { prefer: wish.prefer };
   if ('avoid' in wish) return { avoid: wish.avoid };
+  if ('worth' in wish) return { worth: wish.worth };
+  if ('curve' in wish) return { curve: wish.curve };
   const feature = featureOf(wish.feature);
   if (feature.kind === 'choice') return null;
   const axis = axisOf(feature);
@@ -34,22 +37,58 @@ function wantOf(wish: Wish, picture: ClinicalPicture): Want | null {
   return { band: { from: inside(from), to: inside(to) }, reach: wish.reach ?? feature.reach };
 }
 
-const ordered = new WeakMap<readonly Rule[], readonly Rule[]>();
-
-/** Rules by identifier, so that the order in which they are written is irrelevant; sorted once a list. */
-function inOrder(rules: readonly Rule[]): readonly Rule[] {
-  const before = ordered.get(rules);
-  if (before) return before;
-  const sorted = [...rules].sort((a, b) => (a.id < b.id ? -1 : 1));
-  ordered.set(rules, sorted);
-  return sorted;
-}
-
 /** What a waiting limit counts for, next to strong rules at 4: it would exclude. */
 const WAITING_LIMIT = 8;
 
 const heaviestWish = (rule: Rule): number =>
   Math.max(...rule.wishes.map((wish) => WEIGHT[wish.strength ?? rule.strength] || WAITING_LIMIT));
+
+/** Sides on which a rule says yes, and those on which it cannot say. */
+export function askRule(rule: Rule, picture: ClinicalPicture): { yes: Side[]; unknown: Side[] } {
+  const yes: Side[] = [];
+  const unknown: Side[] = [];
+  for (const side of SIDES) {
+    const answer = evaluate(rule.when, picture, side);
+    if (answer === 'yes') yes.push(side);
+    else if (answer === 'unknown') unknown.push(side);
+  }
+  return { yes, unknown };
+}
+
+/** What a rule that says yes pushes, wish by wish. */
+export function pushesOf(
+  rule: Rule,
+  sides: Side[],
+  share: number,
+  picture: ClinicalPicture,
+  setAside: readonly SetAside[],
+): [FeatureId, Push][] {
+  const pushes: [FeatureId, Push][] = [];
+  for (const wish of rule.wishes) {
+    const want = wantOf(wish, picture);
+    if (!want) continue;
+    const strength = wish.strength ?? rule.strength;
+    const aside = setAside.find((entry) => entry.rule === rule.id && entry.feature === wish.feature);
+    const push: Push = {
+      rule: rule.id,
+      sides,
+      strength,
+      weight: WEIGHT[strength] * share,
+      want,
+      without: null,
+      because: rule.because,
+      finding: rule.finding,
+      evidence: rule.evidence,
+      schools: rule.schools,
+      sources: rule.sources,
+      contestedBy: rule.contestedBy ?? [],
+    };
+    if (aside) push.setAside = aside.reason;
+    if (rule.caution) push.caution = rule.caution;
+    pushes.push([wish.feature, push]);
+  }
+  return pushes;
+}
 
 export interface Gathered {
   pushes: Map<FeatureId, Push[]>;
@@ -70,53 +109,17 @@ export function gather(
   const pushes = new Map<FeatureId, Push[]>();
   const questions = new Map<FindingId, { sides: Set<Side>; rules: string[]; weight: number }>();
   const cautions = new Set<string>();
-  for (const rule of inOrder(rules)) {
+  for (const rule of rulesInOrder(rules)) {
     const share = shareOf(rule, school);
     if (share === 0) continue;
-    const sides: Side[] = [];
-    const missing = new Map<FindingId, Side[]>();
-    for (const side of SIDES) {
-      const answer = evaluate(rule.when, picture, side);
-      if (answer === 'yes') sides.push(side);
-      if (answer !== 'unknown') continue;
-      const lacking = new Set<FindingId>();
-      evaluate(rule.when, picture, side, lacking);
-      for (const id of lacking) missing.set(id, [...(missing.get(id) ?? []), side]);
-    }
-    const heaviest = missing.size === 0 ? 0 : heaviestWish(rule) * share;
-    for (const [id, at] of missing) {
-      const question = questions.get(id) ?? { sides: new Set<Side>(), rules: [], weight: 0 };
-      for (const side of at) question.sides.add(side);
-      question.rules.push(rule.id);
-      question.weight += heaviest;
-      questions.set(id, question);
-    }
-    if (sides.length === 0) continue;
+    const { yes, unknown } = askRule(rule, picture);
+    if (unknown.length > 0) noteMissing(rule, unknown, share, picture, questions);
+    if (yes.length === 0) continue;
     if (rule.caution) cautions.add(rule.caution);
-    for (const wish of rule.wishes) {
-      const want = wantOf(wish, picture);
-      if (!want) continue;
-      const strength = wish.strength ?? rule.strength;
-      const aside = setAside.find((entry) => entry.rule === rule.id && entry.feature === wish.feature);
-      const push: Push = {
-        rule: rule.id,
-        sides,
-        strength,
-        weight: WEIGHT[strength] * share,
-        want,
-        without: null,
-        ...(aside ? { setAside: aside.reason } : {}),
-        because: rule.because,
-        finding: rule.finding,
-        evidence: rule.evidence,
-        schools: rule.schools,
-        sources: rule.sources,
-        contested: rule.contested ?? false,
-        ...(rule.caution ? { caution: rule.caution } : {}),
-      };
-      const there = pushes.get(wish.feature);
+    for (const [feature, push] of pushesOf(rule, yes, share, picture, setAside)) {
+      const there = pushes.get(feature);
       if (there) there.push(push);
-      else pushes.set(wish.feature, [push]);
+      else pushes.set(feature, [push]);
     }
   }
   const open = [...questions]
@@ -128,4 +131,29 @@ export function gather(
     }))
     .sort((a, b) => b.weight - a.weight || FINDING_IDS.indexOf(a.finding) - FINDING_IDS.indexOf(b.finding));
   return { pushes, open, cautions: [...cautions].sort() };
+}
+
+function noteMissing(
+  rule: Rule,
+  unknown: readonly Side[],
+  share: number,
+  picture: ClinicalPicture,
+  questions: Map<FindingId, { sides: Set<Side>; rules: string[]; weight: number }>,
+): void {
+  const heaviest = heaviestWish(rule) * share;
+  const noted = new Set<FindingId>();
+  for (const side of unknown) {
+    const lacking = new Set<FindingId>();
+    evaluate(rule.when, picture, side, lacking);
+    for (const id of lacking) {
+      const question = questions.get(id) ?? { sides: new Set<Side>(), rules: [], weight: 0 };
+      question.sides.add(side);
+      if (!noted.has(id)) {
+        question.rules.push(rule.id);
+        question.weight += heaviest;
+        noted.add(id);
+      }
+      questions.set(id, question);
+    }
+  }
 }

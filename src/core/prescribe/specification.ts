@@ -10,10 +10,12 @@ export interface Band {
   to: number;
 }
 
-/** What one rule wants of one feature, with its amounts filled in from the picture. */
+/** What one rule wants of one feature, with its amounts filled in from the picture: a utility over the scale. */
 export type Want =
   | { band: Band; reach: number }
+  | { curve: readonly (readonly [value: number, utility: number])[] }
   | { prefer: readonly string[] }
+  | { worth: Readonly<Record<string, number>> }
   | { avoid: readonly string[] };
 
 /** One rule's pull on one target. */
@@ -33,8 +35,40 @@ export interface Push {
   evidence: EvidenceGrade;
   schools: readonly School[];
   sources: readonly string[];
-  contested: boolean;
+  /** Rules that say otherwise of the same finding. */
+  contestedBy: readonly string[];
   caution?: string;
+}
+
+/** Another place where the target could be put, and what that costs. */
+export interface Alternative {
+  value: FeatureValue;
+  /** A peak of the summed utility of its own, or else the place that the outvoted pushes ask for. */
+  peak: boolean;
+  /** Total utility there, 0 … 1, beside `utility` of the target. */
+  utility: number;
+  /** Pushes that would be served and now are not. */
+  serves: string[];
+  /** Pushes that would lose, each with the share of its marks that it loses. */
+  costs: { rule: string; loses: number }[];
+}
+
+/** What the rules said, where a clinician decided otherwise. */
+export type Ruled = { best: number; band: Band } | { best: string; options: string[] };
+
+export type DecisionKind = 'pin' | 'loosen' | 'overrule';
+
+/** A clinician's word on a target: hold a value, widen the band, or put another in its place. */
+export interface Decision {
+  feature: FeatureId;
+  /** Of a feature that each foot has for itself. */
+  side?: Side;
+  kind: DecisionKind;
+  /** A numeric feature's band; a pin has both ends alike. */
+  band?: Band;
+  /** A choice's options; a pin has one. */
+  options?: string[];
+  reason: string;
 }
 
 interface TargetBase {
@@ -46,6 +80,9 @@ interface TargetBase {
   /** Total utility at the best value, 0 … 1. */
   utility: number;
   pushes: Push[];
+  alternatives: Alternative[];
+  /** Set where the clinician decided; `refused` says why a decision could not be followed. */
+  decision?: { kind: DecisionKind; reason: string; ruled: Ruled | null; refused?: string };
 }
 
 export interface NumericTarget extends TargetBase {
@@ -66,9 +103,13 @@ export interface ChoiceTarget extends TargetBase {
 
 export type Target = NumericTarget | ChoiceTarget;
 
-/** Limits that cannot all hold: the smallest such set. Nothing is issued until one is set aside with a reason. */
+/** Limits that cannot all hold. Nothing is issued until one of each set is set aside with a reason. */
 export interface Deadlock {
   feature: FeatureId;
+  side?: Side;
+  /** Every smallest set of rules that cannot hold together; leaving any one of a set out resolves that set. */
+  sets: string[][];
+  /** The first of them. */
   rules: string[];
   message: string;
 }
@@ -91,9 +132,13 @@ export interface SetAside {
 
 /** The shoe being prescribed: resolved, never looked up, with every reason. */
 export interface Specification {
+  /** Edition of the rules that made it. */
   knowledge: string;
   school: SchoolChoice;
+  /** What both shoes of the pair have alike. */
   targets: Target[];
+  /** What each foot has for itself: lifts, insert, pad. */
+  feet: Record<Side, Target[]>;
   deadlocks: Deadlock[];
   open: OpenQuestion[];
   cautions: string[];

@@ -1,6 +1,17 @@
 import type { Unit } from '../units/parse';
 
-export type FeatureGroup = 'heights' | 'sole' | 'heel and sides' | 'forefoot' | 'upper' | 'use' | 'fit';
+export type FeatureGroup =
+  | 'heights'
+  | 'sole'
+  | 'heel and sides'
+  | 'forefoot'
+  | 'upper'
+  | 'use'
+  | 'fit'
+  | 'each foot';
+
+/** Where a feature is drawn: side profile, sole plan, both, or said in words only. */
+export type Drawn = 'side' | 'plan' | 'both' | 'words';
 
 interface Described {
   /** Field-standard name. */
@@ -10,6 +21,7 @@ interface Described {
   /** How it is measured or judged. */
   measured: string;
   group: FeatureGroup;
+  drawn: Drawn;
 }
 
 /** A quantity with a unit. */

@@ -1,31 +1,12 @@
 import { useState } from 'react';
+import { wishInWords } from '@/core/knowledge/in-words';
 import { RULES } from '@/core/knowledge/knowledge-base';
-import type { Rule, Wish } from '@/core/knowledge/rule';
-import { recallMark, SOURCES, type SourceId } from '@/core/knowledge/sources';
-import { FINDINGS } from '@/core/picture/findings';
-import { featureOf, printFeature } from '@/core/shoe/features';
+import type { Rule } from '@/core/knowledge/rule';
+import { sourceInWords } from '@/core/knowledge/sources';
 import { MarkShape } from '@/ui/drawing/Marks';
 
-const amount = (wish: Wish, value: number | { finding: keyof typeof FINDINGS; plus?: number }): string =>
-  typeof value === 'number'
-    ? printFeature(wish.feature, value)
-    : `${FINDINGS[value.finding].label.toLowerCase()}${value.plus ? ` ${value.plus > 0 ? '+' : '−'} ${Math.abs(value.plus)}` : ''}`;
-
-function inWords(wish: Wish): string {
-  const label = featureOf(wish.feature).label.toLowerCase();
-  const options = (list: readonly string[]) =>
-    list.map((option) => printFeature(wish.feature, option)).join(' or ');
-  if ('prefer' in wish) return `${label}: ${options(wish.prefer)}`;
-  if ('avoid' in wish) return `${label}: not ${options(wish.avoid)}`;
-  const parts = [
-    wish.atLeast !== undefined && `at least ${amount(wish, wish.atLeast)}`,
-    wish.atMost !== undefined && `at most ${amount(wish, wish.atMost)}`,
-  ];
-  return `${label}: ${parts.filter(Boolean).join(', ')}`;
-}
-
 const matches = (rule: Rule, words: string): boolean =>
-  `${rule.finding} ${rule.because} ${rule.topic} ${rule.wishes.map(inWords).join(' ')}`
+  `${rule.finding} ${rule.because} ${rule.topic} ${rule.wishes.map(wishInWords).join(' ')}`
     .toLowerCase()
     .includes(words.trim().toLowerCase());
 
@@ -57,7 +38,7 @@ export function KnowledgeList() {
                       {rule.strength}, evidence {rule.evidence}
                       {rule.schools.length > 0 && `, ${rule.schools.join(' and ')} school`}
                     </span>
-                    {rule.contested && (
+                    {rule.contestedBy && (
                       <span>
                         {' '}
                         <MarkShape mark="contested" /> contested
@@ -68,23 +49,14 @@ export function KnowledgeList() {
                     {rule.wishes
                       .map(
                         (wish) =>
-                          inWords(wish) +
+                          wishInWords(wish) +
                           (wish.strength && wish.strength !== rule.strength ? ` (${wish.strength})` : ''),
                       )
                       .join('; ')}
                     .
                   </p>
                   <p className="text-faint">{rule.because}</p>
-                  <p className="text-faint text-sm">
-                    {rule.sources.length === 0
-                      ? 'Common practice.'
-                      : rule.sources
-                          .map(
-                            (id) =>
-                              `${SOURCES[id as SourceId].cite} (${recallMark(SOURCES[id as SourceId].recall)})`,
-                          )
-                          .join('; ')}
-                  </p>
+                  <p className="text-faint text-sm">{rule.sources.map(sourceInWords).join('; ')}</p>
                   {rule.caution && <p className="text-hold text-sm">{rule.caution}</p>}
                 </li>
               ))}

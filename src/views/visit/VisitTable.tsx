@@ -2,9 +2,9 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import type { VisitRecord } from '@/api/records';
 import type { SavedStep } from '@/api/saved-steps';
 import { RULES } from '@/core/knowledge/knowledge-base';
-import type { Condition } from '@/core/knowledge/rule';
 import { VISIT_STEPS } from '@/core/picture/finding-kinds';
 import type { FindingId } from '@/core/picture/findings';
+import { findingsOfRule } from '@/core/prescribe/rule-index';
 import type { Target } from '@/core/prescribe/specification';
 import { ConflictPanel } from './ConflictPanel';
 import { Keys } from './Keys';
@@ -39,17 +39,11 @@ const SCREENS: Record<SavedStep, () => React.JSX.Element | null> = {
   prosthesis: Prosthesis,
 };
 
-function findingsOf(condition: Condition): FindingId[] {
-  if ('all' in condition) return condition.all.flatMap(findingsOf);
-  if ('any' in condition) return condition.any.flatMap(findingsOf);
-  return 'not' in condition ? findingsOf(condition.not) : [condition.finding];
-}
-
 /** Findings that a target rests on, so that the work area can show them. */
 function findingsBehind(target: Target | null): ReadonlySet<FindingId> {
   if (!target) return new Set();
   const rules = new Set(target.pushes.map((push) => push.rule));
-  return new Set(RULES.filter((rule) => rules.has(rule.id)).flatMap((rule) => findingsOf(rule.when)));
+  return new Set(RULES.filter((rule) => rules.has(rule.id)).flatMap(findingsOfRule));
 }
 
 const fromHash = (): SavedStep | null => {

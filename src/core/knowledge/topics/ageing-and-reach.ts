@@ -1,10 +1,9 @@
-import { any, atLeast, has, is, type Rule } from '../rule';
+import { above, all, any, atLeast, below, has, is, topic } from '../rule';
 
 /** Falls, reach, hands, pregnancy. */
-export const ageingAndReach: readonly Rule[] = [
+export const ageingAndReach = topic('Ageing and reach', [
   {
     id: 'older-or-falls',
-    topic: 'Ageing and reach',
     finding: '65 or older, falls, or afraid of falling',
     when: any(atLeast('ageYears', 65), atLeast('falls', 1), is('fearOfFalling', 'yes')),
     wishes: [
@@ -19,7 +18,6 @@ export const ageingAndReach: readonly Rule[] = [
       { feature: 'category', avoid: ['maximal'] },
     ],
     strength: 'strong',
-    schools: [],
     evidence: 'B',
     sources: ['menant-2008', 'koepsell-2004'],
     because:
@@ -28,7 +26,6 @@ export const ageingAndReach: readonly Rule[] = [
   },
   {
     id: 'cannot-reach',
-    topic: 'Ageing and reach',
     finding: 'cannot reach the feet, or weak hands',
     when: any(is('reach', ['effort', 'no']), is('hands', ['pull', 'weak'])),
     wishes: [
@@ -36,14 +33,12 @@ export const ageingAndReach: readonly Rule[] = [
       { feature: 'opening', atLeast: 3 },
     ],
     strength: 'strong',
-    schools: [],
     evidence: 'C',
-    sources: [],
+    sources: ['practice'],
     because: 'A closure that cannot be closed does not hold. Add a long shoe horn.',
   },
   {
     id: 'pregnancy',
-    topic: 'Ageing and reach',
     finding: 'pregnancy',
     when: has('conditions', 'pregnancy'),
     wishes: [
@@ -55,9 +50,207 @@ export const ageingAndReach: readonly Rule[] = [
       { feature: 'drop', atMost: 12 },
     ],
     strength: 'moderate',
-    schools: [],
     evidence: 'B',
     sources: ['segal-2013'],
     because: 'Feet lengthen and spread, laces move out of reach, balance shifts.',
   },
-];
+  {
+    id: 'older-low-heel',
+    finding: '65 or older, falls, or afraid: heels',
+    when: any(atLeast('ageYears', 65), atLeast('falls', 1), is('fearOfFalling', 'yes')),
+    wishes: [
+      { feature: 'heelHeight', atMost: 25, reach: 15 },
+      { feature: 'heelKind', avoid: ['slender', 'platform'] },
+    ],
+    strength: 'strong',
+    evidence: 'B',
+    sources: ['koepsell-2004'],
+    because: 'Heels over 2.5 cm about double the odds of a fall.',
+    contestedBy: ['heel-height-low-is-not-always-kinder'],
+  },
+  {
+    id: 'falls-collar',
+    finding: 'two falls or more: collar',
+    when: atLeast('falls', 2),
+    wishes: [
+      { feature: 'collarHeight', atLeast: 1.75 },
+      { feature: 'closure', avoid: ['slip-on', 'elastic'], strength: 'strong' },
+      { feature: 'heelBase', atLeast: 86, atMost: 105 },
+    ],
+    strength: 'moderate',
+    evidence: 'C',
+    sources: ['menant-2008'],
+    because: 'A snug collar tells the ankle where it is; two falls outweigh any normal test.',
+  },
+  {
+    id: 'falls-podiatry',
+    finding: 'falls or sore feet over 65',
+    when: all(atLeast('ageYears', 65), any(atLeast('falls', 1), atLeast('worstPain', 3))),
+    wishes: [
+      {
+        feature: 'insertKind',
+        worth: { contoured: 1, cushion: 0.7, custom: 0.8, none: 0.4, stiffener: 0.3 },
+      },
+    ],
+    strength: 'slight',
+    evidence: 'A',
+    sources: ['spink-2011'],
+    because: 'Footwear, inserts and ankle exercise together lowered falls by a third.',
+    caution: 'The shoe is one part of it: exercise counts as much.',
+  },
+  {
+    id: 'slow-up-and-go',
+    finding: 'timed up and go 12 s or more',
+    when: atLeast('timedUpAndGo', 12),
+    wishes: [
+      { feature: 'heelStack', atMost: 26 },
+      { feature: 'heelBevel', prefer: ['central', 'lateral'] },
+      { feature: 'tread', worth: { 'slip-rated': 1, road: 0.8, herringbone: 0.6, lugs: 0.2, smooth: 0 } },
+      { feature: 'mass', atMost: 330, strength: 'slight' },
+    ],
+    strength: 'moderate',
+    evidence: 'B',
+    sources: ['steadi', 'menant-2008'],
+    because: 'At this time falls are more likely: low, bevelled, with grip that does not catch.',
+    caution: 'No trial ties this time to a shoe.',
+  },
+  {
+    id: 'very-slow-up-and-go',
+    finding: 'timed up and go over 15 s',
+    when: above('timedUpAndGo', 15),
+    wishes: [
+      { feature: 'category', avoid: ['maximal', 'minimal'] },
+      { feature: 'rocker', atMost: 2 },
+      { feature: 'closure', avoid: ['slip-on'], strength: 'strong' },
+    ],
+    strength: 'moderate',
+    evidence: 'C',
+    sources: ['wfg-2022'],
+    because: 'Who needs this long is not given a sole that tips or rolls.',
+  },
+  {
+    id: 'slow-chair-stands',
+    finding: 'five chair stands in 15 s or more',
+    when: atLeast('chairStands', 15),
+    wishes: [
+      { feature: 'mass', atMost: 320 },
+      { feature: 'heelCounter', atLeast: 3.5 },
+    ],
+    strength: 'slight',
+    evidence: 'C',
+    sources: ['tiedemann-2008'],
+    because: 'Weak legs lift every gram again; a heel that stays in saves a stumble.',
+  },
+  {
+    id: 'one-leg-short',
+    finding: 'stands on one leg for less than 5 s',
+    when: below('singleLegStance', 5),
+    wishes: [
+      { feature: 'heelBase', atLeast: 86, atMost: 105 },
+      { feature: 'forefootBase', atLeast: 110, atMost: 130 },
+      { feature: 'heelStack', atMost: 27 },
+      { feature: 'midsoleHardness', atLeast: 3.25, atMost: 4.5 },
+    ],
+    strength: 'moderate',
+    evidence: 'B',
+    sources: ['vellas', 'menant-2008'],
+    because: 'Broad, low and firm gives the ankle the ground to work from.',
+  },
+  {
+    id: 'walking-aid-shoe',
+    finding: 'walks with an aid',
+    when: is('walkingAid', 'yes'),
+    wishes: [
+      { feature: 'mass', atMost: 330 },
+      { feature: 'tread', avoid: ['smooth', 'lugs'] },
+      { feature: 'toeSpring', atLeast: 8, atMost: 18 },
+    ],
+    strength: 'moderate',
+    evidence: 'C',
+    sources: ['practice'],
+    because: 'Short steps and a turning walker: light, and nothing to catch on the carpet.',
+  },
+  {
+    id: 'home-not-in-socks',
+    finding: 'older person, mostly at home',
+    when: all(atLeast('ageYears', 65), has('surfaces', 'home')),
+    wishes: [
+      { feature: 'opening', atLeast: 2.5 },
+      { feature: 'heelCounter', atLeast: 3 },
+      { feature: 'water', prefer: ['breathable'], strength: 'slight' },
+    ],
+    strength: 'slight',
+    evidence: 'B',
+    sources: ['koepsell-2004'],
+    because:
+      'Barefoot or in stockings falls are about eleven times as likely as in a fastened shoe: one that is easy to put on gets worn.',
+  },
+  {
+    id: 'hands-weak-one-pull',
+    finding: 'hands that neither tie nor pull',
+    when: is('hands', 'weak'),
+    wishes: [
+      {
+        feature: 'closure',
+        worth: {
+          zip: 1,
+          elastic: 0.9,
+          dial: 0.7,
+          'hook-and-loop': 0.6,
+          'slip-on': 0.4,
+          buckle: 0,
+          laces: 0,
+          'laces-extra-eyelet': 0,
+        },
+      },
+      { feature: 'opening', atLeast: 3 },
+      { feature: 'softCounterEdge', prefer: ['yes'], strength: 'slight' },
+    ],
+    strength: 'strong',
+    evidence: 'C',
+    sources: ['practice'],
+    because: 'A zip with a ring or elastic laces close with a fist.',
+    caution: 'Who cannot fasten and falls needs help with dressing, not a slip-on.',
+  },
+  {
+    id: 'reach-none-long-horn',
+    finding: 'cannot reach own feet',
+    when: is('reach', 'no'),
+    wishes: [
+      { feature: 'heelCounter', atLeast: 3.5 },
+      {
+        feature: 'closure',
+        worth: {
+          elastic: 1,
+          dial: 0.6,
+          'hook-and-loop': 0.6,
+          zip: 0.7,
+          'slip-on': 0.6,
+          buckle: 0.1,
+          laces: 0,
+          'laces-extra-eyelet': 0,
+        },
+      },
+      { feature: 'collarHeight', atMost: 1.5, strength: 'slight' },
+    ],
+    strength: 'strong',
+    evidence: 'C',
+    sources: ['practice'],
+    because: 'Stepped into with a long horn: a counter that does not fold, a closure that is set once.',
+  },
+  {
+    id: 'age-skin-cushion',
+    finding: '75 or older',
+    when: atLeast('ageYears', 75),
+    wishes: [
+      { feature: 'heelCushioning', atLeast: 2.5, atMost: 3.75 },
+      { feature: 'width', atLeast: 2.25 },
+      { feature: 'upperFirmness', atMost: 2.5 },
+    ],
+    strength: 'slight',
+    evidence: 'C',
+    sources: ['practice', 'buldt-2018'],
+    because:
+      'The heel’s own pad has stiffened and the foot has broadened; soft and thick is still no answer.',
+  },
+]);

@@ -1,10 +1,9 @@
-import { all, any, atLeast, has, is, type Rule } from '../rule';
+import { all, any, atLeast, atMost, has, is, topic } from '../rule';
 
-/** Loss of sensation, ulcer history and swelling. */
-export const atRiskFoot: readonly Rule[] = [
+/** Loss of sensation, circulation, ulcer and amputation. */
+export const atRiskFoot = topic('At-risk foot', [
   {
     id: 'at-risk-fit',
-    topic: 'At-risk foot',
     finding: 'at-risk category 1 or more',
     when: any(atLeast('atRiskCategory', 1), is('sensation', 'lost')),
     wishes: [
@@ -19,7 +18,6 @@ export const atRiskFoot: readonly Rule[] = [
       { feature: 'removableInsole', prefer: ['yes'], strength: 'strong' },
     ],
     strength: 'limit',
-    schools: [],
     evidence: 'A',
     sources: ['iwgdf-2023'],
     because:
@@ -28,7 +26,6 @@ export const atRiskFoot: readonly Rule[] = [
   },
   {
     id: 'healed-ulcer',
-    topic: 'At-risk foot',
     finding: 'healed ulcer or part of the foot amputated',
     when: has('injuries', ['foot-ulcer', 'amputation']),
     wishes: [
@@ -39,7 +36,6 @@ export const atRiskFoot: readonly Rule[] = [
       { feature: 'rockerApex', atLeast: 50, atMost: 60, strength: 'moderate' },
     ],
     strength: 'limit',
-    schools: [],
     evidence: 'A',
     sources: ['iwgdf-2023', 'bus-2013', 'lopez-moral-2019'],
     because:
@@ -47,45 +43,7 @@ export const atRiskFoot: readonly Rule[] = [
     caution: 'Needs a pressure check in the shoe, and wear for at least 80 % of steps.',
   },
   {
-    id: 'swelling-in-the-day',
-    topic: 'At-risk foot',
-    finding: 'swelling that comes and goes in the day',
-    when: is('swelling', 'changes'),
-    wishes: [
-      { feature: 'closure', avoid: ['slip-on', 'zip'], strength: 'limit' },
-      { feature: 'closure', prefer: ['hook-and-loop', 'elastic', 'dial'], strength: 'moderate' },
-      { feature: 'opening', atLeast: 3, strength: 'strong' },
-      { feature: 'upperFirmness', atMost: 1.5, strength: 'moderate' },
-      { feature: 'removableInsole', prefer: ['yes'], strength: 'strong' },
-    ],
-    strength: 'strong',
-    schools: [],
-    evidence: 'C',
-    sources: ['lymph-2006'],
-    because: 'The shoe must follow the foot through the day; the insole is a reserve of volume.',
-    caution: 'Fit late in the day. New one-sided swelling is a warning sign.',
-  },
-  {
-    id: 'swelling-constant',
-    topic: 'At-risk foot',
-    finding: 'constant swelling or lymphoedema',
-    when: any(is('swelling', 'constant'), has('conditions', 'lymphoedema')),
-    wishes: [
-      { feature: 'opening', atLeast: 3 },
-      { feature: 'toeBoxDepth', atLeast: 3 },
-      { feature: 'width', atLeast: 3 },
-      { feature: 'seamFree', prefer: ['yes'] },
-      { feature: 'closure', prefer: ['hook-and-loop', 'dial', 'elastic', 'laces'] },
-    ],
-    strength: 'strong',
-    schools: [],
-    evidence: 'C',
-    sources: ['lymph-2006'],
-    because: 'Deep, wide and adjustable, fitted over the compression that is worn.',
-  },
-  {
     id: 'diabetes-untested',
-    topic: 'At-risk foot',
     finding: 'diabetes',
     when: all(has('conditions', 'diabetes')),
     wishes: [
@@ -94,9 +52,160 @@ export const atRiskFoot: readonly Rule[] = [
       { feature: 'closure', avoid: ['slip-on'] },
     ],
     strength: 'moderate',
-    schools: [],
     evidence: 'A',
     sources: ['iwgdf-2023'],
     because: 'With diabetes, footwear that fits and does not rub is care for every risk category.',
   },
-];
+  {
+    id: 'at-risk-extra-depth',
+    finding: 'at-risk category 2 or more',
+    when: atLeast('atRiskCategory', 2),
+    wishes: [
+      { feature: 'use', prefer: ['therapeutic', 'walking'] },
+      { feature: 'insoleDepth', atLeast: 5 },
+      { feature: 'toeBoxDepth', atLeast: 3 },
+      { feature: 'collarPadding', atLeast: 2, strength: 'moderate' },
+    ],
+    strength: 'strong',
+    evidence: 'A',
+    sources: ['iwgdf-2023'],
+    because:
+      'At moderate and high risk properly fitting footwear is worn at all times; deformity asks for extra depth.',
+    caution: 'Review every 3–6 months (category 2), every 1–3 months (category 3).',
+  },
+  {
+    id: 'at-risk-therapeutic',
+    finding: 'at-risk category 3: ulcer or amputation before',
+    when: atLeast('atRiskCategory', 3),
+    wishes: [
+      { feature: 'use', prefer: ['therapeutic'] },
+      { feature: 'insertKind', worth: { custom: 1, contoured: 0.3, cushion: 0.2, none: 0, stiffener: 0 } },
+      { feature: 'closure', avoid: ['elastic'], strength: 'slight' },
+    ],
+    strength: 'strong',
+    evidence: 'B',
+    sources: ['uccioli-1995', 'ulbrecht-2014', 'bus-2013'],
+    because:
+      'Therapeutic shoes with an insole shaped by pressure halved how often ulcers came back, when worn.',
+  },
+  {
+    id: 'at-risk-low-ordinary',
+    finding: 'diabetes, category 0',
+    when: all(has('conditions', 'diabetes'), atMost('atRiskCategory', 0)),
+    wishes: [{ feature: 'use', avoid: ['therapeutic', 'post-operative'] }],
+    strength: 'slight',
+    evidence: 'B',
+    sources: ['reiber-2002'],
+    because: 'Therapeutic shoes gave no benefit to people at low risk: an ordinary shoe that fits is enough.',
+  },
+  {
+    id: 'at-risk-deformity-shape',
+    finding: 'no protective sensation with bunion or claw toes',
+    when: all(
+      is('sensation', 'lost'),
+      any(is('bunion', ['mild', 'moderate', 'severe']), is('lesserToes', ['flexible', 'rigid'])),
+    ),
+    wishes: [
+      { feature: 'toeBoxDepth', atLeast: 3, strength: 'strong' },
+      { feature: 'toeBoxMaterial', prefer: ['stretch', 'leather'], strength: 'strong' },
+      { feature: 'width', atLeast: 3, strength: 'strong' },
+      { feature: 'toeBoxMaterial', avoid: ['cap'], strength: 'strong' },
+    ],
+    strength: 'strong',
+    evidence: 'A',
+    sources: ['iwgdf-2023'],
+    because: 'What sticks out and cannot feel is where the ulcer begins.',
+  },
+  {
+    id: 'peak-pressure-insensate',
+    finding: 'barefoot peak of 700 kPa or more without sensation',
+    when: all(atLeast('peakPressure', 700), is('sensation', 'lost')),
+    wishes: [
+      { feature: 'rocker', atLeast: 2 },
+      { feature: 'rockerApex', atLeast: 50, atMost: 58, strength: 'moderate' },
+      { feature: 'insertKind', worth: { custom: 1, contoured: 0.5, cushion: 0.4, none: 0, stiffener: 0 } },
+      { feature: 'forefootCushioning', atLeast: 4, strength: 'moderate' },
+    ],
+    strength: 'strong',
+    evidence: 'C',
+    sources: ['armstrong-1998', 'chapman-2013'],
+    because: 'Peaks like this went with ulcers: roll over the site, and fill in around it.',
+    caution: 'Plates differ. Check in the shoe: 30 % lower, or under 200 kPa.',
+  },
+  {
+    id: 'at-risk-sole-guards',
+    finding: 'no protective sensation, walks outdoors',
+    when: all(is('sensation', 'lost'), has('activities', ['walking', 'everyday', 'hiking', 'standing-work'])),
+    wishes: [
+      { feature: 'outsoleHardness', atLeast: 2.75 },
+      { feature: 'forefootStack', atLeast: 16, strength: 'slight' },
+      { feature: 'toeProtection', prefer: ['bumper', 'none'], strength: 'slight' },
+    ],
+    strength: 'moderate',
+    evidence: 'C',
+    sources: ['practice'],
+    because: 'The sole must stop what the foot would not notice: a nail, a hot pavement.',
+    caution: 'Hand inside before each wearing.',
+  },
+  {
+    id: 'at-risk-indoors',
+    finding: 'no protective sensation, at home',
+    when: all(is('sensation', 'lost'), has('surfaces', 'home')),
+    wishes: [
+      { feature: 'mass', atMost: 380 },
+      { feature: 'closure', prefer: ['hook-and-loop', 'dial', 'laces', 'zip'] },
+    ],
+    strength: 'slight',
+    evidence: 'B',
+    sources: ['bus-2013'],
+    because: 'Most steps are taken indoors: a pair that is heavy or slow to put on stays in the hall.',
+  },
+  {
+    id: 'part-amputated',
+    finding: 'part of the foot amputated',
+    when: has('injuries', 'amputation'),
+    wishes: [
+      { feature: 'rocker', atLeast: 2.5 },
+      { feature: 'insertKind', worth: { custom: 1, contoured: 0.2, cushion: 0.2, stiffener: 0.4, none: 0 } },
+      { feature: 'forefootStiffness', atLeast: 4.5 },
+      { feature: 'heelCounter', atLeast: 4, strength: 'moderate' },
+    ],
+    strength: 'strong',
+    evidence: 'C',
+    sources: ['mueller-1997'],
+    because:
+      'A full-length shoe with total-contact insert and rigid rocker had the lowest pressure and the best walking.',
+  },
+  {
+    id: 'poor-circulation-shoe',
+    finding: 'absent pulses or poor circulation',
+    when: any(is('pulses', 'absent'), has('conditions', 'poor-circulation')),
+    wishes: [
+      { feature: 'upperFirmness', atMost: 2 },
+      { feature: 'closure', avoid: ['slip-on', 'elastic'] },
+      { feature: 'toeBoxDepth', atLeast: 2.5 },
+      { feature: 'seamFree', prefer: ['yes'] },
+      { feature: 'water', prefer: ['resistant', 'breathable'], strength: 'slight' },
+    ],
+    strength: 'moderate',
+    evidence: 'A',
+    sources: ['iwgdf-2023'],
+    because: 'Skin with little blood heals slowly: nothing tight, nothing that rubs, warm and dry.',
+  },
+  {
+    id: 'neuropathy-named',
+    finding: 'neuropathy',
+    when: has('conditions', 'neuropathy'),
+    wishes: [
+      { feature: 'seamFree', prefer: ['yes'] },
+      { feature: 'closure', avoid: ['slip-on'] },
+      { feature: 'removableInsole', prefer: ['yes'] },
+      { feature: 'category', avoid: ['minimal', 'maximal'] },
+    ],
+    strength: 'moderate',
+    evidence: 'A',
+    sources: ['iwgdf-2023', 'menant-2008'],
+    because: 'Feeling and balance are both short: nothing that rubs, nothing thick and soft.',
+    caution: 'Test the sites: a named neuropathy is not a measured one.',
+  },
+]);

@@ -1,10 +1,11 @@
-import { above, all, any, has, type Rule } from '../rule';
+import { above, all, any, below, has, topic } from '../rule';
+
+const KNEE_INNER = any(has('conditions', 'knee-arthritis-inner'), has('pain', 'knee-inner'));
 
 /** Knee, hip, leg length and body mass. */
-export const kneeAndHip: readonly Rule[] = [
+export const kneeAndHip = topic('Knee and hip', [
   {
     id: 'front-knee-or-hip-runner',
-    topic: 'Knee and hip',
     finding: 'front-of-knee or hip pain in a runner',
     when: all(
       has('pain', ['knee-front', 'hip']),
@@ -22,10 +23,10 @@ export const kneeAndHip: readonly Rule[] = [
     sources: ['bonacci-2014', 'heiderscheit-2011'],
     because: 'Lower drop moves work from the knee to the ankle; so does a step rate 5–10 % higher.',
     caution: 'What the knee is spared, calf and heel cord carry.',
+    contestedBy: ['task-racing', 'regular-runner-higher-drop'],
   },
   {
     id: 'knee-arthritis-stable',
-    topic: 'Knee and hip',
     finding: 'inner-side knee arthritis (trial)',
     when: any(has('conditions', 'knee-arthritis-inner'), has('pain', 'knee-inner')),
     wishes: [
@@ -35,15 +36,13 @@ export const kneeAndHip: readonly Rule[] = [
       { feature: 'heelStack', atMost: 32 },
     ],
     strength: 'moderate',
-    schools: [],
     evidence: 'A',
     sources: ['paterson-2021', 'parkes-2013'],
     because: 'Stable supportive shoes gave less walking pain than flat flexible ones; wedges add nothing.',
-    contested: true,
+    contestedBy: ['knee-arthritis-flat-flexible'],
   },
   {
     id: 'knee-arthritis-flat-flexible',
-    topic: 'Knee and hip',
     finding: 'inner-side knee arthritis (laboratory)',
     when: any(has('conditions', 'knee-arthritis-inner'), has('pain', 'knee-inner')),
     wishes: [
@@ -56,27 +55,10 @@ export const kneeAndHip: readonly Rule[] = [
     sources: ['shakoor-2010'],
     because:
       'Flat flexible shoes lower the joint’s load in the laboratory; the pain trial went the other way.',
-    contested: true,
-  },
-  {
-    id: 'leg-length',
-    topic: 'Knee and hip',
-    finding: 'leg length difference',
-    when: above('legLengthDifference', 4),
-    wishes: [
-      { feature: 'removableInsole', prefer: ['yes'] },
-      { feature: 'heelStack', atLeast: 22, atMost: 34, strength: 'slight' },
-      { feature: 'insoleDepth', atLeast: 5, atMost: 16, strength: 'slight' },
-    ],
-    strength: 'moderate',
-    schools: [],
-    evidence: 'C',
-    sources: ['campbell-2018'],
-    because: 'A lift up to about 8–10 mm fits inside; beyond that the sole must be one that can be raised.',
+    contestedBy: ['knee-arthritis-stable'],
   },
   {
     id: 'heavy-user-durability',
-    topic: 'Knee and hip',
     finding: 'body mass over 95 kg (trade habit)',
     when: above('bodyMass', 95),
     wishes: [
@@ -89,6 +71,163 @@ export const kneeAndHip: readonly Rule[] = [
     sources: ['malisoux-2020'],
     because:
       'Trade habit: firmer, durable foam and a broad base. A trial found softer shoes protective, more so for lighter runners, so mass alone argues for durability, not hardness.',
-    contested: true,
+    contestedBy: ['mass-argues-for-no-hardness'],
   },
-];
+  {
+    id: 'hip-arthritis',
+    finding: 'hip arthritis',
+    when: has('conditions', 'hip-arthritis'),
+    wishes: [
+      { feature: 'heelCushioning', atLeast: 3.5 },
+      { feature: 'drop', atMost: 10 },
+    ],
+    strength: 'slight',
+    evidence: 'C',
+    sources: ['practice'],
+    because: 'Cushioned and low-heeled; no shoe has strong evidence here.',
+  },
+  {
+    id: 'mass-argues-for-no-hardness',
+    finding: 'body mass over 95 kg (trial)',
+    when: above('bodyMass', 95),
+    wishes: [{ feature: 'midsoleHardness', atMost: 3 }],
+    strength: 'slight',
+    schools: ['comfort', 'load'],
+    evidence: 'B',
+    sources: ['malisoux-2020'],
+    because: 'Harder soles did not protect heavier runners: mass argues for durable foam, not for hard foam.',
+    contestedBy: ['heavy-user-durability'],
+  },
+  {
+    id: 'light-runner-softer',
+    finding: 'runner of less than 72 kg',
+    when: all(below('bodyMass', 72), has('activities', ['road-running', 'racing', 'trail'])),
+    wishes: [{ feature: 'heelCushioning', atLeast: 3.75 }],
+    strength: 'moderate',
+    evidence: 'B',
+    sources: ['malisoux-2020-light'],
+    because: 'Hard soles nearly doubled injuries in lighter runners.',
+    contestedBy: ['softness-no-difference'],
+  },
+  {
+    id: 'softness-no-difference',
+    finding: 'runner, any mass (earlier trial)',
+    when: has('activities', ['road-running', 'racing', 'trail']),
+    wishes: [{ feature: 'heelCushioning', atLeast: 2.5 }],
+    strength: 'slight',
+    schools: ['comfort'],
+    evidence: 'B',
+    sources: ['theisen-2014'],
+    because: 'Soft against hard made no clear difference: anything but the ends will do.',
+    contestedBy: ['light-runner-softer'],
+  },
+  {
+    id: 'minimal-not-when-heavy',
+    finding: 'runner of more than 71 kg',
+    when: all(above('bodyMass', 71.4), has('activities', ['road-running', 'racing', 'trail'])),
+    wishes: [{ feature: 'category', avoid: ['minimal'] }],
+    strength: 'moderate',
+    evidence: 'B',
+    sources: ['fuller-2017'],
+    because: 'In minimal shoes injury rose with body mass, about double at 86 kg.',
+  },
+  {
+    id: 'knee-arthritis-no-heels',
+    finding: 'inner-side knee arthritis in heeled shoes',
+    when: all(KNEE_INNER, has('activities', 'dress')),
+    wishes: [
+      { feature: 'heelHeight', atMost: 25 },
+      { feature: 'heelKind', avoid: ['slender', 'platform'] },
+    ],
+    strength: 'strong',
+    evidence: 'B',
+    sources: ['kerrigan-1998'],
+    because: 'Heels of 5 cm and more load the inner knee by a quarter more.',
+    contestedBy: ['heel-height-low-is-not-always-kinder'],
+  },
+  {
+    id: 'knee-arthritis-no-clever-sole',
+    finding: 'inner-side knee arthritis: special soles',
+    when: KNEE_INNER,
+    wishes: [
+      { feature: 'medialSupport', avoid: ['post'] },
+      { feature: 'lateralSupport', prefer: ['none', 'sidewall'] },
+    ],
+    strength: 'slight',
+    evidence: 'A',
+    sources: ['hinman-2016', 'parkes-2013'],
+    because: 'Soles built to shift the knee’s load gave no less pain than ordinary ones.',
+    caution: 'A cane and exercise do more.',
+    contestedBy: ['knee-arthritis-convex'],
+  },
+  {
+    id: 'knee-arthritis-convex',
+    finding: 'inner-side knee arthritis: curved sole',
+    when: KNEE_INNER,
+    wishes: [{ feature: 'rocker', atLeast: 2 }],
+    strength: 'slight',
+    schools: ['load'],
+    evidence: 'B',
+    sources: ['reichenbach-2020'],
+    because: 'Convex pods under the sole eased pain against a sham over half a year.',
+    caution: 'Not where balance is poor.',
+    contestedBy: ['knee-arthritis-no-clever-sole'],
+  },
+  {
+    id: 'front-knee-insert',
+    finding: 'front-of-knee pain',
+    when: has('pain', 'knee-front'),
+    wishes: [
+      {
+        feature: 'insertKind',
+        worth: { contoured: 1, none: 0.6, cushion: 0.5, custom: 0.6, stiffener: 0.2 },
+      },
+    ],
+    strength: 'slight',
+    schools: ['load'],
+    evidence: 'B',
+    sources: ['collins-2008'],
+    because: 'A prefabricated contour eased the pain at six weeks, though no more than exercise.',
+  },
+  {
+    id: 'front-knee-not-running',
+    finding: 'front-of-knee pain, does not run',
+    when: all(has('pain', 'knee-front'), {
+      not: has('activities', ['road-running', 'racing', 'trail', 'gym']),
+    }),
+    wishes: [
+      { feature: 'drop', atMost: 10 },
+      { feature: 'heelCushioning', atLeast: 3, strength: 'slight' },
+    ],
+    strength: 'moderate',
+    evidence: 'C',
+    sources: ['practice'],
+    because: 'A low, cushioned heel bends the knee less at each step.',
+  },
+  {
+    id: 'slow-cadence-sore-knee',
+    finding: 'few steps a minute (under 85 a foot) with a sore knee or shin',
+    when: all(below('cadence', 85), has('pain', ['knee-front', 'shin', 'hip'])),
+    wishes: [
+      { feature: 'mass', atMost: 280 },
+      { feature: 'heelStack', atMost: 34 },
+    ],
+    strength: 'slight',
+    schools: ['load'],
+    evidence: 'B',
+    sources: ['heiderscheit-2011', 'lenhart-2014', 'edwards-2009'],
+    because:
+      'Shorter, quicker steps unload knee and shin more than a shoe does; a light shoe makes them easier.',
+    caution: 'Raise the step rate by 5–10 %, no more at once.',
+  },
+  {
+    id: 'front-knee-education-first',
+    finding: 'front-of-knee pain in a runner (education)',
+    when: all(has('pain', 'knee-front'), has('activities', ['road-running', 'racing', 'trail'])),
+    wishes: [{ feature: 'category', avoid: ['minimal', 'motion-control'] }],
+    strength: 'slight',
+    evidence: 'B',
+    sources: ['esculier-2018'],
+    because: 'Managing the load did as well as changing the shoe: no dramatic change.',
+  },
+]);

@@ -1,10 +1,9 @@
-import { is, type Rule } from '../rule';
+import { all, atLeast, below, has, is, topic } from '../rule';
 
 /** Shoes for a prosthetic foot, an orthosis, an insert. */
-export const prosthesisAndOrthosis: readonly Rule[] = [
+export const prosthesisAndOrthosis = topic('Prosthesis and orthosis', [
   {
     id: 'prosthesis-heel-rise',
-    topic: 'Prosthesis and orthosis',
     finding: 'prosthetic foot with a set heel rise',
     when: is('prosthesisSide', ['left', 'right']),
     wishes: [
@@ -20,7 +19,6 @@ export const prosthesisAndOrthosis: readonly Rule[] = [
       { feature: 'heelKind', avoid: ['slender', 'platform'] },
     ],
     strength: 'limit',
-    schools: [],
     evidence: 'C',
     sources: ['boone-2013'],
     because:
@@ -29,7 +27,6 @@ export const prosthesisAndOrthosis: readonly Rule[] = [
   },
   {
     id: 'prosthesis-shoe',
-    topic: 'Prosthesis and orthosis',
     finding: 'prosthesis',
     when: is('prosthesisSide', ['left', 'right']),
     wishes: [
@@ -42,15 +39,13 @@ export const prosthesisAndOrthosis: readonly Rule[] = [
       { feature: 'opening', atLeast: 2.5, strength: 'moderate' },
     ],
     strength: 'strong',
-    schools: [],
     evidence: 'C',
-    sources: [],
+    sources: ['practice'],
     because:
       'Light, broad and flat below, shock-absorbing at the heel, closing around a foot that does not bend; the other foot needs a wide toe box.',
   },
   {
     id: 'brace-in-shoe',
-    topic: 'Prosthesis and orthosis',
     finding: 'ankle-foot orthosis or brace',
     when: is('insert', 'brace'),
     wishes: [
@@ -62,14 +57,12 @@ export const prosthesisAndOrthosis: readonly Rule[] = [
       { feature: 'opening', atLeast: 3, strength: 'strong' },
     ],
     strength: 'limit',
-    schools: [],
     evidence: 'C',
-    sources: [],
+    sources: ['practice'],
     because: 'Brace and foot go in together: insole out, throat wide, half a size longer, no heel slip.',
   },
   {
     id: 'orthosis-interface',
-    topic: 'Prosthesis and orthosis',
     finding: 'foot orthosis or insole',
     when: is('insert', ['orthosis', 'insole']),
     wishes: [
@@ -80,10 +73,146 @@ export const prosthesisAndOrthosis: readonly Rule[] = [
       { feature: 'heelCounter', atLeast: 3.5, strength: 'moderate' },
     ],
     strength: 'strong',
-    schools: [],
     evidence: 'C',
-    sources: [],
+    sources: ['practice'],
     because:
       'Shoe and orthosis are judged together: it needs its depth, a neutral bed and a heel that holds it.',
   },
-];
+  {
+    id: 'prosthesis-other-side-lift',
+    finding: 'heel cord or calf sore beside a prosthesis that fixes the heel height',
+    when: all(
+      is('prosthesisSide', ['left', 'right']),
+      has('pain', ['achilles-mid', 'achilles-insertion', 'calf']),
+    ),
+    wishes: [{ feature: 'heelLift', atLeast: 3, atMost: 8 }],
+    strength: 'strong',
+    evidence: 'C',
+    sources: ['practice', 'rabusin-2021'],
+    because: 'Both shoes keep the heel height the foot is set for, so the lift goes inside the sound side.',
+    caution: 'Or the prosthetist sets the foot anew. Watch the level of the pelvis.',
+  },
+  {
+    id: 'prosthesis-first-months',
+    finding: 'first three months of walking on a prosthesis',
+    when: all(is('prosthesisSide', ['left', 'right']), below('prosthesisMonths', 3)),
+    wishes: [
+      {
+        feature: 'drop',
+        atLeast: { finding: 'oldPairDrop', plus: -1 },
+        atMost: { finding: 'oldPairDrop', plus: 1 },
+      },
+      { feature: 'rocker', atMost: 1.5, strength: 'moderate' },
+    ],
+    strength: 'strong',
+    evidence: 'C',
+    sources: ['practice'],
+    because: 'While walking is learnt the shoe stays the same.',
+    caution: 'Never change shoes on the day of therapy.',
+  },
+  {
+    id: 'prosthesis-dress',
+    finding: 'prosthesis and dress shoes',
+    when: all(is('prosthesisSide', ['left', 'right']), has('activities', 'dress')),
+    wishes: [
+      { feature: 'heelKind', avoid: ['slender', 'platform'], strength: 'limit' },
+      { feature: 'heelHeight', atMost: 20 },
+      {
+        feature: 'closure',
+        prefer: ['laces', 'laces-extra-eyelet', 'buckle', 'hook-and-loop'],
+        strength: 'moderate',
+      },
+      { feature: 'tread', avoid: ['smooth'], strength: 'moderate' },
+    ],
+    strength: 'strong',
+    evidence: 'C',
+    sources: ['practice'],
+    because: 'Rubber sole, low heel, laced: a rigid high heel tips the shank forward and slips off.',
+    contestedBy: ['heel-height-low-is-not-always-kinder'],
+  },
+  {
+    id: 'prosthesis-cross-trainer',
+    finding: 'prosthesis: kind of shoe',
+    when: is('prosthesisSide', ['left', 'right']),
+    wishes: [
+      { feature: 'use', prefer: ['walking', 'gym', 'everyday', 'court', 'therapeutic', 'work', 'safety'] },
+      { feature: 'collarHeight', atMost: 1.75 },
+    ],
+    strength: 'moderate',
+    evidence: 'C',
+    sources: ['practice'],
+    because:
+      'A cross-trainer: broad, flat, firm. A boot hangs heavy at the end of the pendulum and hardly goes on.',
+  },
+  {
+    id: 'prosthesis-reach',
+    finding: 'prosthesis, reaches the feet with effort',
+    when: all(is('prosthesisSide', ['left', 'right']), is('reach', ['effort', 'no'])),
+    wishes: [
+      { feature: 'opening', atLeast: 3 },
+      { feature: 'closure', prefer: ['hook-and-loop', 'dial', 'elastic'] },
+    ],
+    strength: 'strong',
+    evidence: 'C',
+    sources: ['practice'],
+    because: 'A foot that does not bend has to slide in: wide throat and an extra-long shoe horn.',
+  },
+  {
+    id: 'brace-heel-tuned',
+    finding: 'ankle-foot orthosis: sole',
+    when: is('insert', 'brace'),
+    wishes: [
+      { feature: 'drop', atLeast: 6, atMost: 14 },
+      { feature: 'heelBase', atLeast: 84, atMost: 105 },
+      { feature: 'width', atLeast: 2.75, strength: 'strong' },
+      { feature: 'heelCushioning', atLeast: 2.5, atMost: 4 },
+    ],
+    strength: 'moderate',
+    evidence: 'C',
+    sources: ['owen-2010'],
+    because:
+      'Brace and shoe together set the shank 10–12° forward: the heel is tuned to it, the base is broad.',
+  },
+  {
+    id: 'brace-room',
+    finding: 'brace in the shoe: length and weight',
+    when: is('insert', 'brace'),
+    wishes: [
+      { feature: 'toeRoom', atLeast: 12, atMost: 18 },
+      { feature: 'mass', atMost: 380 },
+      { feature: 'insoleDepth', atLeast: { finding: 'insertHeel' } },
+    ],
+    strength: 'moderate',
+    evidence: 'C',
+    sources: ['practice'],
+    because: 'Half a size longer, insole out, and no weight beyond the brace’s own.',
+  },
+  {
+    id: 'orthosis-thick',
+    finding: 'insert of 5 mm or more under the heel',
+    when: atLeast('insertHeel', 5),
+    wishes: [
+      { feature: 'insoleDepth', atLeast: 4, strength: 'strong' },
+      { feature: 'toeBoxDepth', atLeast: 2.25 },
+      { feature: 'counterReach', atLeast: 28, strength: 'slight' },
+    ],
+    strength: 'moderate',
+    evidence: 'C',
+    sources: ['practice'],
+    because: 'A thick insert lifts the heel out of a shallow shoe.',
+  },
+  {
+    id: 'orthosis-bend-point',
+    finding: 'foot orthosis: where the shoe bends',
+    when: is('insert', 'orthosis'),
+    wishes: [
+      { feature: 'bendPoint', atLeast: 70, atMost: 76 },
+      { feature: 'torsionalStiffness', atLeast: 3 },
+      { feature: 'overlaysReachSole', atLeast: 2 },
+    ],
+    strength: 'moderate',
+    evidence: 'C',
+    sources: ['practice'],
+    because: 'Shoe and shell must fold at the same joint and not twist against each other.',
+  },
+]);

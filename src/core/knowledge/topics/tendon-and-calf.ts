@@ -1,10 +1,9 @@
-import { any, below, has, is, type Rule } from '../rule';
+import { all, any, atMost, below, has, is, topic } from '../rule';
 
 /** Heel cord, calf, shin and limited ankle bend. */
-export const tendonAndCalf: readonly Rule[] = [
+export const tendonAndCalf = topic('Tendon and calf', [
   {
     id: 'achilles-pain',
-    topic: 'Tendon and calf',
     finding: 'heel cord pain',
     when: has('pain', ['achilles-mid', 'achilles-insertion']),
     wishes: [{ feature: 'drop', atLeast: 10, atMost: 14 }],
@@ -16,7 +15,6 @@ export const tendonAndCalf: readonly Rule[] = [
   },
   {
     id: 'achilles-insertion-edge',
-    topic: 'Tendon and calf',
     finding: 'heel cord pain at the insertion',
     when: has('pain', 'achilles-insertion'),
     wishes: [
@@ -31,7 +29,6 @@ export const tendonAndCalf: readonly Rule[] = [
   },
   {
     id: 'achilles-no-zero-drop',
-    topic: 'Tendon and calf',
     finding: 'heel cord pain or tight calf',
     when: any(has('pain', ['achilles-mid', 'achilles-insertion', 'calf']), is('heelsLiftEarly', 'yes')),
     wishes: [{ feature: 'drop', atLeast: 4, reach: 4 }],
@@ -43,19 +40,17 @@ export const tendonAndCalf: readonly Rule[] = [
   },
   {
     id: 'tight-calf',
-    topic: 'Tendon and calf',
     finding: 'tight calf',
     when: any(is('heelsLiftEarly', 'yes'), has('pain', 'calf')),
     wishes: [{ feature: 'drop', atLeast: 10, atMost: 14 }],
     strength: 'moderate',
     schools: ['load'],
     evidence: 'C',
-    sources: [],
+    sources: ['practice'],
     because: 'A calf that lifts the heel early asks for height under the heel.',
   },
   {
     id: 'achilles-rocker',
-    topic: 'Tendon and calf',
     finding: 'heel cord pain, mid-portion',
     when: has('pain', 'achilles-mid'),
     wishes: [{ feature: 'rocker', atLeast: 2 }],
@@ -67,7 +62,6 @@ export const tendonAndCalf: readonly Rule[] = [
   },
   {
     id: 'limited-ankle-bend',
-    topic: 'Tendon and calf',
     finding: 'ankle bends little (lunge under 9 cm or 35°)',
     when: any(below('lungeDistance', 9), below('lungeAngle', 35)),
     wishes: [
@@ -76,14 +70,12 @@ export const tendonAndCalf: readonly Rule[] = [
       { feature: 'rocker', atLeast: 2, strength: 'slight' },
     ],
     strength: 'moderate',
-    schools: [],
     evidence: 'C',
-    sources: [],
+    sources: ['practice'],
     because: 'What the ankle cannot give, heel height, bevel and rocker can.',
   },
   {
     id: 'shin-pain',
-    topic: 'Tendon and calf',
     finding: 'shin pain',
     when: has('pain', 'shin'),
     wishes: [
@@ -91,14 +83,12 @@ export const tendonAndCalf: readonly Rule[] = [
       { feature: 'category', avoid: ['minimal'] },
     ],
     strength: 'moderate',
-    schools: [],
     evidence: 'C',
     sources: ['bonanno-2017'],
     because: 'Cushion, replace a spent pair, and no sudden step to minimal shoes.',
   },
   {
     id: 'bone-stress',
-    topic: 'Tendon and calf',
     finding: 'bone stress injury, now or before',
     when: has('injuries', 'bone-stress'),
     wishes: [
@@ -108,9 +98,135 @@ export const tendonAndCalf: readonly Rule[] = [
       { feature: 'plate', avoid: ['rigid'], strength: 'moderate' },
     ],
     strength: 'strong',
-    schools: [],
     evidence: 'B',
     sources: ['ridge-2013', 'tenforde-2023'],
     because: 'Bone that has cracked under load wants cushioning and no novelty.',
   },
-];
+  {
+    id: 'achilles-no-custom-orthosis',
+    finding: 'heel cord pain, mid-portion: orthosis',
+    when: has('pain', 'achilles-mid'),
+    wishes: [{ feature: 'insertKind', avoid: ['custom'] }],
+    strength: 'slight',
+    evidence: 'B',
+    sources: ['munteanu-2015'],
+    because: 'A custom orthosis did no better than a sham here.',
+    contestedBy: ['high-arch-rigid'],
+  },
+  {
+    id: 'achilles-comfort-keeps-drop',
+    finding: 'heel cord pain with a pair that does not irritate it',
+    when: all(
+      has('pain', ['achilles-mid', 'achilles-insertion']),
+      { finding: 'oldPairDrop', atLeast: 4 },
+      { not: has('oldPairSigns', 'new-aches') },
+    ),
+    wishes: [
+      { feature: 'drop', atLeast: { finding: 'oldPairDrop' }, atMost: { finding: 'oldPairDrop', plus: 4 } },
+    ],
+    strength: 'moderate',
+    schools: ['comfort'],
+    evidence: 'C',
+    sources: ['practice'],
+    because: 'What does not irritate the cord is not lowered; a little more heel is tried by comfort.',
+  },
+  {
+    id: 'achilles-ruptured-before',
+    finding: 'heel cord ruptured before',
+    when: has('injuries', 'achilles-rupture'),
+    wishes: [
+      { feature: 'drop', atLeast: 8, atMost: 14 },
+      { feature: 'rocker', atLeast: 1.75 },
+      { feature: 'category', avoid: ['minimal'] },
+    ],
+    strength: 'moderate',
+    evidence: 'C',
+    sources: ['practice', 'sobhani-2015'],
+    because: 'A mended cord is longer and weaker: height and a rocker help it at push-off.',
+  },
+  {
+    id: 'forefoot-striker-cord',
+    finding: 'lands on the forefoot with a sore heel cord or calf',
+    when: all(is('strike', 'forefoot'), has('pain', ['achilles-mid', 'achilles-insertion', 'calf'])),
+    wishes: [
+      { feature: 'drop', atLeast: 6 },
+      { feature: 'forefootStiffness', atMost: 3 },
+    ],
+    strength: 'moderate',
+    schools: ['load'],
+    evidence: 'B',
+    sources: ['kulmala-2013', 'roy-2006'],
+    because: 'Landing in front loads the cord by a tenth to a fifth more; a long stiff lever adds to it.',
+  },
+  {
+    id: 'calf-weak',
+    finding: 'fewer than ten heel rises on one leg',
+    when: below('heelRises', 10),
+    wishes: [
+      { feature: 'drop', atLeast: 5 },
+      { feature: 'rocker', atLeast: 1.5 },
+    ],
+    strength: 'slight',
+    evidence: 'C',
+    sources: ['practice'],
+    because: 'A calf that tires early is helped over the toes.',
+  },
+  {
+    id: 'calf-pain-no-minimal',
+    finding: 'calf or heel cord pain: minimal shoes',
+    when: has('pain', ['calf', 'achilles-mid', 'achilles-insertion', 'shin']),
+    wishes: [{ feature: 'category', avoid: ['minimal'] }],
+    strength: 'moderate',
+    evidence: 'B',
+    sources: ['ryan-2014', 'malisoux-2016-drop'],
+    because: 'Minimal shoes gave the most calf and shin pain.',
+  },
+  {
+    id: 'calf-short-from-heels',
+    finding: 'wears heels, calf short',
+    when: all(has('activities', 'dress'), is('heelsLiftEarly', 'yes')),
+    wishes: [{ feature: 'heelHeight', atLeast: 20, atMost: 45 }],
+    strength: 'moderate',
+    evidence: 'C',
+    sources: ['csapo-2010'],
+    because: 'Years in heels shorten the calf: come down step by step, not at once.',
+  },
+  {
+    id: 'ankle-stiff-flagged-angle',
+    finding: 'shin angle at the lunge 36.5° or less in court play',
+    when: all(atMost('lungeAngle', 36.5), has('activities', ['court', 'indoor-court'])),
+    wishes: [
+      { feature: 'drop', atLeast: 5 },
+      { feature: 'heelBevel', prefer: ['central', 'lateral'] },
+    ],
+    strength: 'slight',
+    evidence: 'B',
+    sources: ['backman-2011', 'pope-1998'],
+    because: 'A stiff ankle goes with trouble at knee and ankle on court; some heel helps it bend.',
+  },
+  {
+    id: 'shin-orthosis',
+    finding: 'shin pain or bone stress: insert',
+    when: any(has('pain', 'shin'), has('injuries', 'bone-stress')),
+    wishes: [
+      { feature: 'insertKind', worth: { contoured: 1, custom: 0.8, cushion: 0.4, none: 0.4, stiffener: 0 } },
+    ],
+    strength: 'slight',
+    evidence: 'B',
+    sources: ['bonanno-2017', 'bonanno-2018'],
+    because: 'Contoured inserts lowered injuries in recruits by a third; soft flat ones did not.',
+  },
+  {
+    id: 'bone-stress-sports-shoe',
+    finding: 'bone stress in the foot, wears boots',
+    when: all(has('injuries', 'bone-stress'), has('activities', ['protective-work', 'hiking'])),
+    wishes: [
+      { feature: 'forefootCushioning', atLeast: 3.5 },
+      { feature: 'mass', atMost: 480 },
+    ],
+    strength: 'slight',
+    evidence: 'C',
+    sources: ['milgrom-1992', 'rome-2005'],
+    because: 'Cushioned sports shoes gave fewer injuries of the foot’s bones than boots.',
+  },
+]);

@@ -1,7 +1,13 @@
-import { number } from '../finding-kinds';
+import { choice, number, YES_NO } from '../finding-kinds';
 
 /** What follows from other findings by arithmetic; never typed in. */
 export const DERIVED_FINDINGS = {
+  ballHeelRatio: number('Ball width over heel width', 'index', [1.25, 1.8], [0.8, 3], {
+    scope: 'foot',
+    step: null,
+  }),
+  shorterLeg: choice('Shorter leg', YES_NO, { scope: 'foot', step: null }),
+
   atRiskCategory: number('At-risk category', 'score', [0, 3], [0, 3], {
     scope: 'foot',
     step: null,

@@ -19,7 +19,13 @@ export const BLIND: readonly Vignette[] = [
         reach: 'effort',
         falls: 0,
       },
-      ...both({ bunion: 'severe', lesserToes: 'rigid', pain: ['forefoot'], arch: 'low', archMobility: 'rigid' }),
+      ...both({
+        bunion: 'severe',
+        lesserToes: 'rigid',
+        pain: ['forefoot'],
+        arch: 'low',
+        archMobility: 'rigid',
+      }),
     },
     expects: [
       { feature: 'width', best: [3, 4] },
@@ -119,7 +125,13 @@ export const BLIND: readonly Vignette[] = [
   {
     name: '81, two falls, feels nothing under the toes, swollen all day, 16 s to get up and go',
     findings: {
-      body: { ageYears: 81, falls: 2, timedUpAndGo: 16, activities: ['everyday'], conditions: ['neuropathy'] },
+      body: {
+        ageYears: 81,
+        falls: 2,
+        timedUpAndGo: 16,
+        activities: ['everyday'],
+        conditions: ['neuropathy'],
+      },
       ...both({ sensation: 'lost', pulses: 'present', swelling: 'constant' }),
     },
     expects: [

@@ -158,7 +158,7 @@ function PushLine({
       <p className="text-faint text-xs">
         {push.strength}, evidence {push.evidence}
         {push.schools.length > 0 && `, ${push.schools.join(' and ')} school`}
-        {push.contested && (
+        {push.contestedBy.length > 0 && (
           <>
             {' '}
             <MarkShape mark="contested" /> contested

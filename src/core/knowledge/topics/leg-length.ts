@@ -1,0 +1,81 @@
+import { above, all, atLeast, atMost, is, topic } from '../rule';
+
+/** Leg length: what fits inside one shoe, and what must be built on. */
+export const legLength = topic('Leg length', [
+  {
+    id: 'leg-length',
+    finding: 'leg length difference',
+    when: above('legLengthDifference', 4),
+    wishes: [
+      { feature: 'removableInsole', prefer: ['yes'] },
+      { feature: 'heelStack', atLeast: 22, atMost: 34, strength: 'slight' },
+      { feature: 'insoleDepth', atLeast: 5, atMost: 16, strength: 'slight' },
+    ],
+    strength: 'moderate',
+    evidence: 'C',
+    sources: ['campbell-2018'],
+    because: 'A lift up to about 8–10 mm fits inside; beyond that the sole must be one that can be raised.',
+  },
+  {
+    id: 'leg-length-inside',
+    finding: 'leg length difference of 5 to 10 mm, this leg shorter',
+    when: all(is('shorterLeg', 'yes'), above('legLengthDifference', 4), atMost('legLengthDifference', 10)),
+    wishes: [{ feature: 'heelLift', atLeast: 3, atMost: 7 }],
+    strength: 'moderate',
+    evidence: 'C',
+    sources: ['campbell-2018'],
+    because: 'Begin with half to three quarters of the difference, inside, in steps of 3–6 mm.',
+    caution: 'A tape is 5 mm out easily: blocks under the foot decide.',
+  },
+  {
+    id: 'leg-length-outside',
+    finding: 'leg length difference over 10 mm, this leg shorter',
+    when: all(is('shorterLeg', 'yes'), above('legLengthDifference', 10)),
+    wishes: [
+      { feature: 'heelLift', atLeast: 8, atMost: 10 },
+      {
+        feature: 'soleLift',
+        atLeast: { finding: 'legLengthDifference', plus: -16 },
+        atMost: { finding: 'legLengthDifference', plus: -9 },
+      },
+    ],
+    strength: 'strong',
+    evidence: 'C',
+    sources: ['campbell-2018'],
+    because: 'Inside at most about 10 mm, the rest on the sole; never all of it at once.',
+  },
+  {
+    id: 'leg-length-sole-workable',
+    finding: 'leg length difference over 10 mm',
+    when: above('legLengthDifference', 10),
+    wishes: [
+      { feature: 'heelStack', atLeast: 20, atMost: 32 },
+      { feature: 'plate', prefer: ['none'] },
+      { feature: 'rocker', atMost: 2, strength: 'slight' },
+    ],
+    strength: 'moderate',
+    evidence: 'C',
+    sources: ['practice'],
+    because: 'A plain foam sole can be cut and raised; plates and thin shells cannot.',
+  },
+  {
+    id: 'leg-length-rocker-when-raised',
+    finding: 'sole to be raised by 15 mm or more',
+    when: all(is('shorterLeg', 'yes'), atLeast('legLengthDifference', 25)),
+    wishes: [{ feature: 'toeSpring', atLeast: 14, atMost: 24 }],
+    strength: 'moderate',
+    evidence: 'C',
+    sources: ['practice'],
+    because: 'A raised sole hardly bends: it needs toe spring to roll.',
+  },
+  {
+    id: 'leg-length-small',
+    finding: 'leg length difference of 4 mm or less',
+    when: all(is('shorterLeg', 'yes'), atMost('legLengthDifference', 4)),
+    wishes: [{ feature: 'heelLift', atMost: 0.5 }],
+    strength: 'slight',
+    evidence: 'C',
+    sources: ['practice'],
+    because: 'Within what a tape can tell, nothing is lifted.',
+  },
+]);

@@ -1,0 +1,138 @@
+import { type FeatureId, type FeatureValue, featureOf } from '../shoe/features';
+import type { Band, Push } from './specification';
+import { utilityAt, type Values, valuesOf } from './utility';
+
+/** Utility may fall by this share of the weight before a value leaves the band. */
+const BAND_TOLERANCE = 0.03;
+/** At least this much weight may be lost: a tie-break (a quarter of a slight wish) chooses but narrows nothing. */
+const TIE_BREAK = 0.26;
+/** Weight at which a target counts as fully firm: two strong rules. */
+const FIRM_WEIGHT = 8;
+
+/** One feature's pushes summed over its scale, and the place where they come to rest. */
+export interface Settled {
+  values: Values;
+  limits: Push[];
+  pulls: Push[];
+  /** A pull's weighted utility at every value, in the order of `pulls`. */
+  columns: Float64Array[];
+  total: Float64Array;
+  weight: number;
+  /** 1 where every limit allows the value. Where the limits contradict each other all are 1. */
+  inside: Uint8Array;
+  contradicting: boolean;
+  bestAt: number;
+  best: FeatureValue;
+  firmness: number;
+}
+
+// Plain loops below: `from` with a function is many times slower, and a picture is resolved at every keystroke.
+
+/** Sums what is wanted and finds the best allowed value. */
+export function settle(feature: FeatureId, pushes: readonly Push[]): Settled {
+  const values = valuesOf(featureOf(feature));
+  const { list } = values;
+  const limits: Push[] = [];
+  const pulls: Push[] = [];
+  for (const push of pushes)
+    if (push.setAside === undefined) (push.strength === 'limit' ? limits : pulls).push(push);
+  const allowed = insideOf(limits, list);
+  const contradicting = !allowed.includes(1);
+  const inside = contradicting ? insideOf([], list) : allowed;
+  let weight = 0;
+  const columns: Float64Array[] = [];
+  const total = new Float64Array(list.length);
+  for (const push of pulls) {
+    weight += push.weight;
+    const own = column(push, list);
+    columns.push(own);
+    for (let at = 0; at < total.length; at += 1) total[at]! += own[at]!;
+  }
+  const bestAt = bestOf(values, total, inside);
+  return {
+    values,
+    limits,
+    pulls,
+    columns,
+    total,
+    weight,
+    inside,
+    contradicting,
+    bestAt,
+    best: list[bestAt]!,
+    firmness: limits.length > 0 ? 1 : Math.min(1, weight / FIRM_WEIGHT),
+  };
+}
+
+/** Whether a value serves almost as well as the best one. */
+export const isAcceptable = ({ inside, total, bestAt, weight }: Settled, at: number): boolean =>
+  inside[at] === 1 && total[at]! >= total[bestAt]! - Math.max(TIE_BREAK, BAND_TOLERANCE * weight);
+
+/** The unbroken run of acceptable values around the best. */
+export function bandOf(settled: Settled): Band {
+  const list = settled.values.list as readonly number[];
+  let low = settled.bestAt;
+  let high = settled.bestAt;
+  while (low > 0 && isAcceptable(settled, low - 1)) low -= 1;
+  while (high < list.length - 1 && isAcceptable(settled, high + 1)) high += 1;
+  return { from: list[low]!, to: list[high]! };
+}
+
+/** Writes into each push where the target would be without it. */
+export function noteWithouts(settled: Settled, pushes: readonly Push[]): void {
+  const { values, total, inside, limits, pulls, columns } = settled;
+  for (const push of pushes) push.without = settled.best;
+  const rest = new Float64Array(total.length);
+  for (let index = 0; index < pulls.length; index += 1) {
+    const own = columns[index]!;
+    for (let at = 0; at < rest.length; at += 1) rest[at] = total[at]! - own[at]!;
+    pulls[index]!.without = values.list[bestOf(values, rest, inside)]!;
+  }
+  for (const push of limits) {
+    const others = limits.filter((other) => other !== push);
+    const wider = insideOf(others, values.list);
+    push.without = values.list[bestOf(values, total, wider.includes(1) ? wider : insideOf([], values.list))]!;
+  }
+}
+
+/** Weighted mean of how far each push sits from what it wants, in shares of its reach. */
+export function tensionOf({ pulls, weight, best }: Settled): number {
+  if (weight === 0) return 0;
+  const given = pulls.reduce(
+    (sum, push) => sum + push.weight * Math.sqrt(Math.max(0, 1 - utilityAt(push.want, best))),
+    0,
+  );
+  return given / weight;
+}
+
+/** A push's weighted utility at every value. */
+function column(push: Push, list: readonly (number | string)[]): Float64Array {
+  const result = new Float64Array(list.length);
+  for (let at = 0; at < list.length; at += 1) result[at] = push.weight * utilityAt(push.want, list[at]!);
+  return result;
+}
+
+/** 1 where every limit allows the value, else 0. */
+export function insideOf(limits: readonly Push[], list: readonly (number | string)[]): Uint8Array {
+  const inside = new Uint8Array(list.length).fill(1);
+  for (const limit of limits)
+    for (let at = 0; at < list.length; at += 1) if (utilityAt(limit.want, list[at]!) < 1) inside[at] = 0;
+  return inside;
+}
+
+/** Place of the highest utility; on a plateau the one nearest to a usual shoe, so that nothing moves without a reason. */
+function bestOf({ away }: Values, total: Float64Array, inside: Uint8Array): number {
+  let best = 0;
+  let highest = Number.NEGATIVE_INFINITY;
+  let nearest = Number.POSITIVE_INFINITY;
+  for (let at = 0; at < total.length; at += 1) {
+    if (inside[at] === 0) continue;
+    const sum = total[at]!;
+    if (sum > highest + 1e-9 || (sum > highest - 1e-9 && away[at]! < nearest)) {
+      best = at;
+      highest = Math.max(sum, highest);
+      nearest = away[at]!;
+    }
+  }
+  return best;
+}

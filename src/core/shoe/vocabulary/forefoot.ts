@@ -1,0 +1,62 @@
+import type { FeatureDefinition } from '../feature-kinds';
+
+/** Toe box and protection. */
+export const FOREFOOT_FEATURES = {
+  toeBoxShape: {
+    kind: 'choice',
+    label: 'Toe-box shape',
+    options: { tapered: 'tapered', round: 'round', square: 'square', anatomic: 'anatomic' },
+    usual: 'round',
+    group: 'forefoot',
+    plain: 'the shape of the front',
+    measured: 'outline seen from above',
+    drawn: 'both',
+  },
+  toeBoxDepth: {
+    kind: 'grade',
+    label: 'Toe-box depth',
+    anchors: ['low', 'standard', 'deep'],
+    usual: 2,
+    reach: 1.5,
+    group: 'forefoot',
+    plain: 'how much height your toes have',
+    measured: 'pinch over the toes',
+    drawn: 'side',
+  },
+  width: {
+    kind: 'grade',
+    label: 'Internal width at the ball',
+    anchors: ['narrow', 'standard', 'wide', 'extra wide'],
+    usual: 2,
+    reach: 1.5,
+    group: 'forefoot',
+    plain: 'how wide it is inside',
+    measured: 'internal width or girth; letter where known',
+    drawn: 'both',
+  },
+  toeBoxMaterial: {
+    kind: 'choice',
+    label: 'Toe-box material',
+    options: { mesh: 'soft mesh', stretch: 'stretch', leather: 'leather', cap: 'protective cap' },
+    usual: 'mesh',
+    group: 'forefoot',
+    plain: 'what covers your toes',
+    measured: 'seen, felt',
+    drawn: 'side',
+  },
+  toeProtection: {
+    kind: 'choice',
+    label: 'Protective parts',
+    group: 'forefoot',
+    usual: 'none',
+    options: {
+      none: 'none',
+      bumper: 'toe bumper',
+      'rock-plate': 'rock plate',
+      safety: 'safety cap or puncture plate',
+    },
+    plain: 'what protects your toes and sole',
+    measured: 'maker; safety marking',
+    drawn: 'side',
+  },
+} as const satisfies Record<string, FeatureDefinition>;
