@@ -1,6 +1,7 @@
 import { z } from 'zod';
+import { houseRulesSchema } from '@/core/knowledge/schema';
 import { findingsSchema } from '@/core/picture/schema';
-import { schoolSchema, setAsideSchema } from '@/core/prescribe/schema';
+import { decisionSchema, scenarioSchema, schoolSchema, setAsideSchema } from '@/core/prescribe/schema';
 import { LIFE_SCHOOLS, type LifeSchool } from '@/core/wear/life-schools';
 import { devices } from './devices';
 import { operation } from './operation';
@@ -42,6 +43,14 @@ export const pairLogSchema = z.strictObject({
   note: z.string().max(600).optional(),
 });
 
+/** A picture with the choices under which it is resolved. */
+const pictureSchema = z.strictObject({
+  findings: findingsSchema,
+  school: schoolSchema.optional(),
+  setAside: z.array(setAsideSchema).max(60).optional(),
+  decisions: z.array(decisionSchema).max(60).optional(),
+});
+
 /** Every call below /api/v1. */
 export const api = {
   ...devices,
@@ -51,11 +60,39 @@ export const api = {
     path: '/calculations/specification',
     tag: 'calculations',
     summary: 'Resolve findings into a specification, with every reason',
-    body: z.strictObject({
-      findings: findingsSchema,
-      school: schoolSchema.optional(),
-      setAside: z.array(setAsideSchema).max(60).optional(),
-    }),
+    body: pictureSchema,
+  }),
+  comparison: operation({
+    id: 'compareSchools',
+    method: 'POST',
+    path: '/calculations/comparison',
+    tag: 'calculations',
+    summary: 'The same findings under every school, feature by feature',
+    body: pictureSchema.omit({ school: true }),
+  }),
+  nextQuestions: operation({
+    id: 'rankNextQuestions',
+    method: 'POST',
+    path: '/calculations/next-questions',
+    tag: 'calculations',
+    summary: 'What nobody has examined, ranked by how much knowing it could change',
+    body: pictureSchema.omit({ decisions: true }),
+  }),
+  reliance: operation({
+    id: 'findReliance',
+    method: 'POST',
+    path: '/calculations/reliance',
+    tag: 'calculations',
+    summary: 'For each feature the findings that its target hangs on',
+    body: pictureSchema.omit({ decisions: true }),
+  }),
+  whatIf: operation({
+    id: 'calculateWhatIf',
+    method: 'POST',
+    path: '/calculations/what-if',
+    tag: 'calculations',
+    summary: 'Direction and rough size of load changes when shoe or step rate change; direction, not dose',
+    body: z.strictObject({ from: scenarioSchema, to: scenarioSchema }),
   }),
   sizes: operation({
     id: 'calculateSizes',
@@ -216,6 +253,54 @@ export const api = {
     body: handOverSchema,
     status: 201,
     roles: CLINICIANS,
+  }),
+  knowledge: operation({
+    id: 'readKnowledge',
+    method: 'GET',
+    path: '/knowledge',
+    tag: 'knowledge',
+    summary: 'The rules in force in this clinic, and how often each fired and was overruled',
+  }),
+  houseRules: operation({
+    id: 'listHouseRules',
+    method: 'GET',
+    path: '/knowledge/house-rules',
+    tag: 'knowledge',
+    summary: 'Every version of the clinic’s house rules, newest first',
+  }),
+  saveHouseRules: operation({
+    id: 'saveHouseRules',
+    method: 'POST',
+    path: '/knowledge/house-rules',
+    tag: 'knowledge',
+    summary: 'Put a new version of the house rules in force; 409 when another came first',
+    body: houseRulesSchema.extend({
+      basedOn: z.int().min(0),
+      note: z.string().trim().min(3, 'Say what this version is for.').max(600),
+    }),
+    bodyLimit: 1_000_000,
+    status: 201,
+    roles: ['lead'],
+  }),
+  previewHouseRules: operation({
+    id: 'previewHouseRules',
+    method: 'POST',
+    path: '/knowledge/house-rules/preview',
+    tag: 'knowledge',
+    summary:
+      'Which issued specifications would change: a line of JSON each, with progress; closing it cancels',
+    body: houseRulesSchema,
+    bodyLimit: 1_000_000,
+    produces: 'application/x-ndjson',
+    roles: CLINICIANS,
+  }),
+  replay: operation({
+    id: 'replaySpecification',
+    method: 'GET',
+    path: '/specifications/{id}/replay',
+    tag: 'knowledge',
+    summary: 'An issued specification, replayed with the rules of its edition and with those of today',
+    params: id,
   }),
   models: operation({
     id: 'models',

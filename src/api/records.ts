@@ -1,14 +1,17 @@
 import type { PatientSheet } from '@/core/aftercare/patient-sheet';
 import type { InjuryMark } from '@/core/body-map/mark';
+import type { HouseRules } from '@/core/knowledge/house-rules';
 import type { SchoolChoice } from '@/core/knowledge/schools';
 import type { ShoeModel } from '@/core/match/model';
 import type { Reading } from '@/core/outcomes/real-change';
 import type { Findings } from '@/core/picture/clinical-picture';
+import type { PictureChange } from '@/core/prescribe/preview';
+import type { Specification } from '@/core/prescribe/specification';
 import type { SizingGroup } from '@/core/sizing/widths';
 import type { SwellingReading } from '@/core/swelling/course';
 import type { WearForecast, WearSurface } from '@/core/wear/forecast';
 import type { LifeSchool } from '@/core/wear/life-schools';
-import type { StepRecord } from './visit-schema';
+import type { Choices, StepRecord } from './visit-schema';
 
 /** Records as the API answers them. Days are ISO dates, moments ISO times. */
 
@@ -19,6 +22,47 @@ export interface ClinicRecord {
   school: SchoolChoice;
   lifeSchool: LifeSchool;
 }
+
+/** One version of a clinic's house rules. */
+export interface HouseRulesVersion extends HouseRules {
+  note: string;
+  madeBy: string;
+  madeAt: string;
+}
+
+/** How often a rule has pushed an issued specification in this clinic, and how often a person overruled it. */
+export interface RuleUse {
+  rule: string;
+  fired: number;
+  overruled: number;
+}
+
+/** A specification as issued, found again. */
+export interface IssuedRecord {
+  id: string;
+  visitId: string;
+  patient: { id: string; name: string };
+  issuedAt: string;
+  issuedBy: string;
+  findings: Findings;
+  choices: Choices;
+  specification: Specification;
+}
+
+/** An issued specification beside what the rules of its edition, and those of today, make of the same picture. */
+export interface ReplayRecord extends IssuedRecord {
+  /** null: the rules of its edition were not kept. */
+  alike: boolean | null;
+  today: { edition: string; specification: Specification; changes: PictureChange | null };
+}
+
+/** What a preview of house rules says while it works and at the end, a line each. */
+export type PreviewLine =
+  | { done: number; of: number }
+  | {
+      change: { specificationId: string; visitId: string; patient: string; issuedAt: string } & PictureChange;
+    }
+  | { finished: { looked: number; changed: number } };
 
 export interface PatientSummary {
   id: string;
@@ -78,6 +122,10 @@ export interface VisitRecord {
   closedBecause: string | null;
   patient: PatientSummary & { heightMm: number | null; school: SchoolChoice | null };
   clinic: ClinicRecord;
+  /** The clinic's departures from the shipped knowledge. */
+  house: HouseRules;
+  /** What was issued at this visit. */
+  specificationId: string | null;
   /** What still holds from an earlier visit, and when that was. */
   carried: { findings: Findings; injuries: InjuryMark[]; from: string } | null;
   /** What earlier visits measured, oldest first. */

@@ -12,7 +12,7 @@ import { siteOf, VIEWS, type View } from '@/core/body-map/sites';
 import { GAIT_EVENTS, type GaitEvent } from '@/core/examination/gait/readings';
 import { FINDINGS } from '@/core/picture/findings';
 import { findingsSchema } from '@/core/picture/schema';
-import { schoolSchema, setAsideSchema } from '@/core/prescribe/schema';
+import { decisionSchema, scenarioSchema, schoolSchema, setAsideSchema } from '@/core/prescribe/schema';
 import { ANKLE_QUESTIONS, type AnkleQuestion } from '@/core/safety/ankle-injury-rules';
 import { WARNING_ACTIONS, WARNING_SIGNS } from '@/core/safety/warning-signs';
 import { SAVED_STEPS, type SavedStep, type StepState } from './saved-steps';
@@ -50,6 +50,9 @@ export const warningsSchema = z.strictObject({
 export const choicesSchema = z.strictObject({
   school: schoolSchema.optional(),
   setAside: z.array(setAsideSchema).max(60).optional(),
+  decisions: z.array(decisionSchema).max(60).optional(),
+  /** A what-if that is pinned beside today's shoe. */
+  scenario: scenarioSchema.optional(),
   note: note.optional(),
 });
 export type Choices = z.infer<typeof choicesSchema>;

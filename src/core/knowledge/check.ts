@@ -3,7 +3,7 @@ import type { Want } from '../prescribe/specification';
 import { utilityAt, valuesOf } from '../prescribe/utility';
 import type { Problem } from '../result';
 import { axisOf } from '../shoe/feature-kinds';
-import { featureOf, isFeatureId } from '../shoe/features';
+import { type FeatureId, featureOf, isFeatureId } from '../shoe/features';
 import type { Condition, Rule, Wish } from './rule';
 import { alternativesOfCondition, isSatisfiable, shareATrigger } from './satisfiable';
 import { SCHOOL_CHOICES, type SchoolChoice, shareOf } from './schools';
@@ -131,24 +131,25 @@ const everTogether = (a: Rule, b: Rule): boolean =>
     (choice) => shareOf(a, choice) > 0 && shareOf(b, choice) > 0,
   );
 
+/** The feature of which two rules ask opposite things for the same finding, null where they do not. */
+export function contradictionOf(a: Rule, b: Rule): FeatureId | null {
+  if (!everTogether(a, b)) return null;
+  const clash = a.wishes.find((wish) => b.wishes.some((other) => cannotBothBeMet(wish, other)));
+  return clash && shareATrigger(a.when, b.when) ? clash.feature : null;
+}
+
+export const contradictionInWords = (a: Rule, b: Rule, feature: FeatureId): string =>
+  `${a.id} and ${b.id} ask opposite things of ${featureOf(feature).label.toLowerCase()}: mark both as contested.`;
+
 /** Pairs of rules that ask opposite things of one feature for the same finding, and do not say so of each other. */
 export function unmarkedContradictions(rules: readonly Rule[]): Problem[] {
-  const problems: Problem[] = [];
-  for (const [at, a] of rules.entries())
-    for (const b of rules.slice(at + 1)) {
-      const marked = a.contestedBy?.includes(b.id) && b.contestedBy?.includes(a.id);
-      if (marked || !everTogether(a, b)) continue;
-      const clash = a.wishes.find((wish) => b.wishes.some((other) => cannotBothBeMet(wish, other)));
-      if (clash && shareATrigger(a.when, b.when))
-        problems.push(
-          problem(
-            'unmarked-contradiction',
-            a.id,
-            `${a.id} and ${b.id} ask opposite things of ${featureOf(clash.feature).label.toLowerCase()}: mark both as contested.`,
-          ),
-        );
-    }
-  return problems;
+  return rules.flatMap((a, at) =>
+    rules.slice(at + 1).flatMap((b) => {
+      if (a.contestedBy?.includes(b.id) && b.contestedBy?.includes(a.id)) return [];
+      const feature = contradictionOf(a, b);
+      return feature ? [problem('unmarked-contradiction', a.id, contradictionInWords(a, b, feature))] : [];
+    }),
+  );
 }
 
 /** Everything wrong with a body of rules; empty when it can be relied on. */

@@ -1,8 +1,9 @@
 import { RULES } from '../knowledge/knowledge-base';
 import type { Rule } from '../knowledge/rule';
 import { type ClinicalPicture, findingAt, NOT_EXAMINED } from '../picture/clinical-picture';
+import { EXAMINED_BY } from '../picture/examined-by';
 import { SIDES, type Side } from '../picture/finding-kinds';
-import { definitionOf, type FindingId, type FootFindingId } from '../picture/findings';
+import { definitionOf, type FindingId } from '../picture/findings';
 import { FEATURE_IDS, type FeatureId, featureOf } from '../shoe/features';
 import type { Specification } from './specification';
 
@@ -16,11 +17,6 @@ export interface UnknownCost {
   limits: FeatureId[];
   weight: number;
 }
-
-/** What a derived finding is examined by. */
-const EXAMINED_BY: Partial<Record<FindingId, readonly FootFindingId[]>> = {
-  atRiskCategory: ['sensation', 'pulses'],
-};
 
 interface Waiting {
   sides: Set<Side>;

@@ -2,6 +2,8 @@ import type { Generated, JSONColumnType } from 'kysely';
 import type { StepState } from '@/api/saved-steps';
 import type { Choices, StepContent } from '@/api/visit-schema';
 import type { PatientSheet } from '@/core/aftercare/patient-sheet';
+import type { HouseChange } from '@/core/knowledge/house-rules';
+import type { Rule } from '@/core/knowledge/rule';
 import type { SchoolChoice } from '@/core/knowledge/schools';
 import type { Findings } from '@/core/picture/clinical-picture';
 import type { Specification } from '@/core/prescribe/specification';
@@ -10,6 +12,7 @@ import type { ModelSizing } from '@/core/sizing/start-size';
 import type { SizingGroup } from '@/core/sizing/widths';
 import type { WearSurface } from '@/core/wear/forecast';
 import type { LifeSchool } from '@/core/wear/life-schools';
+import type { WhatIfSettings } from '@/core/what-if/what-if';
 
 /** Rows as Kysely sees them; `clinic_id` is on every one. Dates are ISO strings, times are Date. */
 export interface Database {
@@ -79,6 +82,21 @@ export interface Database {
     result: JSONColumnType<Specification>;
     issued_by: string;
     issued_at: Generated<Date>;
+  };
+  house_rules: {
+    clinic_id: string;
+    version: number;
+    changes: JSONColumnType<readonly HouseChange[]>;
+    settings: JSONColumnType<WhatIfSettings>;
+    note: string;
+    made_by: string;
+    made_at: Generated<Date>;
+  };
+  knowledge_edition: {
+    clinic_id: string;
+    edition: string;
+    rules: JSONColumnType<readonly Rule[]>;
+    first_used_at: Generated<Date>;
   };
   pair: {
     clinic_id: string;

@@ -4,15 +4,18 @@ import { type PatientSheet, patientSheet, reviewDay } from '@/core/aftercare/pat
 import { modelTitle, type ShoeModel } from '@/core/match/model';
 import { SIDES } from '@/core/picture/finding-kinds';
 import { resolve } from '@/core/prescribe/resolve';
+import type { Specification } from '@/core/prescribe/specification';
 import { type AtRiskCategory, atRiskCategory } from '@/core/safety/at-risk-category';
 import { suggestedWarnings } from '@/core/safety/suggested-warnings';
 import { openWarnings } from '@/core/safety/warning-signs';
+import { featureOf } from '@/core/shoe/features';
 import { SIZE_SYSTEM_LABEL } from '@/core/sizing/systems';
 import type { TryOn } from '@/core/tryon/try-on';
 import { wearForecast } from '@/core/wear/forecast';
 import { audit, type Tenant } from '../database/tenant';
 import { Refusal } from '../http/problem';
 import { readClinic } from './clinic';
+import { knowledgeForIssuing } from './knowledge';
 import { modelOf } from './models';
 import { today } from './pairs';
 import { carriedFrom, findingsOfSteps, merged, pictureOf, recordFindings } from './patient-findings';
@@ -50,7 +53,12 @@ export async function handOver(
   const picture = pictureOf(findings);
   const choices: Choices = contentOf(visit.steps, 'reason') ?? {};
   const school = choices.school ?? patient.school ?? clinic.school;
-  const specification = resolve(picture, { school, setAside: choices.setAside ?? [] });
+  const specification = resolve(picture, {
+    school,
+    setAside: choices.setAside ?? [],
+    decisions: choices.decisions ?? [],
+    knowledge: await knowledgeForIssuing(tenant),
+  });
 
   const warnings = contentOf(visit.steps, 'warnings') ?? {};
   const marks = [
@@ -62,6 +70,7 @@ export async function handOver(
       path: ['warnings', block.sign],
       message: block.message,
     })),
+    ...refusedDecisions(specification).map((message) => ({ path: ['reason'], message })),
     ...specification.deadlocks.map((deadlock) => ({
       path: ['reason', deadlock.feature],
       message: deadlock.message,
@@ -170,6 +179,12 @@ export async function handOver(
   await audit(tenant, 'write', 'hand-over', patient.id);
   return { pairId: pair.id, sheet };
 }
+
+/** Decisions that a limit forbids: they are taken back, or the limit is set aside, before anything is issued. */
+const refusedDecisions = ({ targets, feet }: Specification): string[] =>
+  [...targets, ...feet.left, ...feet.right].flatMap(({ feature, decision }) =>
+    decision?.refused ? [`${featureOf(feature).label}: ${decision.refused}`] : [],
+  );
 
 async function chosenModel({ tx }: Tenant, tryOn: TryOn): Promise<ShoeModel> {
   const row = await tx.selectFrom('shoe_model').selectAll().where('id', '=', tryOn.model).executeTakeFirst();

@@ -9,12 +9,13 @@ import {
 } from 'react';
 import type { VisitRecord } from '@/api/records';
 import type { Choices, StepContents } from '@/api/visit-schema';
+import { knowledgeOf } from '@/core/knowledge/house-rules';
 import type { SchoolChoice } from '@/core/knowledge/schools';
 import { type ClinicalPicture, clinicalPicture, type Findings } from '@/core/picture/clinical-picture';
 import { deriveFindings } from '@/core/picture/derive';
 import type { FindingStep } from '@/core/picture/finding-kinds';
 import type { FindingId } from '@/core/picture/findings';
-import { resolve } from '@/core/prescribe/resolve';
+import { type ResolveOptions, resolve } from '@/core/prescribe/resolve';
 import type { Specification } from '@/core/prescribe/specification';
 import { suggestedWarnings } from '@/core/safety/suggested-warnings';
 import { type Block, openWarnings } from '@/core/safety/warning-signs';
@@ -29,6 +30,8 @@ interface VisitView {
   /** Warning signs that the findings point at, and what still blocks the hand-over. */
   warnings: { suggested: string[]; open: Block[] };
   specification: Specification;
+  /** Under which school, choices and rules it was resolved. */
+  options: ResolveOptions;
   school: SchoolChoice;
   /** Findings that the target under the pointer rests on. */
   lit: ReadonlySet<FindingId>;
@@ -61,10 +64,16 @@ export function VisitProvider({ visit, store, lit, children }: ProviderProps) {
     const parts = FINDING_STEPS.map((step) => (steps[step].content as StepContents['ask']).findings);
     return deriveFindings(clinicalPicture(record, visit.carried?.findings ?? {}, ...parts));
   }, [visit, steps]);
-  const specification = useMemo(
-    () => resolve(picture, { school, setAside: choices.setAside ?? [] }),
-    [picture, school, choices.setAside],
+  const options = useMemo(
+    (): ResolveOptions => ({
+      school,
+      setAside: choices.setAside ?? [],
+      decisions: choices.decisions ?? [],
+      knowledge: knowledgeOf(visit.house),
+    }),
+    [school, choices.setAside, choices.decisions, visit.house],
   );
+  const specification = useMemo(() => resolve(picture, options), [picture, options]);
   const warnings = useMemo(() => {
     const check = steps.warnings.content as StepContents['warnings'];
     const marks = [
@@ -77,8 +86,8 @@ export function VisitProvider({ visit, store, lit, children }: ProviderProps) {
   const readOnly = visit.closedAt !== null;
   const [held] = useState(() => new Map<string, unknown>());
   const view = useMemo(
-    () => ({ visit, store, state, picture, warnings, specification, school, lit, readOnly, held }),
-    [visit, store, state, picture, warnings, specification, school, lit, readOnly, held],
+    () => ({ visit, store, state, picture, warnings, specification, options, school, lit, readOnly, held }),
+    [visit, store, state, picture, warnings, specification, options, school, lit, readOnly, held],
   );
   return <Context value={view}>{children}</Context>;
 }

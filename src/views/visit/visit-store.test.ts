@@ -23,6 +23,8 @@ const visit = (steps: StepRecord[] = [], closedAt: string | null = null): VisitR
     school: null,
   },
   clinic: { id: 'c', name: 'Clinic', place: 'Testholm', school: 'balanced', lifeSchool: 'median' },
+  house: { version: 0, changes: [], settings: {} },
+  specificationId: null,
   carried: null,
   earlier: [],
   reader: 'Test Reader',

@@ -1,11 +1,5 @@
 import { api } from '@/api/contract';
-import { clinicalPicture } from '@/core/picture/clinical-picture';
-import { resolve } from '@/core/prescribe/resolve';
 import { endpoint } from '@/server/http/endpoint';
+import { calculateSpecification } from '@/server/services/calculations';
 
-export const POST = endpoint(api.specification, async (_, { body }) =>
-  resolve(clinicalPicture(body.findings), {
-    ...(body.school ? { school: body.school } : {}),
-    setAside: body.setAside ?? [],
-  }),
-);
+export const POST = endpoint(api.specification, (tenant, { body }) => calculateSpecification(tenant, body));

@@ -1,0 +1,5 @@
+import { api } from '@/api/contract';
+import { endpoint } from '@/server/http/endpoint';
+import { previewHouseRules } from '@/server/preview/preview-house-rules';
+
+export const POST = endpoint(api.previewHouseRules, ({ actor }, { body }) => previewHouseRules(actor, body));

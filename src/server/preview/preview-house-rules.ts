@@ -1,0 +1,133 @@
+import { type ChildProcess, fork } from 'node:child_process';
+import { once } from 'node:events';
+import { join } from 'node:path';
+import type { PreviewLine } from '@/api/records';
+import type { HouseRules } from '@/core/knowledge/house-rules';
+import { type Actor, asTenant } from '../database/tenant';
+import { Refusal } from '../http/problem';
+import { houseRulesErrors, readHouseRules, storedPicture } from '../services/knowledge';
+import type { PreviewAsked, PreviewSaid } from './preview-process';
+
+/** Pictures read and resolved at a time: memory stays flat however many there are. */
+const PAGE = 200;
+
+/** One page of issued specifications, newest first, each in a short transaction of its own. */
+const readPage = (actor: Actor, after: { at: Date; id: string } | null) =>
+  asTenant(actor, async ({ tx }) => {
+    const query = tx
+      .selectFrom('specification')
+      .innerJoin('patient', 'patient.id', 'specification.patient_id')
+      .select([
+        'specification.id',
+        'specification.visit_id',
+        'specification.picture',
+        'specification.choices',
+        'specification.issued_at',
+        'patient.given_name',
+        'patient.family_name',
+      ])
+      .orderBy('specification.issued_at', 'desc')
+      .orderBy('specification.id', 'desc')
+      .limit(PAGE);
+    return (
+      after
+        ? query.where((is) =>
+            is.or([
+              is('specification.issued_at', '<', after.at),
+              is.and([is('specification.issued_at', '=', after.at), is('specification.id', '<', after.id)]),
+            ]),
+          )
+        : query
+    ).execute();
+  });
+
+function startProcess(): ChildProcess {
+  // The application runs from the checkout, built or not; the process reads its own source.
+  return fork(join(process.cwd(), 'src/server/preview/preview-process.ts'), {
+    execArgv: ['--import', 'tsx'],
+    serialization: 'advanced',
+  });
+}
+
+/** The next answer of the process; an error if it ends instead. */
+async function answerOf(child: ChildProcess): Promise<PreviewSaid> {
+  const settled = new AbortController();
+  const { signal } = settled;
+  try {
+    return await Promise.race([
+      once(child, 'message', { signal }).then(([said]) => said as PreviewSaid),
+      once(child, 'exit', { signal }).then(() => {
+        throw new Error('The preview process ended.');
+      }),
+    ]);
+  } finally {
+    settled.abort();
+  }
+}
+
+/**
+ * Which issued specifications would change under new house rules, a line of JSON each as it is found, with
+ * progress between. Ends early, and ends its process, when the reader goes away.
+ */
+export async function previewHouseRules(
+  actor: Actor,
+  proposed: Omit<HouseRules, 'version'>,
+): Promise<Response> {
+  const errors = houseRulesErrors(proposed.changes);
+  if (errors.length > 0) throw new Refusal(422, 'These house rules cannot be put in force.', { errors });
+  const { before, of } = await asTenant(actor, async (tenant) => {
+    const { count } = await tenant.tx
+      .selectFrom('specification')
+      .select((is) => is.fn.countAll().as('count'))
+      .executeTakeFirstOrThrow();
+    return { before: await readHouseRules(tenant), of: Number(count) };
+  });
+  const after: HouseRules = { version: before.version + 1, ...proposed };
+  const child = startProcess();
+  child.send({ before, after } satisfies PreviewAsked);
+  const encoder = new TextEncoder();
+  let cursor: { at: Date; id: string } | null = null;
+  let looked = 0;
+  let changed = 0;
+  const stop = () => {
+    if (child.connected) child.disconnect();
+  };
+  const stream = new ReadableStream<Uint8Array>({
+    async pull(controller) {
+      const say = (line: PreviewLine) => controller.enqueue(encoder.encode(`${JSON.stringify(line)}\n`));
+      const rows = await readPage(actor, cursor);
+      if (rows.length === 0) {
+        say({ finished: { looked, changed } });
+        stop();
+        controller.close();
+        return;
+      }
+      child.send({
+        page: rows.map((row) => storedPicture(row.picture, row.choices)),
+      } satisfies PreviewAsked);
+      const answers = await answerOf(child);
+      for (const [at, row] of rows.entries()) {
+        const change = answers[at];
+        if (!change) continue;
+        changed += 1;
+        say({
+          change: {
+            specificationId: row.id,
+            visitId: row.visit_id,
+            patient: `${row.given_name} ${row.family_name}`,
+            issuedAt: row.issued_at.toISOString(),
+            ...change,
+          },
+        });
+      }
+      const last = rows.at(-1)!;
+      cursor = { at: last.issued_at, id: last.id };
+      looked += rows.length;
+      say({ done: looked, of });
+    },
+    cancel: stop,
+  });
+  return new Response(stream, {
+    headers: { 'content-type': 'application/x-ndjson; charset=utf-8', 'cache-control': 'no-store' },
+  });
+}
