@@ -2,10 +2,19 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { RULES } from '../knowledge/knowledge-base';
 import type { Rule } from '../knowledge/rule';
-import { clinicalPicture, type Findings } from '../picture/clinical-picture';
-import { definitionOf, FINDING_IDS } from '../picture/findings';
+import {
+  type ClinicalPicture,
+  clinicalPicture,
+  type Findings,
+  findingAt,
+  NOT_EXAMINED,
+  withoutFinding,
+} from '../picture/clinical-picture';
+import { deriveFindings } from '../picture/derive';
+import { FINDING_IDS } from '../picture/findings';
 import type { FeatureId } from '../shoe/features';
 import { directionOf, firmnessWord, targetInWords } from './explain';
+import { pictures } from './pictures.arbitrary';
 import { BUILT_IN, resolve } from './resolve';
 import { shoeValues } from './shoe-values';
 import type { ChoiceTarget, NumericTarget, Specification } from './specification';
@@ -150,30 +159,6 @@ describe('limits and deadlocks', () => {
   });
 });
 
-/** Random but possible pictures over the whole vocabulary. */
-const pictures: fc.Arbitrary<Findings> = (() => {
-  const value = (id: (typeof FINDING_IDS)[number]): fc.Arbitrary<unknown> => {
-    const definition = definitionOf(id);
-    if (definition.kind === 'number') {
-      const [min, max] = definition.plausible;
-      return definition.whole ? fc.integer({ min, max }) : fc.double({ min, max, noNaN: true });
-    }
-    if (definition.kind === 'choice') return fc.constantFrom(...Object.keys(definition.options));
-    if (definition.kind === 'set') return fc.subarray(Object.keys(definition.options));
-    return fc.constant('as before');
-  };
-  const part = (scope: 'body' | 'foot') =>
-    fc.record(
-      Object.fromEntries(
-        FINDING_IDS.filter((id) => definitionOf(id).scope === scope).map((id) => [
-          id,
-          fc.option(value(id), { nil: undefined }),
-        ]),
-      ),
-    );
-  return fc.record({ body: part('body'), left: part('foot'), right: part('foot') }) as fc.Arbitrary<Findings>;
-})();
-
 describe('what holds for every picture', () => {
   it('replays to the same bytes', () => {
     fc.assert(
@@ -205,8 +190,11 @@ describe('what holds for every picture', () => {
   it('the same findings on the other foot ask for the same shoe', () => {
     fc.assert(
       fc.property(pictures, ({ body, left, right }) => {
-        const bands = (findings: Findings) => resolve(clinicalPicture(findings)).targets.map(targetInWords);
-        expect(bands({ body, left: right, right: left })).toEqual(bands({ body, left, right }));
+        const mirrored = resolve(clinicalPicture({ body, left: right, right: left }));
+        const plain = resolve(clinicalPicture({ body, left, right }));
+        expect(mirrored.targets.map(targetInWords)).toEqual(plain.targets.map(targetInWords));
+        expect(mirrored.feet.left.map(targetInWords)).toEqual(plain.feet.right.map(targetInWords));
+        expect(mirrored.feet.right.map(targetInWords)).toEqual(plain.feet.left.map(targetInWords));
       }),
       { numRuns: 40 },
     );
@@ -227,6 +215,65 @@ describe('what holds for every picture', () => {
         }
       }),
       { numRuns: 60 },
+    );
+  });
+});
+
+describe('what not knowing does', () => {
+  /** A picture in which some findings are as if nobody had taken them. */
+  const forgotten = fc.tuple(pictures, fc.subarray(FINDING_IDS)).map(([findings, ids]) => {
+    const full = deriveFindings(clinicalPicture(findings));
+    return { full, less: ids.reduce(withoutFinding, full) };
+  });
+
+  it('never narrows: what is not known pushes nothing that was not pushed, and no limit gets tighter', () => {
+    fc.assert(
+      fc.property(forgotten, ({ full, less }) => {
+        const known = resolve(full);
+        for (const target of resolve(less).targets) {
+          const before = known.targets.find((entry) => entry.feature === target.feature);
+          const rules = new Set(before?.pushes.map((push) => push.rule));
+          // What follows from several findings is worked out again from those that are left.
+          for (const push of target.pushes)
+            if (!derives(less, full)) expect(rules, target.feature).toContain(push.rule);
+          if (target.kind === 'options' && before?.kind === 'options' && !derives(less, full))
+            expect(before.excluded).toEqual(expect.arrayContaining(target.excluded));
+        }
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  /** Whether leaving findings out made another value follow: then it is another picture, not a poorer one. */
+  const derives = (less: ClinicalPicture, full: ClinicalPicture): boolean => {
+    const again = deriveFindings(less);
+    return FINDING_IDS.some((id) =>
+      (['left', 'right'] as const).some((side) => {
+        const value = findingAt(again, id, side);
+        return value !== NOT_EXAMINED && JSON.stringify(value) !== JSON.stringify(findingAt(full, id, side));
+      }),
+    );
+  };
+
+  it('a rule that does not push can be removed and nothing changes', () => {
+    fc.assert(
+      fc.property(pictures, fc.integer({ min: 0, max: RULES.length - 1 }), (findings, from) => {
+        const picture = clinicalPicture(findings);
+        const specification = resolve(picture);
+        const pushing = new Set(
+          [...specification.targets, ...specification.feet.left, ...specification.feet.right].flatMap(
+            (target) => target.pushes.map((push) => push.rule),
+          ),
+        );
+        const silent = [...RULES.slice(from), ...RULES.slice(0, from)].find((rule) => !pushing.has(rule.id))!;
+        const rest = resolve(picture, {
+          knowledge: { ...BUILT_IN, rules: RULES.filter((rule) => rule !== silent) },
+        });
+        expect(JSON.stringify([rest.targets, rest.feet, rest.deadlocks])).toBe(
+          JSON.stringify([specification.targets, specification.feet, specification.deadlocks]),
+        );
+      }),
+      { numRuns: 40 },
     );
   });
 });

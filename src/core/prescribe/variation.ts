@@ -68,6 +68,9 @@ function nothing(feature: FeatureId): Rest {
   };
 }
 
+/** What it counts when only the first choice among acceptable options moves. */
+const TIE_MOVED = 0.1;
+
 /** Distance of two rests, 0 … 1: how far best value and ends move in shares of the reach, by the firmer of both. */
 function distanceOf(feature: FeatureId, a: Rest, b: Rest): number {
   if (a.allowed !== b.allowed) return 1;
@@ -76,7 +79,9 @@ function distanceOf(feature: FeatureId, a: Rest, b: Rest): number {
   if (definition.kind === 'choice') {
     const union = new Set([...a.options!, ...b.options!]);
     const common = [...a.options!].filter((option) => b.options!.has(option)).length;
-    return firmness * (1 - common / union.size);
+    // Another best among the same options is a small move, not none.
+    const other = a.best === b.best ? 0 : TIE_MOVED;
+    return firmness * Math.max(1 - common / union.size, other);
   }
   const best = Math.abs(Number(a.best) - Number(b.best));
   const ends = a.ends.reduce((sum, end, at) => sum + Math.abs(end - b.ends[at]!), 0) / 2;
