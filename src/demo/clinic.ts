@@ -1,6 +1,7 @@
 import { dayAfter } from '@/core/aftercare/patient-sheet';
 import type { ShoeModel } from '@/core/match/model';
 import { type DemoVisit, demoHistory } from './history';
+import { DEMO_HOUSE_RULES, type DemoHouseRules } from './house-rules';
 import { demoModels } from './models';
 import { demoPeople } from './people';
 import { PERSONAS, type Persona } from './personas';
@@ -28,6 +29,8 @@ export interface DemoClinic {
   place: string;
   models: ShoeModel[];
   patients: DemoPatient[];
+  /** Oldest first, with the day each came into force. */
+  houseRules: (DemoHouseRules & { day: string })[];
 }
 
 /** The whole demo clinic from a seed; every date counts back from today. */
@@ -36,6 +39,7 @@ export function demoClinic(today: string, seed = DEMO_SEED): DemoClinic {
   const models = demoModels(source);
   const people = [...PERSONAS, ...demoPeople(source, 48)];
   return {
+    houseRules: DEMO_HOUSE_RULES.map((version) => ({ ...version, day: dayAfter(today, -version.daysAgo) })),
     name: 'Harbour Clinic',
     place: 'Skarholm',
     models,

@@ -1,7 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { STEP_CONTENT } from '@/api/visit-schema';
+import { knowledgeOf } from '@/core/knowledge/house-rules';
+import { clinicalPicture } from '@/core/picture/clinical-picture';
+import { resolve } from '@/core/prescribe/resolve';
 import { FEATURES, isFeatureId } from '@/core/shoe/features';
 import { demoClinic } from './clinic';
+import { examined } from './examination';
+import { DEMO_HOUSE_RULES } from './house-rules';
 import { random } from './random';
 
 const TODAY = '2030-06-15';
@@ -54,6 +59,27 @@ describe('the demo clinic', () => {
         }
       }
     }
+  });
+
+  it('shows what reasoning is for: a deadlock, two peaks, a contested push, an overruled target, a rule that changed', () => {
+    const of = (given: string) => demo.patients.find(({ persona }) => persona.given === given)!;
+    const issued = (given: string) => of(given).visits.findLast((visit) => visit.handOver)!.handOver!;
+    const inForce = knowledgeOf(DEMO_HOUSE_RULES.at(-1)!);
+    const deckhand = resolve(clinicalPicture(examined(of('Kasimir').persona, random(1))), {
+      knowledge: inForce,
+    });
+    expect(deckhand.deadlocks[0]?.rules.toSorted()).toEqual(['house-deck-boots', 'swelling-in-the-day']);
+    const drop = (given: string) =>
+      issued(given).specification.targets.find((target) => target.feature === 'drop')!;
+    expect(drop('Dagny').alternatives[0]?.peak).toBe(true);
+    expect(drop('Ysolde').decision?.kind).toBe('overrule');
+    expect(
+      issued('Leonie').specification.targets.some((target) =>
+        target.pushes.some((push) => push.contestedBy.length > 0),
+      ),
+    ).toBe(true);
+    const editions = of('Odran').visits.flatMap((visit) => visit.handOver?.specification.knowledge ?? []);
+    expect(new Set(editions).size).toBeGreaterThan(1);
   });
 
   it('prescribes without a deadlock and replaces pairs in order', () => {

@@ -1,5 +1,6 @@
-import type { StepContents } from '@/api/visit-schema';
+import type { Choices, StepContents } from '@/api/visit-schema';
 import { dayAfter, type PatientSheet, patientSheet, reviewDay } from '@/core/aftercare/patient-sheet';
+import { knowledgeOf, NO_HOUSE_RULES } from '@/core/knowledge/house-rules';
 import { modelTitle, type ShoeModel } from '@/core/match/model';
 import { proposeTrial } from '@/core/match/propose';
 import { rank } from '@/core/match/rank';
@@ -13,6 +14,7 @@ import { type StartSize, startSize } from '@/core/sizing/start-size';
 import { SIZE_SYSTEM_LABEL } from '@/core/sizing/systems';
 import { wearForecast } from '@/core/wear/forecast';
 import { daysAgo, examined, withDetails } from './examination';
+import { DEMO_HOUSE_RULES } from './house-rules';
 import type { Persona } from './personas';
 import type { Random } from './random';
 
@@ -29,6 +31,7 @@ export interface DemoVisit {
   closedBecause: string | null;
   handOver: {
     findings: Findings;
+    choices: Choices;
     specification: Specification;
     sheet: PatientSheet;
     model: ShoeModel;
@@ -131,7 +134,9 @@ function handedOver(
     body: { ...persona.findings.body, ageYears: persona.age, sizingGroup: persona.group },
   };
   const picture = clinicalPicture(findings);
-  const specification = resolve(picture);
+  const inForce = DEMO_HOUSE_RULES.findLast(({ daysAgo }) => dayAfter(today, -daysAgo) <= day);
+  const choices = { school: 'balanced' as const, ...persona.choices };
+  const specification = resolve(picture, { ...choices, knowledge: knowledgeOf(inForce ?? NO_HOUSE_RULES) });
   const group = models.filter((model) => model.sizing.group === persona.group);
   const { ranked } = rank(group, specification);
   const byId = new Map(group.map((model) => [model.id, model]));
@@ -178,7 +183,7 @@ function handedOver(
     steps: {
       ...withDetails(intoSteps(persona.findings, day), persona.findings, day, random),
       warnings: { checked: true, present: [] },
-      reason: {},
+      reason: persona.choices ?? {},
       candidates: { chosen: tried },
       'try-on': {
         tryOns: tried.map((id) => ({
@@ -200,6 +205,7 @@ function handedOver(
     },
     handOver: {
       findings,
+      choices,
       specification,
       sheet,
       model,

@@ -1,3 +1,4 @@
+import type { Choices } from '@/api/visit-schema';
 import type { BodyFindings, Findings, FootFindings } from '@/core/picture/clinical-picture';
 import type { SizingGroup } from '@/core/sizing/widths';
 import type { WearSurface } from '@/core/wear/forecast';
@@ -14,6 +15,8 @@ export interface Persona {
   surface: WearSurface;
   /** Days since each hand-over, oldest first; empty: never seen. */
   visits: readonly number[];
+  /** What the clinician decided at every visit. */
+  choices?: Pick<Choices, 'decisions' | 'setAside'>;
   /** An examination begun today and not handed over. */
   openVisit?: boolean;
 }
@@ -88,6 +91,19 @@ export const PERSONAS: readonly Persona[] = [
     weeklyKm: 46,
     surface: 'hard',
     visits: [410, 170],
+    choices: {
+      decisions: [
+        {
+          feature: 'drop',
+          kind: 'overrule',
+          band: { from: 8, to: 9 },
+          reason: 'her knee was quiet and the cord no worse at 8 mm last year',
+        },
+      ],
+      setAside: [
+        { rule: 'achilles-rocker', feature: 'rocker', reason: 'she stumbles over kerbs in a rocker' },
+      ],
+    },
     findings: feet(
       foot(247, 93, {
         ...well,
@@ -195,8 +211,10 @@ export const PERSONAS: readonly Persona[] = [
     weeklyKm: 14,
     surface: 'hard',
     visits: [95],
+    openVisit: true,
     findings: feet(
       foot(281, 109, {
+        swelling: 'changes',
         injuries: ['lateral-sprain', 'repeated-sprain'],
         arch: 'high',
         archMobility: 'rigid',
@@ -328,12 +346,19 @@ export const PERSONAS: readonly Persona[] = [
     surface: 'mixed',
     visits: [150],
     findings: feet(
-      foot(250, 95, { ...well, lungeDistance: 7, heelsLiftEarly: 'yes' }),
-      foot(250, 95, { ...well, lungeDistance: 7.5, heelsLiftEarly: 'yes' }),
+      foot(250, 95, { ...well, lungeDistance: 12, heelsLiftEarly: 'no', pain: ['knee-front'], worstPain: 4 }),
+      foot(250, 95, {
+        ...well,
+        lungeDistance: 12.5,
+        heelsLiftEarly: 'no',
+        pain: ['knee-front'],
+        worstPain: 3,
+      }),
       {
         bodyMass: 69,
-        activities: ['lifting-upright'],
-        surfaces: ['gym-floor'],
+        activities: ['lifting-upright', 'road-running'],
+        weeklyDistance: 12,
+        surfaces: ['gym-floor', 'road'],
         conditions: [],
         falls: 0,
         reach: 'easily',

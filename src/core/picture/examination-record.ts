@@ -20,7 +20,8 @@ export interface RecordLine {
   by: string;
 }
 
-function valueInWords(definition: FindingDefinition, value: AnyFindingValue): string {
+/** What a finding holds, as people read it. */
+export function valueInWords(definition: FindingDefinition, value: AnyFindingValue): string {
   switch (definition.kind) {
     case 'number':
       return `${figureIn(definition.unit, Number(value))} ${UNIT_LABEL[definition.unit]}`.trim();

@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { hashPassword } from 'better-auth/crypto';
 import { type Kysely, sql, type Transaction } from 'kysely';
-import { DEMO_PASSWORD, DEMO_STAFF, type DemoPatient, demoClinic } from '@/demo/clinic';
+import { knowledgeOf, NO_HOUSE_RULES } from '@/core/knowledge/house-rules';
+import { DEMO_PASSWORD, DEMO_STAFF, type DemoClinic, type DemoPatient, demoClinic } from '@/demo/clinic';
 import { kyselyOn } from '../database/connection';
 import type { Database } from '../database/schema';
 
@@ -22,7 +23,8 @@ export async function loadDemo(ownerUrl: string, now: Date): Promise<boolean> {
         .insertInto('clinic')
         .values({ clinic_id: clinicId, name: demo.name, place: demo.place })
         .execute();
-      const [, practitioner] = await addStaff(tx, clinicId, DEMO_STAFF, DEMO_PASSWORD);
+      const [lead, practitioner] = await addStaff(tx, clinicId, DEMO_STAFF, DEMO_PASSWORD);
+      await addHouseRules(tx, clinicId, lead!, demo.houseRules);
       await tx
         .insertInto('shoe_model')
         .values(
@@ -44,6 +46,39 @@ export async function loadDemo(ownerUrl: string, now: Date): Promise<boolean> {
   } finally {
     await db.destroy();
   }
+}
+
+/** House rules with the days they came into force, and the rules of each edition for replay. */
+async function addHouseRules(
+  tx: Transaction<Database>,
+  clinicId: string,
+  by: string,
+  versions: DemoClinic['houseRules'],
+): Promise<void> {
+  await tx
+    .insertInto('house_rules')
+    .values(
+      versions.map(({ version, changes, settings, note, day }) => ({
+        clinic_id: clinicId,
+        version,
+        changes: JSON.stringify(changes),
+        settings: JSON.stringify(settings),
+        note,
+        made_by: by,
+        made_at: new Date(`${day}T07:30:00Z`),
+      })),
+    )
+    .execute();
+  await tx
+    .insertInto('knowledge_edition')
+    .values(
+      [NO_HOUSE_RULES, ...versions].map(knowledgeOf).map(({ edition, rules }) => ({
+        clinic_id: clinicId,
+        edition,
+        rules: JSON.stringify(rules),
+      })),
+    )
+    .execute();
 }
 
 /** Adds people who can sign in, with one password; returns their identifiers in order. */
@@ -121,7 +156,7 @@ async function addPatient(
         patient_id,
         visit_id,
         picture: JSON.stringify(handOver.findings),
-        choices: JSON.stringify({ school: 'balanced' }),
+        choices: JSON.stringify(handOver.choices),
         result: JSON.stringify(handOver.specification),
         issued_by: by,
         issued_at: at,

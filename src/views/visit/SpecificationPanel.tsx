@@ -120,8 +120,11 @@ export function SpecificationPanel({ onLight, lit, onOpen }: Props) {
 
 /** What has not been examined and what that costs: which features cannot be limited or pushed. */
 function UnknownCosts({ specification }: { specification: Specification }) {
-  const { picture } = useVisit();
-  const costs = useMemo(() => costsOfUnknown(specification, picture), [specification, picture]);
+  const { picture, options } = useVisit();
+  const costs = useMemo(
+    () => costsOfUnknown(specification, picture, options.knowledge?.rules),
+    [specification, picture, options.knowledge],
+  );
   if (costs.length === 0) return null;
   const blind = new Set(costs.flatMap((cost) => cost.limits)).size;
   return (

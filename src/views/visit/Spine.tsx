@@ -1,5 +1,7 @@
 import type { SavedStep, StepState } from '@/api/saved-steps';
 import { VISIT_STEPS } from '@/core/picture/finding-kinds';
+import { definitionOf } from '@/core/picture/findings';
+import { timeInWords } from './time-in-words';
 import { useVisit } from './visit-context';
 
 export const STEP_NAME: Record<SavedStep, string> = {
@@ -79,6 +81,7 @@ export function Spine({ current, onGo }: Props) {
           <li key={step}>{button(step, index + 1)}</li>
         ))}
       </ol>
+      <NextQuestions onGo={onGo} />
       <div className="mt-auto border-t border-line pt-1">
         {button('warnings', null)}
         {!readOnly && (
@@ -88,5 +91,35 @@ export function Spine({ current, onGo }: Props) {
         )}
       </div>
     </nav>
+  );
+}
+
+/** How many questions stand beside the steps. */
+const BESIDE = 3;
+
+/** What is most worth finding out next, beside the steps, with the time each takes. */
+function NextQuestions({ onGo }: { onGo: (step: SavedStep) => void }) {
+  const { reasoning, readOnly } = useVisit();
+  const questions = (reasoning?.questions ?? [])
+    .filter((question) => question.step !== null)
+    .slice(0, BESIDE);
+  if (readOnly || questions.length === 0) return null;
+  return (
+    <section aria-label="Worth finding out next" className="border-t border-line mt-1 pt-1 px-3 text-xs">
+      <p className="text-faint">Worth finding out next</p>
+      <ul>
+        {questions.map((question) => (
+          <li key={question.finding}>
+            <button
+              type="button"
+              className="text-left underline cursor-pointer leading-snug py-0.5"
+              onClick={() => onGo(question.step!)}
+            >
+              {definitionOf(question.finding).label}, {timeInWords(question.seconds)}
+            </button>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }

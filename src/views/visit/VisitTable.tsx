@@ -1,10 +1,11 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { VisitRecord } from '@/api/records';
 import type { SavedStep } from '@/api/saved-steps';
-import { RULES } from '@/core/knowledge/knowledge-base';
+import { knowledgeOf } from '@/core/knowledge/house-rules';
+import type { Rule } from '@/core/knowledge/rule';
 import { VISIT_STEPS } from '@/core/picture/finding-kinds';
 import type { FindingId } from '@/core/picture/findings';
-import { findingsOfRule } from '@/core/prescribe/rule-index';
+import { findingsOfRule, indexOf } from '@/core/prescribe/rule-index';
 import type { Target } from '@/core/prescribe/specification';
 import { ConflictPanel } from './ConflictPanel';
 import { Keys } from './Keys';
@@ -19,7 +20,7 @@ import { Load } from './steps/Load';
 import { Move } from './steps/Move';
 import { OldPair } from './steps/OldPair';
 import { Prosthesis } from './steps/Prosthesis';
-import { Reason } from './steps/Reason';
+import { Reason } from './steps/reason/Reason';
 import { TryOnStep } from './steps/TryOnStep';
 import { Warnings } from './steps/Warnings';
 import { useVisit, VisitProvider } from './visit-context';
@@ -40,10 +41,14 @@ const SCREENS: Record<SavedStep, () => React.JSX.Element | null> = {
 };
 
 /** Findings that a target rests on, so that the work area can show them. */
-function findingsBehind(target: Target | null): ReadonlySet<FindingId> {
-  if (!target) return new Set();
-  const rules = new Set(target.pushes.map((push) => push.rule));
-  return new Set(RULES.filter((rule) => rules.has(rule.id)).flatMap(findingsOfRule));
+function findingsBehind(target: Target | null, rules: readonly Rule[]): ReadonlySet<FindingId> {
+  const { byId } = indexOf(rules);
+  return new Set(
+    (target?.pushes ?? []).flatMap((push) => {
+      const rule = byId.get(push.rule);
+      return rule ? findingsOfRule(rule) : [];
+    }),
+  );
 }
 
 const fromHash = (): SavedStep | null => {
@@ -59,7 +64,8 @@ export function VisitTable({ visit }: { visit: VisitRecord }) {
   const [restored, setRestored] = useState<SavedStep[]>([]);
   const current = useRef(step);
   current.current = step;
-  const lit = useMemo(() => findingsBehind(target), [target]);
+  const { rules } = knowledgeOf(visit.house);
+  const lit = useMemo(() => findingsBehind(target, rules), [target, rules]);
 
   useEffect(() => {
     setRestored(store.restore());

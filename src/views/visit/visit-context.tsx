@@ -19,6 +19,8 @@ import { type ResolveOptions, resolve } from '@/core/prescribe/resolve';
 import type { Specification } from '@/core/prescribe/specification';
 import { suggestedWarnings } from '@/core/safety/suggested-warnings';
 import { type Block, openWarnings } from '@/core/safety/warning-signs';
+import type { Reasoning } from '@/workers/reason-worker';
+import { useReasoning } from './use-reasoning';
 import type { VisitState, VisitStore } from './visit-store';
 
 interface VisitView {
@@ -33,6 +35,8 @@ interface VisitView {
   /** Under which school, choices and rules it was resolved. */
   options: ResolveOptions;
   school: SchoolChoice;
+  /** What targets hang on and what to find out next, from the worker; null until its first answer. */
+  reasoning: Reasoning | null;
   /** Findings that the target under the pointer rests on. */
   lit: ReadonlySet<FindingId>;
   readOnly: boolean;
@@ -74,6 +78,7 @@ export function VisitProvider({ visit, store, lit, children }: ProviderProps) {
     [school, choices.setAside, choices.decisions, visit.house],
   );
   const specification = useMemo(() => resolve(picture, options), [picture, options]);
+  const reasoning = useReasoning(picture, options, visit.house);
   const warnings = useMemo(() => {
     const check = steps.warnings.content as StepContents['warnings'];
     const marks = [
@@ -86,8 +91,21 @@ export function VisitProvider({ visit, store, lit, children }: ProviderProps) {
   const readOnly = visit.closedAt !== null;
   const [held] = useState(() => new Map<string, unknown>());
   const view = useMemo(
-    () => ({ visit, store, state, picture, warnings, specification, options, school, lit, readOnly, held }),
-    [visit, store, state, picture, warnings, specification, options, school, lit, readOnly, held],
+    () => ({
+      visit,
+      store,
+      state,
+      picture,
+      warnings,
+      specification,
+      options,
+      school,
+      reasoning,
+      lit,
+      readOnly,
+      held,
+    }),
+    [visit, store, state, picture, warnings, specification, options, school, reasoning, lit, readOnly, held],
   );
   return <Context value={view}>{children}</Context>;
 }

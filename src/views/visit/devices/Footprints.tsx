@@ -6,13 +6,13 @@ import { numberAt } from '@/core/picture/clinical-picture';
 import { SIDES, type Side } from '@/core/picture/finding-kinds';
 import { Choice } from '@/ui/controls/Choice';
 import type { FootprintAnswer, FootprintAsked } from '@/workers/footprint-worker';
+import { useTask } from '../../use-task';
 import { useHeld, useVisit } from '../visit-context';
 import { KeepReadings } from './keep';
 import { PRINT_TOOLS, PrintDrawing, type PrintTool } from './PrintDrawing';
 import { PrintScale } from './PrintScale';
 import { TakeButton } from './TakeButton';
 import { TaskLine } from './TaskLine';
-import { useTask } from './use-task';
 
 const startWorker = () =>
   new Worker(new URL('../../../workers/footprint-worker.ts', import.meta.url), { type: 'module' });

@@ -14,12 +14,12 @@ import { NOT_EXAMINED } from '@/core/picture/clinical-picture';
 import { SIDES, type Side } from '@/core/picture/finding-kinds';
 import { Choice } from '@/ui/controls/Choice';
 import type { PressureAnswer, PressureAsked } from '@/workers/pressure-worker';
+import { useTask } from '../../use-task';
 import { useHeld, useVisit } from '../visit-context';
 import { KeepReadings, type Reading } from './keep';
 import { PressureFilm, type PressureLine } from './PressureFilm';
 import { TakeButton } from './TakeButton';
 import { TaskLine } from './TaskLine';
-import { useTask } from './use-task';
 
 const startWorker = () =>
   new Worker(new URL('../../../workers/pressure-worker.ts', import.meta.url), { type: 'module' });

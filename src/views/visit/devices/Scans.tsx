@@ -7,11 +7,11 @@ import { SIDES, type Side } from '@/core/picture/finding-kinds';
 import { definitionOf } from '@/core/picture/findings';
 import { figureIn } from '@/core/units/parse';
 import type { ScanAnswer, ScanAsked } from '@/workers/scan-worker';
+import { useTask } from '../../use-task';
 import { useRecord } from '../use-findings';
 import { useHeld, useVisit } from '../visit-context';
 import { TakeButton } from './TakeButton';
 import { TaskLine } from './TaskLine';
-import { useTask } from './use-task';
 
 const MeshView = lazy(() => import('./MeshView'));
 const startWorker = () =>

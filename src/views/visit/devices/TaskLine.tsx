@@ -1,4 +1,4 @@
-import type { TaskState } from './use-task';
+import type { TaskState } from '../../use-task';
 
 /** Progress of a long task with its stage, a way to stop it, and plain words when it failed. */
 export function TaskLine({ state, onCancel }: { state: TaskState; onCancel: () => void }) {

@@ -3,9 +3,9 @@ import { takeFrom } from '@/api/device-client';
 import type { HeelLines } from '@/core/examination/gait/heel-angle';
 import { followMarks, snapLines } from '@/core/examination/gait/skin-marks';
 import type { Problem } from '@/core/result';
+import type { TaskState } from '../../use-task';
 import { useHeld } from '../visit-context';
 import { type Clip, clipFromPictures, clipFromVideo, pixelsOf } from './load-frames';
-import type { TaskState } from './use-task';
 
 /** Lines where they lie before anybody has placed them: upright in the middle. */
 const firstLines = ({ width, height }: Clip): HeelLines => ({

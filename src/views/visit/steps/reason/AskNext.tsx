@@ -1,0 +1,79 @@
+import { definitionOf } from '@/core/picture/findings';
+import { featureOf } from '@/core/shoe/features';
+import { STEP_NAME } from '../../Spine';
+import { timeInWords } from '../../time-in-words';
+import { useVisit } from '../../visit-context';
+
+/** How many open questions are shown at once. */
+const SHOWN = 14;
+
+/** What nobody has examined, ranked by how much knowing it could change the specification. */
+export function AskNext() {
+  const { reasoning } = useVisit();
+  if (!reasoning) return <p role="status">Working out what is worth finding out …</p>;
+  const { questions } = reasoning;
+  const most = questions[0]?.expected ?? 1;
+  if (questions.length === 0) return <p>Nothing that is still open could change this specification.</p>;
+  return (
+    <div className="grid gap-2">
+      <table className="text-sm tight">
+        <thead>
+          <tr>
+            <th scope="col">Not examined</th>
+            <th scope="col">Could change by</th>
+            <th scope="col">Chance</th>
+            <th scope="col">Takes</th>
+            <th scope="col">Most likely moves</th>
+            <th scope="col">Prior from</th>
+          </tr>
+        </thead>
+        <tbody>
+          {questions.slice(0, SHOWN).map((question) => (
+            <tr key={question.finding}>
+              <th scope="row" className="text-ink">
+                {question.step ? (
+                  <a href={`#${question.step}`}>{definitionOf(question.finding).label}</a>
+                ) : (
+                  definitionOf(question.finding).label
+                )}
+                {question.sides.length === 1 && `, ${question.sides[0]}`}
+                {question.step && <span className="text-faint"> {STEP_NAME[question.step]}</span>}
+              </th>
+              <td>
+                <svg
+                  viewBox="0 0 80 10"
+                  width="80"
+                  height="10"
+                  aria-hidden="true"
+                  className="inline-block mr-1"
+                >
+                  <rect
+                    width={Math.max(1, (question.expected / most) * 80)}
+                    height="10"
+                    fill="var(--accent)"
+                  />
+                </svg>
+                <span className="figure">{question.expected.toFixed(2)}</span>
+              </td>
+              <td className="figure">{Math.round(question.chance * 100)} %</td>
+              <td className="figure">{timeInWords(question.seconds)}</td>
+              <td>
+                {question.features
+                  .slice(0, 3)
+                  .map((feature) => featureOf(feature).label.toLowerCase())
+                  .join(', ')}
+              </td>
+              <td className="text-faint text-xs">{question.prior}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="text-faint text-xs">
+        Expected change over what each finding could be: 1 is one firm target moved by its whole reach, or one
+        limit that comes or goes. Priors only rank; nothing is ever filled in from them. Times are common
+        practice.
+        {questions.length > SHOWN && ` ${questions.length - SHOWN} more could change less.`}
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,94 @@
+import { numberAt } from '@/core/picture/clinical-picture';
+import { SIDES, type Side } from '@/core/picture/finding-kinds';
+import { firmnessWord, targetInWords, wantInWords } from '@/core/prescribe/explain';
+import { MUST_MATCH, oneSidedWishes } from '@/core/prescribe/left-and-right';
+import { type FeatureId, featureOf, printFeature } from '@/core/shoe/features';
+import { figureIn } from '@/core/units/parse';
+import { useVisit } from '../../visit-context';
+import { Decide } from './Decide';
+
+/** Both feet resolved together: what the pair has alike, what each foot gets for itself, what one foot misses. */
+export function LeftRight() {
+  const { specification } = useVisit();
+  const wishes = oneSidedWishes(specification);
+  const alike = specification.targets.filter(
+    (target) => target.feature in MUST_MATCH && targetInWords(target) !== 'any',
+  );
+  return (
+    <div className="grid gap-3">
+      <div className="grid grid-cols-2 gap-6">
+        {SIDES.map((side) => (
+          <Foot key={side} side={side} />
+        ))}
+      </div>
+      <section>
+        <h2>Alike in both shoes</h2>
+        {alike.length === 0 ? (
+          <p className="text-faint">Nothing that must match is asked for yet.</p>
+        ) : (
+          <ul className="grid grid-cols-2 gap-x-6">
+            {alike.map((target) => (
+              <li key={target.feature}>
+                {featureOf(target.feature).label}: <strong>{targetInWords(target)}</strong>
+                <span className="text-faint text-sm">; {MUST_MATCH[target.feature]}</span>
+              </li>
+            ))}
+          </ul>
+        )}
+      </section>
+      <section>
+        <h2>What one foot misses in this pair</h2>
+        {wishes.length === 0 ? (
+          <p className="text-faint">No wish of one foot alone is left unserved.</p>
+        ) : (
+          <ul>
+            {wishes.map(({ feature, side, push, served, remedy }) => (
+              <li key={feature + side + push.rule}>
+                <strong className="capitalize">{side}</strong>: {push.finding} wants{' '}
+                {wantInWords(feature, push.want)} of {featureOf(feature).label.toLowerCase()}; the pair has{' '}
+                {printFeature(feature, bestOf(specification.targets, feature))} and serves it to{' '}
+                {Math.round(served * 100)} %. May help: {remedy}.
+              </li>
+            ))}
+          </ul>
+        )}
+      </section>
+    </div>
+  );
+}
+
+const bestOf = (targets: readonly { feature: FeatureId; best: number | string }[], feature: FeatureId) =>
+  targets.find((target) => target.feature === feature)!.best;
+
+function Foot({ side }: { side: Side }) {
+  const { specification, picture } = useVisit();
+  const targets = specification.feet[side].filter((target) => targetInWords(target) !== 'any');
+  const length = numberAt(picture, 'footLength', side);
+  const other = numberAt(picture, 'footLength', side === 'left' ? 'right' : 'left');
+  const longer = length !== null && other !== null && length - other;
+  return (
+    <section aria-label={`${side} foot`} className="border-t-2 border-rule pt-1">
+      <h2 className="capitalize">{side}</h2>
+      <p className="text-faint text-sm">
+        {length === null ? 'Length not measured.' : `${figureIn('mm', length)} mm long.`}{' '}
+        {typeof longer === 'number' &&
+          longer >= 4 &&
+          `${longer >= 8 ? 'A size' : 'Half a size'} more than the other: own size or a filler there.`}
+      </p>
+      {targets.length === 0 ? (
+        <p className="text-faint">No lift, insert or pad asked for.</p>
+      ) : (
+        <ul className="grid gap-2">
+          {targets.map((target) => (
+            <li key={target.feature}>
+              {featureOf(target.feature).label}: <strong>{targetInWords(target)}</strong>{' '}
+              <span className="text-faint text-sm">{firmnessWord(target)}</span>
+              <span className="block text-sm">{target.pushes.map((push) => push.because)[0]}</span>
+              <Decide target={target} side={side} />
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,110 @@
+import { useState } from 'react';
+import { isPublished, isSourceId, recallMark, SOURCES } from '@/core/knowledge/sources';
+import { wayOf } from '@/core/prescribe/board';
+import { movedInWords, wantInWords } from '@/core/prescribe/explain';
+import type { Push, Target } from '@/core/prescribe/specification';
+import { PushMark } from '@/ui/drawing/PushMark';
+import { useChoices } from './use-choices';
+
+/** Sources in full, each with how surely it is recalled. */
+function Sources({ ids }: { ids: readonly string[] }) {
+  return (
+    <>
+      {ids.map((id) => {
+        if (!isSourceId(id) || !isPublished(id)) return `${isSourceId(id) ? SOURCES[id].cite : id}. `;
+        const { cite, says, recall } = SOURCES[id];
+        return `${cite}: ${says} (${recallMark(recall)}, ${recall} %) `;
+      })}
+    </>
+  );
+}
+
+/** One push in full: what it wants, how far it moved things, why, by which evidence, and who says otherwise. */
+export function PushLine({ target, push }: { target: Target; push: Push }) {
+  const { setAside, takeBack, readOnly } = useChoices();
+  const [asking, setAsking] = useState(false);
+  const [reason, setReason] = useState('');
+  return (
+    <li className={push.setAside ? 'text-faint' : ''}>
+      <p className="flex gap-2 items-baseline">
+        <span className="self-center">
+          <PushMark
+            way={wayOf(target.feature, push.want)}
+            strength={push.strength}
+            evidence={push.evidence}
+            contested={push.contestedBy.length > 0}
+            aside={push.setAside !== undefined}
+          />
+        </span>
+        <span>
+          <strong>{push.finding}</strong>
+          {push.sides.length === 1 && <span className="text-faint"> ({push.sides[0]})</span>} wants{' '}
+          {wantInWords(target.feature, push.want)}
+          <span className="text-faint">; {movedInWords(target, push)}.</span>{' '}
+          <span className={push.setAside ? 'line-through' : ''}>{push.because}</span>
+        </span>
+      </p>
+      <p className="text-faint text-xs pl-6">
+        {push.strength}, evidence {push.evidence}
+        {push.schools.length > 0 && `, ${push.schools.join(' and ')} school`}. <Sources ids={push.sources} />
+        {push.contestedBy.length > 0 && (
+          <>
+            Contested by{' '}
+            {push.contestedBy.map((id, at) => (
+              <span key={id}>
+                {at > 0 && ', '}
+                <a href={`/knowledge#${id}`}>{id}</a>
+              </span>
+            ))}
+            .{' '}
+          </>
+        )}
+        {push.caution && <span className="text-hold">{push.caution} </span>}
+        {push.setAside === undefined && !asking && !readOnly && (
+          <button type="button" className="underline cursor-pointer" onClick={() => setAsking(true)}>
+            Set aside with a reason
+          </button>
+        )}
+      </p>
+      {push.setAside !== undefined && (
+        <p className="pl-6">
+          Set aside: {push.setAside}{' '}
+          {!readOnly && (
+            <button
+              type="button"
+              className="press press-quiet"
+              onClick={() => takeBack(push.rule, target.feature)}
+            >
+              Take back
+            </button>
+          )}
+        </p>
+      )}
+      {asking && push.setAside === undefined && (
+        <form
+          className="flex gap-2 items-end pl-6 mt-1"
+          onSubmit={(event) => {
+            event.preventDefault();
+            setAside(push.rule, target.feature, reason.trim());
+            setAsking(false);
+          }}
+        >
+          <label className="grow">
+            <span className="block text-faint text-xs">Reason (kept with the specification)</span>
+            <input
+              className="w-full"
+              required
+              minLength={3}
+              maxLength={600}
+              value={reason}
+              onChange={(event) => setReason(event.target.value)}
+            />
+          </label>
+          <button type="submit" className="press">
+            Set aside
+          </button>
+        </form>
+      )}
+    </li>
+  );
+}

@@ -1,0 +1,74 @@
+import { SCHOOL_CHOICES, type SchoolChoice } from '@/core/knowledge/schools';
+import { shoeValues } from '@/core/prescribe/shoe-values';
+import { LIMITS_OF_USE } from '@/core/safety/cautions';
+import { minimalistIndexOf, type ShoeIndex } from '@/core/shoe/minimalist-index';
+import { MOTION_CONTROL_MOST, motionControlScaleOf } from '@/core/shoe/motion-control-scale';
+import { Choice } from '@/ui/controls/Choice';
+import { Sections } from '../../Sections';
+import { useVisit } from '../../visit-context';
+import { AskNext } from './AskNext';
+import { Board } from './Board';
+import { Deadlocks } from './Deadlocks';
+import { LeftRight } from './LeftRight';
+import { Schools } from './Schools';
+import { useChoices } from './use-choices';
+import { WhatIf } from './WhatIf';
+
+const SCHOOLS = Object.fromEntries(Object.entries(SCHOOL_CHOICES).map(([id, entry]) => [id, entry.label]));
+
+const range = ({ least, most }: ShoeIndex): string =>
+  Math.round(least) === Math.round(most)
+    ? `${Math.round(least)}`
+    : `${Math.round(least)}–${Math.round(most)}`;
+
+/** Why the shoe is what it is, and what a clinician makes of it. */
+export function Reason() {
+  const { specification, school, visit } = useVisit();
+  const { choices, save } = useChoices();
+  const shoe = shoeValues(specification);
+  return (
+    <div className="grid gap-2">
+      <div className="flex gap-5 items-end flex-wrap">
+        <Choice
+          label="School of this visit"
+          options={SCHOOLS}
+          value={school}
+          onChange={(value) => save({ school: (value as SchoolChoice | undefined) ?? visit.clinic.school })}
+        />
+        <p className="text-faint text-xs leading-snug">
+          As specified: minimalist index {range(minimalistIndexOf(shoe))} %, motion control{' '}
+          {range(motionControlScaleOf(shoe))} of {MOTION_CONTROL_MOST}.<br />
+          Rules {specification.knowledge}. <a href={`/visits/${visit.id}/rationale`}>Printable rationale</a>
+        </p>
+      </div>
+      <Deadlocks />
+      <Sections
+        label="Parts of the reasoning"
+        parts={[
+          { id: 'board', title: 'Board', content: <Board /> },
+          { id: 'schools', title: 'Schools', content: <Schools /> },
+          { id: 'sides', title: 'Left and right', content: <LeftRight /> },
+          { id: 'next', title: 'Ask next', content: <AskNext /> },
+          { id: 'what-if', title: 'What if', content: <WhatIf /> },
+          {
+            id: 'note',
+            title: 'Note',
+            content: (
+              <label className="block">
+                <span className="block text-faint">Note to this specification</span>
+                <textarea
+                  className="w-full"
+                  rows={5}
+                  maxLength={2000}
+                  value={choices.note ?? ''}
+                  onChange={(event) => save({ note: event.target.value })}
+                />
+              </label>
+            ),
+          },
+        ]}
+      />
+      <p className="text-faint text-xs">{LIMITS_OF_USE}</p>
+    </div>
+  );
+}

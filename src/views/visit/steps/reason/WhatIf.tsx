@@ -1,0 +1,189 @@
+import { useMemo } from 'react';
+import { recallMark, SOURCES } from '@/core/knowledge/sources';
+import { shoeValues } from '@/core/prescribe/shoe-values';
+import { FEATURES, gradeName } from '@/core/shoe/features';
+import { LEVERS, type Lever, REGIONS } from '@/core/what-if/effects';
+import { type Scenario, scenarioOf, type Told, WHAT_IF_CAUTION, whatIf } from '@/core/what-if/what-if';
+import { LegDrawing, sizeInWords } from '@/ui/drawing/LegDrawing';
+import { useHeld, useVisit } from '../../visit-context';
+import { useChoices } from './use-choices';
+
+const LEVER_IDS = Object.keys(LEVERS) as Lever[];
+
+function leverInWords(lever: Lever, value: number): string {
+  const { unit } = LEVERS[lever];
+  if (lever === 'stepRate') return value === 0 ? 'as now' : `+${value} %`;
+  if (unit === 'mm') return `${value} mm`;
+  const feature = FEATURES[lever as 'rocker' | 'forefootStiffness' | 'heelCushioning'];
+  return gradeName(feature.anchors, value);
+}
+
+/** Turns the shoe and the step, and shows on a leg which way load would move; a scenario can be kept beside today's. */
+export function WhatIf() {
+  const { specification, visit, readOnly } = useVisit();
+  const { choices, save } = useChoices();
+  const today = useMemo(() => scenarioOf(shoeValues(specification)), [specification]);
+  const [turned, setTurned] = useHeld<Partial<Scenario>>('what-if', {});
+  const now: Scenario = { ...today, ...turned };
+  const told = whatIf(today, now, visit.house.settings);
+  const pinned = choices.scenario;
+  const untouched = LEVER_IDS.every((lever) => now[lever] === today[lever]);
+  return (
+    <div className="grid gap-3">
+      <div className="grid grid-cols-[13rem_9rem_1fr] gap-4">
+        <div className="grid gap-1 content-start">
+          {LEVER_IDS.map((lever) => {
+            const { label, from, to, step } = LEVERS[lever];
+            return (
+              <label key={lever} className="block">
+                <span className="flex justify-between">
+                  {label}
+                  <span className="figure font-medium">{leverInWords(lever, now[lever])}</span>
+                </span>
+                <input
+                  type="range"
+                  className="w-full"
+                  min={from}
+                  max={to}
+                  step={step}
+                  value={now[lever]}
+                  aria-valuetext={leverInWords(lever, now[lever])}
+                  onChange={(event) => setTurned({ ...turned, [lever]: Number(event.target.value) })}
+                />
+              </label>
+            );
+          })}
+          <p className="flex flex-wrap gap-2 mt-1">
+            <button type="button" className="press" disabled={untouched} onClick={() => setTurned({})}>
+              As specified
+            </button>
+            {!readOnly && (
+              <button
+                type="button"
+                className="press"
+                disabled={untouched}
+                onClick={() => save({ scenario: now })}
+              >
+                Pin beside today’s
+              </button>
+            )}
+          </p>
+        </div>
+        <div>
+          <LegDrawing told={told} label="This what-if" />
+          <p className="text-xs text-faint text-center">up: more load; filled: size known</p>
+        </div>
+        <div className="grid gap-1 content-start text-sm">
+          {untouched && (
+            <p className="text-faint">Nothing is turned: the shoe stands as specified. Move a slider.</p>
+          )}
+          {told
+            .filter((region) => region.lines.length > 0)
+            .map((region) => (
+              <section key={region.region}>
+                <h3 className="font-medium font-[family-name:inherit]">
+                  {REGIONS[region.region]}: {sizeInWords(region)}
+                </h3>
+                <ul className="text-xs">
+                  {region.lines.map((line) => (
+                    <Line key={line.lever + line.quantity} line={line} />
+                  ))}
+                </ul>
+              </section>
+            ))}
+        </div>
+      </div>
+      {pinned && (
+        <Pinned
+          pinned={pinned}
+          today={today}
+          onTake={() => setTurned(pinned)}
+          onDrop={readOnly ? null : () => save({ scenario: undefined })}
+        />
+      )}
+      <p className="text-hold text-sm">{WHAT_IF_CAUTION}</p>
+    </div>
+  );
+}
+
+function Line({ line }: { line: Told }) {
+  const source = line.source === 'clinic-setting' ? null : SOURCES[line.source];
+  const size = line.size
+    ? ` ${[...new Set([line.size.low, line.size.high].map((value) => `${value > 0 ? '+' : '−'}${Math.abs(Math.round(value))}`))].join(' to ')} %`
+    : '';
+  return (
+    <li>
+      {line.quantity} {line.direction}
+      {size}
+      {line.beyond && ' (beyond what was measured)'}
+      {line.note && `, ${line.note}`}.{' '}
+      <span className="text-faint">
+        {source
+          ? `${source.cite} (${recallMark(source.recall)}, ${source.recall} %)`
+          : 'Setting of the clinic.'}
+      </span>
+    </li>
+  );
+}
+
+function Pinned({
+  pinned,
+  today,
+  onTake,
+  onDrop,
+}: {
+  pinned: Scenario;
+  today: Scenario;
+  onTake: () => void;
+  onDrop: (() => void) | null;
+}) {
+  const { visit } = useVisit();
+  const told = whatIf(today, pinned, visit.house.settings);
+  const turned = LEVER_IDS.filter((lever) => pinned[lever] !== today[lever]);
+  return (
+    <section
+      aria-label="Pinned what-if"
+      className="border-t border-rule pt-2 grid grid-cols-[7rem_1fr] gap-4"
+    >
+      <LegDrawing told={told} label="Pinned what-if" />
+      <div className="text-sm">
+        <h3>Pinned beside today’s</h3>
+        <table className="tight w-auto">
+          <thead>
+            <tr>
+              <th scope="col">Turned</th>
+              <th scope="col">As specified</th>
+              <th scope="col">Pinned</th>
+            </tr>
+          </thead>
+          <tbody>
+            {turned.map((lever) => (
+              <tr key={lever}>
+                <th scope="row">{LEVERS[lever].label}</th>
+                <td className="figure">{leverInWords(lever, today[lever])}</td>
+                <td className="figure">{leverInWords(lever, pinned[lever])}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        {turned.length === 0 && <p>It is the same as today’s shoe.</p>}
+        <p>
+          {told
+            .filter((region) => region.direction !== 'none')
+            .map((region) => `${REGIONS[region.region]} ${sizeInWords(region)}`)
+            .join('; ')}
+        </p>
+        <p className="flex gap-2 mt-1">
+          <button type="button" className="press" onClick={onTake}>
+            Take to the sliders
+          </button>
+          {onDrop && (
+            <button type="button" className="press" onClick={onDrop}>
+              Unpin
+            </button>
+          )}
+        </p>
+      </div>
+    </section>
+  );
+}

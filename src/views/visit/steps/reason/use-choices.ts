@@ -1,0 +1,29 @@
+import type { Choices } from '@/api/visit-schema';
+import type { Decision } from '@/core/prescribe/specification';
+import type { FeatureId } from '@/core/shoe/features';
+import { useVisit } from '../../visit-context';
+
+/** The choices of this visit: school, what was set aside, what was decided, the pinned what-if. */
+export function useChoices() {
+  const { store, state, readOnly } = useVisit();
+  const choices = state.steps.reason.content as Choices;
+  const save = (part: Choices) => store.change('reason', { ...choices, ...part });
+  const aside = choices.setAside ?? [];
+  const decisions = choices.decisions ?? [];
+  const others = (rule: string, feature: FeatureId) =>
+    aside.filter((entry) => entry.rule !== rule || entry.feature !== feature);
+  const otherDecisions = ({ feature, side }: Pick<Decision, 'feature' | 'side'>) =>
+    decisions.filter((entry) => entry.feature !== feature || entry.side !== side);
+  return {
+    choices,
+    readOnly,
+    save,
+    setAside: (rule: string, feature: FeatureId, reason: string) =>
+      save({ setAside: [...others(rule, feature), { rule, feature, reason }] }),
+    takeBack: (rule: string, feature: FeatureId) => save({ setAside: others(rule, feature) }),
+    decide: (decision: Decision) =>
+      save({ decisions: [...otherDecisions(decision), decision] as NonNullable<Choices['decisions']> }),
+    undecide: (place: Pick<Decision, 'feature' | 'side'>) =>
+      save({ decisions: otherDecisions(place) as NonNullable<Choices['decisions']> }),
+  };
+}
