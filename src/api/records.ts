@@ -1,6 +1,7 @@
 import type { PatientSheet } from '@/core/aftercare/patient-sheet';
 import type { InjuryMark } from '@/core/body-map/mark';
 import type { HouseRules } from '@/core/knowledge/house-rules';
+import type { Rule } from '@/core/knowledge/rule';
 import type { SchoolChoice } from '@/core/knowledge/schools';
 import type { ShoeModel } from '@/core/match/model';
 import type { Reading } from '@/core/outcomes/real-change';
@@ -122,10 +123,15 @@ export interface VisitRecord {
   closedBecause: string | null;
   patient: PatientSummary & { heightMm: number | null; school: SchoolChoice | null };
   clinic: ClinicRecord;
-  /** The clinic's departures from the shipped knowledge. */
+  /** The clinic's departures from the shipped knowledge: those of today, or of the day of issue. */
   house: HouseRules;
-  /** What was issued at this visit. */
-  specificationId: string | null;
+  /** What was issued at this visit; it is shown as it was, whatever the rules are today. */
+  issued: {
+    id: string;
+    specification: Specification;
+    /** The rules of its edition, where they are no longer those that ship. */
+    rules: readonly Rule[] | null;
+  } | null;
   /** What still holds from an earlier visit, and when that was. */
   carried: { findings: Findings; injuries: InjuryMark[]; from: string } | null;
   /** What earlier visits measured, oldest first. */

@@ -1,8 +1,8 @@
-import { type HouseRules, knowledgeOf } from '@/core/knowledge/house-rules';
 import type { SchoolChoice } from '@/core/knowledge/schools';
 import type { ClinicalPicture } from '@/core/picture/clinical-picture';
 import { askNext, type NextQuestion } from '@/core/prescribe/ask-next';
 import { hangsOn } from '@/core/prescribe/hangs-on';
+import type { Knowledge } from '@/core/prescribe/resolve';
 import type { SetAside } from '@/core/prescribe/specification';
 import { ok } from '@/core/result';
 import { serve } from './task';
@@ -11,7 +11,7 @@ export interface ReasonAsked {
   picture: ClinicalPicture;
   school: SchoolChoice;
   setAside: readonly SetAside[];
-  house: HouseRules;
+  knowledge: Knowledge;
 }
 
 export interface Reasoning {
@@ -20,8 +20,7 @@ export interface Reasoning {
 }
 
 /** What each target hangs on and what is worth finding out next: hundreds of resolutions, off the main thread. */
-serve<ReasonAsked, Reasoning>(({ picture, school, setAside, house }, report) => {
-  const options = { school, setAside, knowledge: knowledgeOf(house) };
+serve<ReasonAsked, Reasoning>(({ picture, ...options }, report) => {
   report('what each target hangs on', 0);
   const reliance = hangsOn(picture, options);
   report('what to find out next', 0.3);

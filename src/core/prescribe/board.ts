@@ -92,7 +92,7 @@ export function boardOf(specification: Specification, picture: ClinicalPicture, 
       if (finding) return finding;
     }
     // A rule whose condition is only that something is absent rests on what it read first.
-    return findingsOfRule(rule!)[0]!;
+    return (rule && findingsOfRule(rule)[0]) ?? 'ageYears';
   };
   const byFinding = new Map<FindingId, { sides: Set<Side>; byColumn: Map<number, Push[]> }>();
   for (const [at, { target }] of columns.entries())

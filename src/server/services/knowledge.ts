@@ -11,7 +11,7 @@ import {
   ruleOfChange,
   rulesInForce,
 } from '@/core/knowledge/house-rules';
-import { RULES } from '@/core/knowledge/knowledge-base';
+import { KNOWLEDGE_VERSION, RULES } from '@/core/knowledge/knowledge-base';
 import { previewOf, type StoredPicture } from '@/core/prescribe/preview';
 import { replay, replaysAlike } from '@/core/prescribe/replay';
 import type { Knowledge } from '@/core/prescribe/resolve';
@@ -196,6 +196,34 @@ export async function readIssued(tenant: Tenant, id: string): Promise<IssuedReco
     findings: row.picture,
     choices: row.choices,
     specification: row.result as Specification,
+  };
+}
+
+/** What was issued at a visit, with the house rules of that day; its rules too where the shipped ones have moved on. */
+export async function issuedAt({ tx }: Tenant, visitId: string) {
+  const row = await tx
+    .selectFrom('specification')
+    .leftJoin('knowledge_edition', (join) =>
+      join.on(sql<boolean>`knowledge_edition.edition = specification.result->>'knowledge'`),
+    )
+    .select(['specification.id', 'specification.result', 'knowledge_edition.rules'])
+    .where('specification.visit_id', '=', visitId)
+    .executeTakeFirst();
+  if (!row) return null;
+  const specification = row.result as Specification;
+  const [shipped, version] = specification.knowledge.split('+house.');
+  const house = version
+    ? await tx
+        .selectFrom('house_rules')
+        .select(['version', 'changes', 'settings'])
+        .where('version', '=', Number(version))
+        .executeTakeFirst()
+    : undefined;
+  return {
+    id: row.id,
+    specification,
+    house: house ?? NO_HOUSE_RULES,
+    rules: shipped === KNOWLEDGE_VERSION ? null : row.rules,
   };
 }
 

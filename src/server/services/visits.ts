@@ -6,7 +6,7 @@ import type { PatientSheet } from '@/core/aftercare/patient-sheet';
 import { audit, type Tenant } from '../database/tenant';
 import { fieldErrors, notFound, Refusal } from '../http/problem';
 import { readClinic } from './clinic';
-import { readHouseRules } from './knowledge';
+import { issuedAt, readHouseRules } from './knowledge';
 import { carriedFrom, findingsOfSteps, injuriesOf, merged, numbersOf, swellingOf } from './patient-findings';
 import { patientRow, summaryOf } from './patients';
 
@@ -114,11 +114,7 @@ export async function readVisit(tenant: Tenant, id: string): Promise<VisitRecord
     .select('sheet')
     .where('visit_id', '=', id)
     .executeTakeFirst();
-  const issued = await tenant.tx
-    .selectFrom('specification')
-    .select('id')
-    .where('visit_id', '=', id)
-    .executeTakeFirst();
+  const issued = await issuedAt(tenant, id);
   return {
     id,
     startedAt: visit.started_at.toISOString(),
@@ -126,8 +122,8 @@ export async function readVisit(tenant: Tenant, id: string): Promise<VisitRecord
     closedBecause: visit.closed_because,
     patient: { ...summaryOf(patient), heightMm: patient.height_mm, school: patient.school },
     clinic: await readClinic(tenant),
-    house: await readHouseRules(tenant),
-    specificationId: issued?.id ?? null,
+    house: issued?.house ?? (await readHouseRules(tenant)),
+    issued: issued && { id: issued.id, specification: issued.specification, rules: issued.rules },
     ...(await earlierVisits(tenant, patient.id, visit.started_at)),
     reader: tenant.actor.name,
     steps: await stepsOf(tenant, id),

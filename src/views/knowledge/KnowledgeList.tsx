@@ -1,69 +1,228 @@
 import { useState } from 'react';
-import { wishInWords } from '@/core/knowledge/in-words';
+import type { RuleUse } from '@/api/records';
+import { type HouseChange, ruleOfChange } from '@/core/knowledge/house-rules';
+import { conditionInWords, wishInWords } from '@/core/knowledge/in-words';
 import { RULES } from '@/core/knowledge/knowledge-base';
-import type { Rule } from '@/core/knowledge/rule';
-import { sourceInWords } from '@/core/knowledge/sources';
+import type { EvidenceGrade, Rule, School } from '@/core/knowledge/rule';
+import { recallOf, sourceInWords } from '@/core/knowledge/sources';
+import { FEATURE_IDS, featureOf } from '@/core/shoe/features';
 import { MarkShape } from '@/ui/drawing/Marks';
+import { ChangeRule } from './ChangeRule';
+
+interface Filter {
+  words: string;
+  topic: string;
+  feature: string;
+  school: '' | School | 'every';
+  evidence: '' | EvidenceGrade;
+  only: '' | 'contested' | 'changed' | 'overruled' | 'never';
+}
+const ALL: Filter = { words: '', topic: '', feature: '', school: '', evidence: '', only: '' };
 
 const matches = (rule: Rule, words: string): boolean =>
-  `${rule.finding} ${rule.because} ${rule.topic} ${rule.wishes.map(wishInWords).join(' ')}`
+  `${rule.id} ${rule.finding} ${rule.because} ${rule.topic} ${rule.wishes.map(wishInWords).join(' ')} ${rule.sources.map(sourceInWords).join(' ')}`
     .toLowerCase()
     .includes(words.trim().toLowerCase());
 
-/** Rules by topic, with a search over findings, features and reasons. */
-export function KnowledgeList() {
-  const [words, setWords] = useState('');
-  const found = RULES.filter((rule) => matches(rule, words));
-  const topics = [...new Set(found.map((rule) => rule.topic))];
+interface Props {
+  rules: readonly Rule[];
+  changes: readonly HouseChange[];
+  use: readonly RuleUse[];
+  onChange: (change: HouseChange) => void;
+}
+
+/** Rules by topic, feature, school and evidence, each with how often it fired and was overruled here. */
+export function KnowledgeList({ rules, changes, use, onChange }: Props) {
+  const [filter, setFilter] = useState(ALL);
+  const put = (part: Partial<Filter>) => setFilter({ ...filter, ...part });
+  const off = new Set(changes.flatMap((change) => (change.kind === 'off' ? [change.rule] : [])));
+  const changed = new Map(changes.map((change) => [ruleOfChange(change), change]));
+  const uses = new Map(use.map((entry) => [entry.rule, entry]));
+  // What is switched off stays in sight.
+  const all = [...rules, ...RULES.filter((rule) => off.has(rule.id))];
+  const found = all.filter(
+    (rule) =>
+      matches(rule, filter.words) &&
+      (!filter.topic || rule.topic === filter.topic) &&
+      (!filter.feature || rule.wishes.some((wish) => wish.feature === filter.feature)) &&
+      (!filter.school ||
+        (filter.school === 'every' ? rule.schools.length === 0 : rule.schools.includes(filter.school))) &&
+      (!filter.evidence || rule.evidence === filter.evidence) &&
+      (filter.only !== 'contested' || rule.contestedBy !== undefined) &&
+      (filter.only !== 'changed' || changed.has(rule.id)) &&
+      (filter.only !== 'overruled' || (uses.get(rule.id)?.overruled ?? 0) > 0) &&
+      (filter.only !== 'never' || !uses.has(rule.id)),
+  );
+  const topics = [...new Set(all.map((rule) => rule.topic))];
   return (
     <>
-      <label className="block mb-3">
-        <span className="block text-faint">Search findings, features, reasons</span>
-        <input className="w-80" value={words} onChange={(event) => setWords(event.target.value)} />{' '}
-        <span role="status" className="text-faint">
-          {found.length} of {RULES.length} rules
-        </span>
-      </label>
-      {topics.map((topic) => (
-        <section key={topic} className="grid grid-cols-[11rem_1fr] gap-6 border-t border-rule pt-2 mb-4">
-          <h2>{topic}</h2>
-          <ul>
-            {found
-              .filter((rule) => rule.topic === topic)
-              .map((rule) => (
-                <li key={rule.id} className="border-b border-line pb-2 mb-2">
-                  <p>
-                    <strong>{rule.finding}</strong>{' '}
-                    <span className="text-faint">
-                      {rule.strength}, evidence {rule.evidence}
-                      {rule.schools.length > 0 && `, ${rule.schools.join(' and ')} school`}
-                    </span>
-                    {rule.contestedBy && (
-                      <span>
-                        {' '}
-                        <MarkShape mark="contested" /> contested
-                      </span>
-                    )}
-                  </p>
-                  <p>
-                    {rule.wishes
-                      .map(
-                        (wish) =>
-                          wishInWords(wish) +
-                          (wish.strength && wish.strength !== rule.strength ? ` (${wish.strength})` : ''),
-                      )
-                      .join('; ')}
-                    .
-                  </p>
-                  <p className="text-faint">{rule.because}</p>
-                  <p className="text-faint text-sm">{rule.sources.map(sourceInWords).join('; ')}</p>
-                  {rule.caution && <p className="text-hold text-sm">{rule.caution}</p>}
-                </li>
-              ))}
-          </ul>
-        </section>
-      ))}
+      <Filters filter={filter} topics={topics} onChange={put} />
+      <p role="status" className="text-faint mb-2">
+        {found.length} of {all.length} rules
+        {filter !== ALL && (
+          <button type="button" className="press press-quiet" onClick={() => setFilter(ALL)}>
+            Show all
+          </button>
+        )}
+      </p>
+      {topics
+        .filter((topic) => found.some((rule) => rule.topic === topic))
+        .map((topic) => (
+          <section key={topic} className="grid grid-cols-[11rem_1fr] gap-6 border-t border-rule pt-2 mb-4">
+            <h2>{topic}</h2>
+            <ul>
+              {found
+                .filter((rule) => rule.topic === topic)
+                .map((rule) => (
+                  <RuleEntry
+                    key={rule.id}
+                    rule={rule}
+                    use={uses.get(rule.id)}
+                    change={changed.get(rule.id)}
+                    onChange={onChange}
+                  />
+                ))}
+            </ul>
+          </section>
+        ))}
       {found.length === 0 && <p>No rule speaks of that.</p>}
     </>
+  );
+}
+
+function Filters({
+  filter,
+  topics,
+  onChange,
+}: {
+  filter: Filter;
+  topics: readonly string[];
+  onChange: (part: Partial<Filter>) => void;
+}) {
+  const select = (key: keyof Filter, label: string, options: readonly (readonly [string, string])[]) => (
+    <label>
+      <span className="block text-faint text-xs">{label}</span>
+      <select value={filter[key]} onChange={(event) => onChange({ [key]: event.target.value })}>
+        <option value="">any</option>
+        {options.map(([value, words]) => (
+          <option key={value} value={value}>
+            {words}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+  return (
+    <div className="flex flex-wrap gap-3 mb-2 items-end">
+      <label className="grow max-w-xs">
+        <span className="block text-faint text-xs">Search findings, features, reasons, sources</span>
+        <input
+          className="w-full"
+          value={filter.words}
+          onChange={(event) => onChange({ words: event.target.value })}
+        />
+      </label>
+      {select(
+        'topic',
+        'Topic',
+        topics.map((topic) => [topic, topic]),
+      )}
+      {select(
+        'feature',
+        'Feature',
+        FEATURE_IDS.map((id) => [id, featureOf(id).label]),
+      )}
+      {select('school', 'School', [
+        ['every', 'every school'],
+        ['shape', 'shape-led'],
+        ['comfort', 'comfort-led'],
+        ['load', 'load-led'],
+      ])}
+      {select('evidence', 'Evidence', [
+        ['A', 'A, guideline or trial'],
+        ['B', 'B, cohort or laboratory'],
+        ['C', 'C, common practice'],
+      ])}
+      {select('only', 'Only', [
+        ['contested', 'contested'],
+        ['changed', 'changed by this clinic'],
+        ['overruled', 'overruled here'],
+        ['never', 'never fired here'],
+      ])}
+    </div>
+  );
+}
+
+function RuleEntry({
+  rule,
+  use,
+  change,
+  onChange,
+}: {
+  rule: Rule;
+  use: RuleUse | undefined;
+  change: HouseChange | undefined;
+  onChange: (change: HouseChange) => void;
+}) {
+  const recall = recallOf(rule.sources);
+  return (
+    <li id={rule.id} className="border-b border-line pb-2 mb-2 grid grid-cols-[1fr_9rem] gap-4 scroll-mt-4">
+      <div className={change?.kind === 'off' ? 'text-faint' : ''}>
+        <p>
+          <strong className={change?.kind === 'off' ? 'line-through' : ''}>{rule.finding}</strong>{' '}
+          <span className="text-faint">
+            {rule.strength}, evidence {rule.evidence}
+            {rule.schools.length > 0 && `, ${rule.schools.join(' and ')} school`}
+          </span>
+          {rule.contestedBy && (
+            <span className="text-sm">
+              {' '}
+              <MarkShape mark="contested" /> contested by{' '}
+              {rule.contestedBy.map((id, at) => (
+                <span key={id}>
+                  {at > 0 && ', '}
+                  <a href={`#${id}`}>{RULES.find((other) => other.id === id)?.finding ?? id}</a>
+                </span>
+              ))}
+            </span>
+          )}
+        </p>
+        <p className="text-sm text-faint">When {conditionInWords(rule.when)}.</p>
+        <p>
+          {rule.wishes
+            .map(
+              (wish) =>
+                wishInWords(wish) +
+                (wish.strength && wish.strength !== rule.strength ? ` (${wish.strength})` : ''),
+            )
+            .join('; ')}
+          .
+        </p>
+        <p className="text-faint">{rule.because}</p>
+        <p className="text-faint text-sm">
+          {rule.sources.map(sourceInWords).join('; ')}
+          {recall !== null && `. Recalled with ${recall} % confidence`}.
+        </p>
+        {rule.caution && <p className="text-hold text-sm">{rule.caution}</p>}
+      </div>
+      <div className="text-sm">
+        <p className="figure">
+          {use ? `fired ${use.fired} ×` : 'never fired'}
+          {use && use.overruled > 0 && <span className="text-hold">, overruled {use.overruled} ×</span>}
+        </p>
+        {change ? (
+          <p className="text-hold">
+            {change.kind === 'off'
+              ? 'switched off here'
+              : change.kind === 'strength'
+                ? `made ${change.strength} here`
+                : 'this clinic’s own'}
+            : {change.reason}
+          </p>
+        ) : (
+          <ChangeRule rule={rule} onChange={onChange} />
+        )}
+      </div>
+    </li>
   );
 }

@@ -1,7 +1,6 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { VisitRecord } from '@/api/records';
 import type { SavedStep } from '@/api/saved-steps';
-import { knowledgeOf } from '@/core/knowledge/house-rules';
 import type { Rule } from '@/core/knowledge/rule';
 import { VISIT_STEPS } from '@/core/picture/finding-kinds';
 import type { FindingId } from '@/core/picture/findings';
@@ -23,7 +22,7 @@ import { Prosthesis } from './steps/Prosthesis';
 import { Reason } from './steps/reason/Reason';
 import { TryOnStep } from './steps/TryOnStep';
 import { Warnings } from './steps/Warnings';
-import { useVisit, VisitProvider } from './visit-context';
+import { knowledgeAt, useVisit, VisitProvider } from './visit-context';
 import { VisitStore } from './visit-store';
 
 const SCREENS: Record<SavedStep, () => React.JSX.Element | null> = {
@@ -64,7 +63,7 @@ export function VisitTable({ visit }: { visit: VisitRecord }) {
   const [restored, setRestored] = useState<SavedStep[]>([]);
   const current = useRef(step);
   current.current = step;
-  const { rules } = knowledgeOf(visit.house);
+  const { rules } = useMemo(() => knowledgeAt(visit), [visit]);
   const lit = useMemo(() => findingsBehind(target, rules), [target, rules]);
 
   useEffect(() => {

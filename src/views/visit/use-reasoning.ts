@@ -1,7 +1,6 @@
 import { useEffect, useState } from 'react';
-import type { HouseRules } from '@/core/knowledge/house-rules';
 import type { ClinicalPicture } from '@/core/picture/clinical-picture';
-import type { ResolveOptions } from '@/core/prescribe/resolve';
+import { BUILT_IN, type ResolveOptions } from '@/core/prescribe/resolve';
 import type { ReasonAsked, Reasoning } from '@/workers/reason-worker';
 import { useTask } from '../use-task';
 
@@ -12,11 +11,7 @@ const startWorker = () =>
 const ASK_AFTER_MS = 250;
 
 /** What targets hang on and what to find out next, worked out a moment after each finding; the last answer stays until then. */
-export function useReasoning(
-  picture: ClinicalPicture,
-  options: ResolveOptions,
-  house: HouseRules,
-): Reasoning | null {
+export function useReasoning(picture: ClinicalPicture, options: ResolveOptions): Reasoning | null {
   const { ask } = useTask<ReasonAsked, Reasoning>(startWorker);
   const [reasoning, setReasoning] = useState<Reasoning | null>(null);
   useEffect(() => {
@@ -25,11 +20,11 @@ export function useReasoning(
         picture,
         school: options.school ?? 'balanced',
         setAside: options.setAside ?? [],
-        house,
+        knowledge: options.knowledge ?? BUILT_IN,
       });
       if (answer) setReasoning(answer);
     }, ASK_AFTER_MS);
     return () => clearTimeout(timer);
-  }, [ask, picture, options.school, options.setAside, house]);
+  }, [ask, picture, options.school, options.setAside, options.knowledge]);
   return reasoning;
 }

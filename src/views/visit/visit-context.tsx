@@ -15,7 +15,7 @@ import { type ClinicalPicture, clinicalPicture, type Findings } from '@/core/pic
 import { deriveFindings } from '@/core/picture/derive';
 import type { FindingStep } from '@/core/picture/finding-kinds';
 import type { FindingId } from '@/core/picture/findings';
-import { type ResolveOptions, resolve } from '@/core/prescribe/resolve';
+import { type Knowledge, type ResolveOptions, resolve } from '@/core/prescribe/resolve';
 import type { Specification } from '@/core/prescribe/specification';
 import { suggestedWarnings } from '@/core/safety/suggested-warnings';
 import { type Block, openWarnings } from '@/core/safety/warning-signs';
@@ -46,6 +46,10 @@ interface VisitView {
 
 const Context = createContext<VisitView | null>(null);
 
+/** The rules that a visit is read by: those of the day of issue once something was issued. */
+export const knowledgeAt = ({ house, issued }: VisitRecord): Knowledge =>
+  issued?.rules ? { edition: issued.specification.knowledge, rules: issued.rules } : knowledgeOf(house);
+
 const FINDING_STEPS: readonly FindingStep[] = ['ask', 'old-pair', 'feet', 'load', 'move'];
 
 interface ProviderProps {
@@ -60,7 +64,8 @@ export function VisitProvider({ visit, store, lit, children }: ProviderProps) {
   const state = useSyncExternalStore(store.subscribe, store.snapshot, store.snapshot);
   const { steps } = state;
   const choices = state.steps.reason.content as Choices;
-  const school = choices.school ?? visit.patient.school ?? visit.clinic.school;
+  const school =
+    visit.issued?.specification.school ?? choices.school ?? visit.patient.school ?? visit.clinic.school;
   const picture = useMemo(() => {
     const record: Findings = {
       body: { ageYears: visit.patient.age, sizingGroup: visit.patient.sizingGroup },
@@ -73,12 +78,12 @@ export function VisitProvider({ visit, store, lit, children }: ProviderProps) {
       school,
       setAside: choices.setAside ?? [],
       decisions: choices.decisions ?? [],
-      knowledge: knowledgeOf(visit.house),
+      knowledge: knowledgeAt(visit),
     }),
-    [school, choices.setAside, choices.decisions, visit.house],
+    [school, choices.setAside, choices.decisions, visit],
   );
   const specification = useMemo(() => resolve(picture, options), [picture, options]);
-  const reasoning = useReasoning(picture, options, visit.house);
+  const reasoning = useReasoning(picture, options);
   const warnings = useMemo(() => {
     const check = steps.warnings.content as StepContents['warnings'];
     const marks = [

@@ -24,7 +24,7 @@ const visit = (steps: StepRecord[] = [], closedAt: string | null = null): VisitR
   },
   clinic: { id: 'c', name: 'Clinic', place: 'Testholm', school: 'balanced', lifeSchool: 'median' },
   house: { version: 0, changes: [], settings: {} },
-  specificationId: null,
+  issued: null,
   carried: null,
   earlier: [],
   reader: 'Test Reader',

@@ -75,7 +75,11 @@ export function Board() {
   const pushes = place.row >= 0 ? board.cells[place.row]![place.column]! : [];
   return (
     <div className="grid gap-2">
-      <table ref={grid} aria-label="Findings against features" className="board w-auto text-xs">
+      <table
+        ref={grid}
+        aria-label="Findings against features"
+        className="board w-auto justify-self-start text-xs"
+      >
         <thead>
           <tr>
             <th scope="col" className="align-bottom w-44">

@@ -2,8 +2,11 @@ import { useState } from 'react';
 import { isPublished, isSourceId, recallMark, SOURCES } from '@/core/knowledge/sources';
 import { wayOf } from '@/core/prescribe/board';
 import { movedInWords, wantInWords } from '@/core/prescribe/explain';
+import { BUILT_IN } from '@/core/prescribe/resolve';
+import { indexOf } from '@/core/prescribe/rule-index';
 import type { Push, Target } from '@/core/prescribe/specification';
 import { PushMark } from '@/ui/drawing/PushMark';
+import { useVisit } from '../../visit-context';
 import { useChoices } from './use-choices';
 
 /** Sources in full, each with how surely it is recalled. */
@@ -22,6 +25,8 @@ function Sources({ ids }: { ids: readonly string[] }) {
 /** One push in full: what it wants, how far it moved things, why, by which evidence, and who says otherwise. */
 export function PushLine({ target, push }: { target: Target; push: Push }) {
   const { setAside, takeBack, readOnly } = useChoices();
+  const { options } = useVisit();
+  const index = indexOf((options.knowledge ?? BUILT_IN).rules);
   const [asking, setAsking] = useState(false);
   const [reason, setReason] = useState('');
   return (
@@ -53,7 +58,7 @@ export function PushLine({ target, push }: { target: Target; push: Push }) {
             {push.contestedBy.map((id, at) => (
               <span key={id}>
                 {at > 0 && ', '}
-                <a href={`/knowledge#${id}`}>{id}</a>
+                <a href={`/knowledge#${id}`}>{index.byId.get(id)?.finding ?? id}</a>
               </span>
             ))}
             .{' '}

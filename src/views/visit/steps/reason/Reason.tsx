@@ -23,18 +23,22 @@ const range = ({ least, most }: ShoeIndex): string =>
 
 /** Why the shoe is what it is, and what a clinician makes of it. */
 export function Reason() {
-  const { specification, school, visit } = useVisit();
+  const { specification, school, visit, readOnly } = useVisit();
   const { choices, save } = useChoices();
   const shoe = shoeValues(specification);
   return (
     <div className="grid gap-2">
       <div className="flex gap-5 items-end flex-wrap">
-        <Choice
-          label="School of this visit"
-          options={SCHOOLS}
-          value={school}
-          onChange={(value) => save({ school: (value as SchoolChoice | undefined) ?? visit.clinic.school })}
-        />
+        {readOnly ? (
+          <p>School of this visit: {SCHOOLS[school]}</p>
+        ) : (
+          <Choice
+            label="School of this visit"
+            options={SCHOOLS}
+            value={school}
+            onChange={(value) => save({ school: (value as SchoolChoice | undefined) ?? visit.clinic.school })}
+          />
+        )}
         <p className="text-faint text-xs leading-snug">
           As specified: minimalist index {range(minimalistIndexOf(shoe))} %, motion control{' '}
           {range(motionControlScaleOf(shoe))} of {MOTION_CONTROL_MOST}.<br />

@@ -18,7 +18,7 @@ export function Schools() {
   const [said, setSaid] = useState('');
   const { schools, rows } = useMemo(() => compareSchools(picture, options), [picture, options]);
   const differing = rows.filter((row) => row.differs);
-  const shown = all ? rows : differing;
+  const shown = all || differing.length === 0 ? rows : differing;
   const keep = async (choice: SchoolChoice | null) => {
     const answer = await call('PATCH', `/patients/${visit.patient.id}`, { school: choice });
     if (answer.ok) setOwn(choice);
@@ -47,9 +47,11 @@ export function Schools() {
           <tr>
             <th scope="col">
               {differing.length} of {rows.length} differ{' '}
-              <button type="button" className="press press-quiet" onClick={() => setAll(!all)}>
-                {all ? 'Only these' : 'Show all'}
-              </button>
+              {differing.length > 0 && (
+                <button type="button" className="press press-quiet" onClick={() => setAll(!all)}>
+                  {all ? 'Only these' : 'Show all'}
+                </button>
+              )}
             </th>
             {COLUMNS.map((choice) => (
               <th key={choice} scope="col" aria-current={choice === school || undefined}>
