@@ -34,6 +34,10 @@ test.describe('the HTTP API', () => {
         '/calculations/socks',
         '/calculations/alignment',
         '/calculations/wear',
+        '/calculations/comparison',
+        '/calculations/next-questions',
+        '/calculations/what-if',
+        '/knowledge/house-rules/preview',
         '/visits/{id}/steps/{step}',
       ]),
     );
@@ -109,6 +113,68 @@ test.describe('the HTTP API', () => {
     expect(
       specification.targets.find((target: { feature: string }) => target.feature === 'medialSupport').options,
     ).not.toContain('post');
+  });
+
+  test('reasons: every school, what hangs on what, what to ask next, what if', async () => {
+    const findings = {
+      body: { conditions: ['diabetes'], ageYears: 70 },
+      left: { arch: 'low', archMobility: 'flexible', roll: 'in', pain: ['achilles-mid'] },
+    };
+    const comparison = await (await post('/calculations/comparison', { findings })).json();
+    expect(comparison.schools).toEqual(['balanced', 'comfort', 'load', 'shape']);
+    const drop = comparison.rows.find((row: { feature: string }) => row.feature === 'drop');
+    expect(drop).toMatchObject({ differs: true });
+    expect(comparison.limitsOfUse).toContain('not a diagnosis');
+    const next = await (await post('/calculations/next-questions', { findings })).json();
+    expect(next.questions[0]).toMatchObject({ finding: 'sensation', seconds: 120, step: 'feet' });
+    const reliance = await (await post('/calculations/reliance', { findings, school: 'load' })).json();
+    expect(reliance.hangsOn.drop[0].finding).toBe('pain');
+    const from = { drop: 8, heelStack: 28, forefootStiffness: 2, heelCushioning: 3, rocker: 1, stepRate: 0 };
+    const whatIf = await (await post('/calculations/what-if', { from, to: { ...from, stepRate: 5 } })).json();
+    const knee = whatIf.regions.find((region: { region: string }) => region.region === 'knee');
+    expect(knee.lines[0].size).toEqual({ low: -20, high: -20 });
+    expect(whatIf.caution).toContain('not dose');
+    const refused = await post('/calculations/what-if', { from, to: { ...from, drop: 90 } });
+    expect((await refused.json()).errors[0].path).toEqual(['to', 'drop']);
+  });
+
+  test('decides: an overruled target travels with what the rules said, a bad decision is refused at its field', async () => {
+    const findings = { left: { pain: ['achilles-mid'] } };
+    const decision = { feature: 'drop', kind: 'overrule', band: { from: 4, to: 6 }, reason: 'trained to it' };
+    const specification = await (
+      await post('/calculations/specification', { findings, decisions: [decision] })
+    ).json();
+    const drop = specification.targets.find((target: { feature: string }) => target.feature === 'drop');
+    expect(drop).toMatchObject({ best: 6, decision: { kind: 'overrule', ruled: { best: 10 } } });
+    const refused = await post('/calculations/specification', {
+      findings,
+      decisions: [{ ...decision, band: { from: 9, to: 4 } }],
+    });
+    expect(refused.status).toBe(422);
+    expect((await refused.json()).errors[0].path).toEqual(['decisions', 0, 'band']);
+  });
+
+  test('knowledge and house rules: read by all, refused where they cannot hold', async () => {
+    const headers = { authorization: `Bearer ${token}` };
+    const knowledge = await (await fetch(at('/knowledge'), { headers })).json();
+    expect(knowledge.rules.length).toBeGreaterThan(180);
+    expect(knowledge.use.some((entry: { fired: number }) => entry.fired > 0)).toBe(true);
+    const versions = await (await fetch(at('/knowledge/house-rules'), { headers })).json();
+    expect(versions.at(-1)).toMatchObject({ version: 1, madeBy: 'Maren Odell' });
+    const refused = await post('/knowledge/house-rules/preview', {
+      changes: [{ kind: 'off', rule: 'nobody', reason: 'test' }],
+      settings: {},
+    });
+    expect(refused.status).toBe(422);
+    expect((await refused.json()).errors[0]).toMatchObject({ path: ['changes', 0] });
+    const late = await post('/knowledge/house-rules', {
+      changes: [],
+      settings: {},
+      basedOn: 0,
+      note: 'late',
+    });
+    expect(late.status).toBe(409);
+    expect((await late.json()).current.version).toBeGreaterThanOrEqual(2);
   });
 
   test('answers bad values with problem details and a path per field', async () => {

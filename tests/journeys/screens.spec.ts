@@ -65,6 +65,16 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await fits(page, 'patient');
     await page.getByRole('link', { name: 'Patient’s sheet' }).first().click();
     await noViolations(page, 'sheet');
+    await page.goto(page.url().replace(/sheet$/, 'rationale'));
+    await noViolations(page, 'rationale');
+    await page.getByRole('link', { name: 'Replay it' }).click();
+    await noViolations(page, 'specification');
+    await page.goto(`${origin()}/knowledge`);
+    for (const tab of ['House rules', 'Vocabulary']) {
+      await page.getByRole('tab', { name: tab }).click();
+      await noViolations(page, `knowledge ${tab}`);
+      await fits(page, `knowledge ${tab}`);
+    }
     const visit = await openDemoVisit(page);
     for (const step of VISIT_STEPS) {
       await page.goto(`${visit}#${step}`);

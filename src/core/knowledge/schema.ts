@@ -12,44 +12,58 @@ export const strengthSchema = z.enum(['limit', 'strong', 'moderate', 'slight']);
 const strength = strengthSchema.optional();
 
 /** A condition of a clinic's own rule: plain demands, all or any of them, none nested deeper. */
-const demand = z.union([
-  z.strictObject({ finding, is: options }),
-  z.strictObject({ finding, has: options }),
-  z.strictObject({
-    finding,
-    atLeast: z.number().optional(),
-    below: z.number().optional(),
-    above: z.number().optional(),
-    atMost: z.number().optional(),
-  }),
-]);
-const term = z.union([demand, z.strictObject({ not: demand })]);
-const conditionSchema = z.union([
-  z.strictObject({ all: z.array(term).min(1, 'Name at least one finding.').max(8) }),
-  z.strictObject({ any: z.array(term).min(1, 'Name at least one finding.').max(8) }),
-]) as unknown as z.ZodType<Condition>;
+const demand = z.union(
+  [
+    z.strictObject({ finding, is: options }),
+    z.strictObject({ finding, has: options }),
+    z.strictObject({
+      finding,
+      atLeast: z.number().optional(),
+      below: z.number().optional(),
+      above: z.number().optional(),
+      atMost: z.number().optional(),
+    }),
+  ],
+  'Each finding needs at least one option, or a number.',
+);
+const term = z.union(
+  [demand, z.strictObject({ not: demand })],
+  'Each finding needs at least one option, or a number.',
+);
+const conditionSchema = z.union(
+  [
+    z.strictObject({ all: z.array(term).min(1, 'Name at least one finding.').max(8) }),
+    z.strictObject({ any: z.array(term).min(1, 'Name at least one finding.').max(8) }),
+  ],
+  'Each finding needs at least one option, or a number.',
+) as unknown as z.ZodType<Condition>;
 
 const amount = z.union([z.number(), z.strictObject({ finding, plus: z.number().optional() })]);
-const wishSchema = z.union([
-  z.strictObject({ feature, prefer: options, strength }),
-  z.strictObject({ feature, avoid: options, strength }),
-  z.strictObject({ feature, worth: z.record(z.string(), z.number().min(0).max(1)), strength }),
-  z.strictObject({
-    feature,
-    curve: z
-      .array(z.tuple([z.number(), z.number().min(0).max(1)]))
-      .min(2)
-      .max(12),
-    strength,
-  }),
-  z.strictObject({
-    feature,
-    atLeast: amount.optional(),
-    atMost: amount.optional(),
-    reach: z.number().positive().optional(),
-    strength,
-  }),
-]) as unknown as z.ZodType<Wish>;
+const wishSchema = z.union(
+  [
+    z.strictObject({ feature, prefer: options, strength }),
+    z.strictObject({ feature, avoid: options, strength }),
+    z.strictObject({ feature, worth: z.record(z.string(), z.number().min(0).max(1)), strength }),
+    z.strictObject({
+      feature,
+      curve: z
+        .array(z.tuple([z.number(), z.number().min(0).max(1)]))
+        .min(2)
+        .max(12),
+      strength,
+    }),
+    z
+      .strictObject({
+        feature,
+        atLeast: amount.optional(),
+        atMost: amount.optional(),
+        reach: z.number().positive().optional(),
+        strength,
+      })
+      .refine((wish) => wish.atLeast !== undefined || wish.atMost !== undefined),
+  ],
+  'Each wish needs at least one option, or an end of its band.',
+) as unknown as z.ZodType<Wish>;
 
 const words = (what: string, least: number, most: number) =>
   z.string().trim().min(least, `${what}: at least ${least} letters.`).max(most);

@@ -18,7 +18,7 @@ const lengthOf = (told: RegionTold): number => {
 };
 
 export const sizeInWords = ({ size, direction }: RegionTold): string => {
-  const way = direction === 'mixed' ? 'both ways' : direction === 'none' ? 'unchanged' : direction;
+  const way = direction === 'mixed' ? 'pulled both ways' : direction === 'none' ? 'unchanged' : direction;
   if (!size) return direction === 'none' ? way : `${way}, size not known`;
   const [low, high] = [Math.round(size.low), Math.round(size.high)];
   const sign = (value: number) => `${value > 0 ? '+' : value < 0 ? '−' : ''}${Math.abs(value)}`;
@@ -54,6 +54,8 @@ export function LegDrawing({ told, label }: Props) {
 function RegionArrow({ told }: { told: RegionTold }) {
   const { x, y, arrow } = AT[told.region];
   const quiet = told.direction === 'none';
+  // The ground is no part of the leg: it is shown only when something is told of it.
+  if (quiet && told.region === 'ground') return null;
   const length = lengthOf(told);
   const [top, bottom] = [y - length / 2, y + length / 2];
   const head = (tip: number, back: number) => `M${arrow} ${tip} l-6 ${back} h12 Z`;

@@ -8,7 +8,8 @@ export type Mark =
   | 'contested'
   | 'unknown'
   | 'carried'
-  | 'tension';
+  | 'tension'
+  | 'decided';
 
 const SHAPES: Record<Mark, string> = {
   up: 'M6 1 L11 8 H7.6 V11 H4.4 V8 H1 Z',
@@ -19,6 +20,7 @@ const SHAPES: Record<Mark, string> = {
   contested: 'M1 1 L11 11 M11 1 L1 11',
   unknown: 'M6 1.5 A4.5 4.5 0 1 1 5.99 1.5 Z',
   carried: 'M1 6 H9 M6 3 L9.5 6 L6 9 M11 2 V10',
+  decided: 'M6 1.5 A4.5 4.5 0 1 1 5.99 1.5 Z',
   tension: 'M1 6 L4 2 V10 Z M11 6 L8 2 V10 Z M4 6 H8',
 };
 const OUTLINE: readonly Mark[] = ['contested', 'unknown', 'carried'];
@@ -33,6 +35,7 @@ export const MARK_MEANING: Record<Mark, string> = {
   unknown: 'not examined',
   carried: 'carried over from an earlier visit',
   tension: 'tension: pushes pull apart',
+  decided: 'decided by the clinician: pinned, loosened or overruled',
 };
 
 export function MarkShape({ mark, label = MARK_MEANING[mark] }: { mark: Mark; label?: string }) {

@@ -102,7 +102,11 @@ function Filters({
   const select = (key: keyof Filter, label: string, options: readonly (readonly [string, string])[]) => (
     <label>
       <span className="block text-faint text-xs">{label}</span>
-      <select value={filter[key]} onChange={(event) => onChange({ [key]: event.target.value })}>
+      <select
+        className="w-36"
+        value={filter[key]}
+        onChange={(event) => onChange({ [key]: event.target.value })}
+      >
         <option value="">any</option>
         {options.map(([value, words]) => (
           <option key={value} value={value}>
@@ -113,8 +117,8 @@ function Filters({
     </label>
   );
   return (
-    <div className="flex flex-wrap gap-3 mb-2 items-end">
-      <label className="grow max-w-xs">
+    <div className="flex flex-wrap gap-2 mb-2 items-end">
+      <label className="grow max-w-56">
         <span className="block text-faint text-xs">Search findings, features, reasons, sources</span>
         <input
           className="w-full"

@@ -5,6 +5,9 @@ import { type HouseChange, NO_HOUSE_RULES, ruleOfChange, rulesInForce } from '@/
 import { HouseRulesPanel } from './HouseRulesPanel';
 import { KnowledgeList } from './KnowledgeList';
 import { type HouseDraft, useHouseDraft } from './use-house-draft';
+import { Vocabulary } from './Vocabulary';
+
+type Part = 'rules' | 'house' | 'vocabulary';
 
 interface Props {
   versions: HouseRulesVersion[];
@@ -18,13 +21,13 @@ export function KnowledgeScreen({ versions: first, use, mayChange }: Props) {
   const [versions, setVersions] = useState(first);
   const current = versions[0] ?? NO_HOUSE_RULES;
   const [draft, setDraft, forget] = useHouseDraft(current);
-  const [tab, setTab] = useState<'rules' | 'house'>('rules');
+  const [tab, setTab] = useState<Part>('rules');
   const add = (change: HouseChange) => {
     const rest = draft.changes.filter((entry) => ruleOfChange(entry) !== ruleOfChange(change));
     setDraft({ ...draft, changes: [...rest, change] });
   };
   const put = (part: Partial<HouseDraft>) => setDraft({ ...draft, ...part });
-  const title = (id: 'rules' | 'house', words: string) => (
+  const title = (id: Part, words: string) => (
     <Tab
       id={id}
       className="pb-1 cursor-pointer outline-offset-4 data-[selected]:font-semibold data-[selected]:border-b-2 data-[selected]:border-accent data-[focus-visible]:outline-2 data-[focus-visible]:outline-accent"
@@ -33,10 +36,11 @@ export function KnowledgeScreen({ versions: first, use, mayChange }: Props) {
     </Tab>
   );
   return (
-    <Tabs selectedKey={tab} onSelectionChange={(key) => setTab(key as 'rules' | 'house')}>
+    <Tabs selectedKey={tab} onSelectionChange={(key) => setTab(key as Part)}>
       <TabList aria-label="Parts of the knowledge" className="flex gap-5 border-b border-line mb-3">
         {title('rules', 'Rules')}
         {title('house', `House rules (${current.changes.length})`)}
+        {title('vocabulary', 'Vocabulary')}
       </TabList>
       <TabPanel id="rules" className="outline-none">
         <KnowledgeList
@@ -62,6 +66,9 @@ export function KnowledgeScreen({ versions: first, use, mayChange }: Props) {
             forget(version);
           }}
         />
+      </TabPanel>
+      <TabPanel id="vocabulary" className="outline-none">
+        <Vocabulary />
       </TabPanel>
     </Tabs>
   );

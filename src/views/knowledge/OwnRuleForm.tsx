@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useId, useState } from 'react';
 import { HOUSE_TOPIC, type HouseChange } from '@/core/knowledge/house-rules';
 import { RULES } from '@/core/knowledge/knowledge-base';
 import type { EvidenceGrade, School, Strength } from '@/core/knowledge/rule';
@@ -34,7 +34,8 @@ export function OwnRuleForm({ onDone }: { onDone: (change: HouseChange | null) =
   const [caution, setCaution] = useState('');
   const [contestedBy, setContestedBy] = useState<readonly string[]>([]);
   const [reason, setReason] = useState('');
-  const [problems, setProblems] = useState<readonly string[]>([]);
+  const [problems, setProblems] = useState<Readonly<Record<string, string>>>({});
+  const id = useId();
 
   const submit = () => {
     const read = houseChangeSchema.safeParse({
@@ -56,16 +57,41 @@ export function OwnRuleForm({ onDone }: { onDone: (change: HouseChange | null) =
       },
     });
     if (read.success) return onDone(read.data);
-    setProblems([...new Set(read.error.issues.map((issue) => issue.message))]);
+    setProblems(
+      Object.fromEntries(
+        read.error.issues.map((issue) => [String(issue.path[1] ?? issue.path[0]), issue.message]),
+      ),
+    );
   };
   const row = <T,>(list: readonly T[], put: (list: readonly T[]) => void, at: number) => ({
     onChange: (entry: T) => put(list.map((other, index) => (index === at ? entry : other))),
     onRemove: list.length > 1 ? () => put(list.filter((_, index) => index !== at)) : null,
   });
-  const text = (label: string, value: string, put: (value: string) => void, rest: { maxLength: number }) => (
+  /** What is wrong with one field, said at it. */
+  const problem = (field: string) =>
+    problems[field] && (
+      <span id={`${id}-${field}`} className="problem block text-sm">
+        {problems[field]}
+      </span>
+    );
+  const text = (
+    field: string,
+    label: string,
+    value: string,
+    put: (value: string) => void,
+    rest: { maxLength: number },
+  ) => (
     <label className="block">
       <span className="block text-faint text-xs">{label}</span>
-      <input className="w-full" value={value} onChange={(event) => put(event.target.value)} {...rest} />
+      <input
+        className="w-full"
+        value={value}
+        aria-invalid={problems[field] ? true : undefined}
+        aria-describedby={problems[field] ? `${id}-${field}` : undefined}
+        onChange={(event) => put(event.target.value)}
+        {...rest}
+      />
+      {problem(field)}
     </label>
   );
   return (
@@ -78,7 +104,7 @@ export function OwnRuleForm({ onDone }: { onDone: (change: HouseChange | null) =
         submit();
       }}
     >
-      {text('Finding, in words', finding, setFinding, { maxLength: 160 })}
+      {text('finding', 'Finding, in words', finding, setFinding, { maxLength: 160 })}
       <fieldset className="grid gap-1">
         <legend className="text-faint text-xs">
           When{' '}
@@ -103,6 +129,7 @@ export function OwnRuleForm({ onDone }: { onDone: (change: HouseChange | null) =
             And another finding
           </button>
         </p>
+        {problem('when')}
       </fieldset>
       <fieldset className="grid gap-1">
         <legend className="text-faint text-xs">Wishes</legend>
@@ -118,6 +145,7 @@ export function OwnRuleForm({ onDone }: { onDone: (change: HouseChange | null) =
             And another feature
           </button>
         </p>
+        {problem('wishes')}
       </fieldset>
       <div className="flex flex-wrap gap-4 items-end">
         <label>
@@ -166,8 +194,8 @@ export function OwnRuleForm({ onDone }: { onDone: (change: HouseChange | null) =
           ))}
         </fieldset>
       </div>
-      {text('Because, in one sentence', because, setBecause, { maxLength: 400 })}
-      {text('Caution, where there is one', caution, setCaution, { maxLength: 300 })}
+      {text('because', 'Because, in one sentence', because, setBecause, { maxLength: 400 })}
+      {text('caution', 'Caution, where there is one', caution, setCaution, { maxLength: 300 })}
       <label>
         <span className="block text-faint text-xs">Contested by</span>
         <select
@@ -183,13 +211,13 @@ export function OwnRuleForm({ onDone }: { onDone: (change: HouseChange | null) =
         </select>
         {contestedBy.length > 0 && <span className="text-sm"> {contestedBy.join(', ')}</span>}
       </label>
-      {text('Reason for this departure (kept with the version)', reason, setReason, { maxLength: 600 })}
-      {problems.length > 0 && (
-        <ul role="alert" className="problem">
-          {problems.map((problem) => (
-            <li key={problem}>{problem}</li>
-          ))}
-        </ul>
+      {text('reason', 'Reason for this departure (kept with the version)', reason, setReason, {
+        maxLength: 600,
+      })}
+      {Object.keys(problems).length > 0 && (
+        <p role="alert" className="problem">
+          {problems.rule ?? 'Some fields above need another look.'}
+        </p>
       )}
       <p className="flex gap-3">
         <button type="submit" className="press press-main">

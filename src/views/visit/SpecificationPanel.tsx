@@ -114,6 +114,9 @@ export function SpecificationPanel({ onLight, lit, onOpen }: Props) {
         </>
       )}
       <UnknownCosts specification={specification} />
+      <p className="text-faint text-[0.7rem] pt-1">
+        Decision support for licensed practitioners; not a diagnosis.
+      </p>
     </aside>
   );
 }
@@ -145,6 +148,7 @@ function UnknownCosts({ specification }: { specification: Specification }) {
 /** Strength by shape: two posts for a limit, else one to three bars. */
 function StrengthMark({ target }: { target: Target }) {
   const word = firmnessWord(target);
+  if (target.decision && !target.decision.refused) return <MarkShape mark="decided" label={word} />;
   if (word === 'limit') return <MarkShape mark="limit" label="limit" />;
   const bars = word === 'strong' ? 3 : word === 'moderate' ? 2 : 1;
   return (

@@ -5,7 +5,7 @@ import { timeInWords } from '../../time-in-words';
 import { useVisit } from '../../visit-context';
 
 /** How many open questions are shown at once. */
-const SHOWN = 14;
+const SHOWN = 15;
 
 /** What nobody has examined, ranked by how much knowing it could change the specification. */
 export function AskNext() {
@@ -16,7 +16,7 @@ export function AskNext() {
   if (questions.length === 0) return <p>Nothing that is still open could change this specification.</p>;
   return (
     <div className="grid gap-2">
-      <table className="text-sm tight">
+      <table className="text-xs tight">
         <thead>
           <tr>
             <th scope="col">Not examined</th>
@@ -39,11 +39,11 @@ export function AskNext() {
                 {question.sides.length === 1 && `, ${question.sides[0]}`}
                 {question.step && <span className="text-faint"> {STEP_NAME[question.step]}</span>}
               </th>
-              <td>
+              <td className="whitespace-nowrap">
                 <svg
                   viewBox="0 0 80 10"
-                  width="80"
-                  height="10"
+                  width="52"
+                  height="9"
                   aria-hidden="true"
                   className="inline-block mr-1"
                 >
@@ -55,15 +55,15 @@ export function AskNext() {
                 </svg>
                 <span className="figure">{question.expected.toFixed(2)}</span>
               </td>
-              <td className="figure">{Math.round(question.chance * 100)} %</td>
-              <td className="figure">{timeInWords(question.seconds)}</td>
+              <td className="figure whitespace-nowrap">{Math.round(question.chance * 100)} %</td>
+              <td className="figure whitespace-nowrap">{timeInWords(question.seconds)}</td>
               <td>
                 {question.features
-                  .slice(0, 3)
+                  .slice(0, 2)
                   .map((feature) => featureOf(feature).label.toLowerCase())
                   .join(', ')}
               </td>
-              <td className="text-faint text-xs">{question.prior}</td>
+              <td className="text-faint">{question.prior}</td>
             </tr>
           ))}
         </tbody>

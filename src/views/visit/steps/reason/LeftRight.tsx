@@ -2,6 +2,8 @@ import { numberAt } from '@/core/picture/clinical-picture';
 import { SIDES, type Side } from '@/core/picture/finding-kinds';
 import { firmnessWord, targetInWords, wantInWords } from '@/core/prescribe/explain';
 import { MUST_MATCH, oneSidedWishes } from '@/core/prescribe/left-and-right';
+import type { Target } from '@/core/prescribe/specification';
+import { utilityAt } from '@/core/prescribe/utility';
 import { type FeatureId, featureOf, printFeature } from '@/core/shoe/features';
 import { figureIn } from '@/core/units/parse';
 import { useVisit } from '../../visit-context';
@@ -60,6 +62,12 @@ export function LeftRight() {
 const bestOf = (targets: readonly { feature: FeatureId; best: number | string }[], feature: FeatureId) =>
   targets.find((target) => target.feature === feature)!.best;
 
+/** Why, by the heaviest push that the target serves. */
+const mainReason = (target: Target): string =>
+  target.pushes
+    .filter((push) => push.setAside === undefined && utilityAt(push.want, target.best) > 0.9)
+    .toSorted((a, b) => b.weight - a.weight)[0]?.because ?? '';
+
 function Foot({ side }: { side: Side }) {
   const { specification, picture } = useVisit();
   const targets = specification.feet[side].filter((target) => targetInWords(target) !== 'any');
@@ -83,7 +91,7 @@ function Foot({ side }: { side: Side }) {
             <li key={target.feature}>
               {featureOf(target.feature).label}: <strong>{targetInWords(target)}</strong>{' '}
               <span className="text-faint text-sm">{firmnessWord(target)}</span>
-              <span className="block text-sm">{target.pushes.map((push) => push.because)[0]}</span>
+              <span className="block text-sm">{mainReason(target)}</span>
               <Decide target={target} side={side} />
             </li>
           ))}

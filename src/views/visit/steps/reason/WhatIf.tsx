@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { recallMark, SOURCES } from '@/core/knowledge/sources';
 import { shoeValues } from '@/core/prescribe/shoe-values';
-import { FEATURES, gradeName } from '@/core/shoe/features';
+import { printFeature } from '@/core/shoe/features';
 import { LEVERS, type Lever, REGIONS } from '@/core/what-if/effects';
 import { type Scenario, scenarioOf, type Told, WHAT_IF_CAUTION, whatIf } from '@/core/what-if/what-if';
 import { LegDrawing, sizeInWords } from '@/ui/drawing/LegDrawing';
@@ -14,8 +14,7 @@ function leverInWords(lever: Lever, value: number): string {
   const { unit } = LEVERS[lever];
   if (lever === 'stepRate') return value === 0 ? 'as now' : `+${value} %`;
   if (unit === 'mm') return `${value} mm`;
-  const feature = FEATURES[lever as 'rocker' | 'forefootStiffness' | 'heelCushioning'];
-  return gradeName(feature.anchors, value);
+  return printFeature(lever, value);
 }
 
 /** Turns the shoe and the step, and shows on a leg which way load would move; a scenario can be kept beside today's. */
@@ -30,8 +29,10 @@ export function WhatIf() {
   const untouched = LEVER_IDS.every((lever) => now[lever] === today[lever]);
   return (
     <div className="grid gap-3">
-      <div className="grid grid-cols-[13rem_9rem_1fr] gap-4">
-        <div className="grid gap-1 content-start">
+      <div
+        className={`grid gap-4 ${pinned ? 'grid-cols-[11rem_7.5rem_7.5rem_1fr]' : 'grid-cols-[13rem_9rem_1fr]'}`}
+      >
+        <div className="grid gap-0.5 content-start">
           {LEVER_IDS.map((lever) => {
             const { label, from, to, step } = LEVERS[lever];
             return (
@@ -53,9 +54,9 @@ export function WhatIf() {
               </label>
             );
           })}
-          <p className="flex flex-wrap gap-2 mt-1">
+          <p className="flex gap-1 mt-1">
             <button type="button" className="press" disabled={untouched} onClick={() => setTurned({})}>
-              As specified
+              Reset
             </button>
             {!readOnly && (
               <button
@@ -64,15 +65,21 @@ export function WhatIf() {
                 disabled={untouched}
                 onClick={() => save({ scenario: now })}
               >
-                Pin beside today’s
+                Pin this
               </button>
             )}
           </p>
         </div>
         <div>
           <LegDrawing told={told} label="This what-if" />
-          <p className="text-xs text-faint text-center">up: more load; filled: size known</p>
+          <p className="text-xs text-faint text-center">Now. Up: more load; filled: size known</p>
         </div>
+        {pinned && (
+          <div>
+            <LegDrawing told={whatIf(today, pinned, visit.house.settings)} label="Pinned what-if" />
+            <p className="text-xs text-faint text-center">Pinned beside today’s</p>
+          </div>
+        )}
         <div className="grid gap-1 content-start text-sm">
           {untouched && (
             <p className="text-faint">Nothing is turned: the shoe stands as specified. Move a slider.</p>
@@ -116,7 +123,7 @@ function Line({ line }: { line: Told }) {
       {line.quantity} {line.direction}
       {size}
       {line.beyond && ' (beyond what was measured)'}
-      {line.note && `, ${line.note}`}.{' '}
+      {line.note && !(line.source === 'clinic-setting' && line.size) && `, ${line.note}`}.{' '}
       <span className="text-faint">
         {source
           ? `${source.cite} (${recallMark(source.recall)}, ${source.recall} %)`
@@ -141,49 +148,43 @@ function Pinned({
   const told = whatIf(today, pinned, visit.house.settings);
   const turned = LEVER_IDS.filter((lever) => pinned[lever] !== today[lever]);
   return (
-    <section
-      aria-label="Pinned what-if"
-      className="border-t border-rule pt-2 grid grid-cols-[7rem_1fr] gap-4"
-    >
-      <LegDrawing told={told} label="Pinned what-if" />
-      <div className="text-sm">
-        <h3>Pinned beside today’s</h3>
-        <table className="tight w-auto">
-          <thead>
-            <tr>
-              <th scope="col">Turned</th>
-              <th scope="col">As specified</th>
-              <th scope="col">Pinned</th>
+    <section aria-label="Pinned what-if" className="border-t border-rule pt-2 text-sm">
+      <h3>Pinned beside today’s</h3>
+      <table className="tight w-auto">
+        <thead>
+          <tr>
+            <th scope="col">Turned</th>
+            <th scope="col">As specified</th>
+            <th scope="col">Pinned</th>
+          </tr>
+        </thead>
+        <tbody>
+          {turned.map((lever) => (
+            <tr key={lever}>
+              <th scope="row">{LEVERS[lever].label}</th>
+              <td className="figure">{leverInWords(lever, today[lever])}</td>
+              <td className="figure">{leverInWords(lever, pinned[lever])}</td>
             </tr>
-          </thead>
-          <tbody>
-            {turned.map((lever) => (
-              <tr key={lever}>
-                <th scope="row">{LEVERS[lever].label}</th>
-                <td className="figure">{leverInWords(lever, today[lever])}</td>
-                <td className="figure">{leverInWords(lever, pinned[lever])}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-        {turned.length === 0 && <p>It is the same as today’s shoe.</p>}
-        <p>
-          {told
-            .filter((region) => region.direction !== 'none')
-            .map((region) => `${REGIONS[region.region]} ${sizeInWords(region)}`)
-            .join('; ')}
-        </p>
-        <p className="flex gap-2 mt-1">
-          <button type="button" className="press" onClick={onTake}>
-            Take to the sliders
+          ))}
+        </tbody>
+      </table>
+      {turned.length === 0 && <p>It is the same as today’s shoe.</p>}
+      <p>
+        {told
+          .filter((region) => region.direction !== 'none')
+          .map((region) => `${REGIONS[region.region]} ${sizeInWords(region)}`)
+          .join('; ')}
+      </p>
+      <p className="flex gap-2 mt-1">
+        <button type="button" className="press" onClick={onTake}>
+          Take to the sliders
+        </button>
+        {onDrop && (
+          <button type="button" className="press" onClick={onDrop}>
+            Unpin
           </button>
-          {onDrop && (
-            <button type="button" className="press" onClick={onDrop}>
-              Unpin
-            </button>
-          )}
-        </p>
-      </div>
+        )}
+      </p>
     </section>
   );
 }
