@@ -44,7 +44,6 @@ const step = (name, tab) => async () => {
 
 await page.goto(`${origin}/sign-in`);
 await page.waitForLoadState('networkidle');
-await shoot('sign-in', async () => {});
 await page.getByLabel('E-mail').fill('practitioner@harbour.example');
 await page.getByLabel('Password').fill('low-tide-lantern');
 await page.getByRole('button', { name: 'Sign in' }).click();
@@ -131,6 +130,13 @@ await shoot('visit-pressure', async () => {
     }
 });
 await shoot('visit-reason', step('reason'));
+await shoot('visit-what-if', async () => {
+  await step('reason', 'What if')();
+  await page.getByRole('slider', { name: /^Step rate/ }).fill('8');
+  await page.getByRole('button', { name: 'Pin this' }).click();
+  await page.getByRole('slider', { name: /^Drop/ }).fill('4');
+  await page.getByRole('slider', { name: /^Rocker/ }).fill('2');
+});
 await shoot('visit-candidates', step('candidates'));
 await shoot('visit-try-on', async () => {
   await step('candidates')();
@@ -145,5 +151,15 @@ await shoot('visit-try-on', async () => {
 await shoot('visit-warnings', step('warnings'));
 await shoot('shoes', () => page.goto(`${origin}/shoes`));
 await shoot('knowledge', () => page.goto(`${origin}/knowledge`));
-await shoot('settings', () => page.goto(`${origin}/settings`));
+await shoot('house-rules', async () => {
+  await page.goto(`${origin}/knowledge`);
+  await page.waitForLoadState('networkidle');
+  await page.getByLabel(/^Search/).fill('older-or-falls');
+  await page.getByRole('button', { name: 'Change here …' }).click();
+  await page.getByRole('combobox', { name: 'In this clinic' }).selectOption('moderate');
+  await page.getByLabel('Reason', { exact: true }).fill('too strong for our walkers of 65');
+  await page.getByRole('button', { name: 'Into the draft' }).click();
+  await page.getByRole('button', { name: 'Preview on past patients' }).click();
+  await page.getByText(/specifications would change/).waitFor();
+});
 await browser.close();

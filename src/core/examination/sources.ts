@@ -1,4 +1,5 @@
-import { recallMark, type Source } from '../knowledge/sources';
+import type { Source } from '../knowledge/source';
+import { recallMark } from '../knowledge/sources';
 
 /** Published sources of the examination's formulas and bands, recalled and not read from the papers. */
 export const EXAMINATION_SOURCES = {

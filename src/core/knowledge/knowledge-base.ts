@@ -5,17 +5,19 @@ import { children } from './topics/children';
 import { conditions } from './topics/conditions';
 import { familiarity } from './topics/familiarity';
 import { footShape } from './topics/foot-shape';
-import { forefootAndToes } from './topics/forefoot-and-toes';
+import { forefoot } from './topics/forefoot';
 import { heelAndMidfoot } from './topics/heel-and-midfoot';
 import { kneeAndHip } from './topics/knee-and-hip';
 import { legLength } from './topics/leg-length';
-import { postureAndRoll } from './topics/posture-and-roll';
+import { posture } from './topics/posture';
 import { prosthesisAndOrthosis } from './topics/prosthesis-and-orthosis';
+import { roll } from './topics/roll';
 import { running } from './topics/running';
 import { skinAndNails } from './topics/skin-and-nails';
 import { sport } from './topics/sport';
 import { swelling } from './topics/swelling';
 import { tendonAndCalf } from './topics/tendon-and-calf';
+import { toes } from './topics/toes';
 import { work } from './topics/work';
 
 /** Bumped whenever a rule changes, so that an issued specification names the knowledge that made it. */
@@ -23,12 +25,14 @@ export const KNOWLEDGE_VERSION = '2';
 
 export const RULES: readonly Rule[] = [
   ...footShape,
-  ...postureAndRoll,
+  ...posture,
+  ...roll,
   ...tendonAndCalf,
   ...kneeAndHip,
   ...legLength,
   ...heelAndMidfoot,
-  ...forefootAndToes,
+  ...forefoot,
+  ...toes,
   ...skinAndNails,
   ...atRiskFoot,
   ...swelling,

@@ -1,10 +1,8 @@
-import { above, all, any, atLeast, atMost, has, is, topic } from '../rule';
-
-/** Tissues on the inner side that a foot rolling in loads. */
-const INNER_TISSUES = ['ankle-inner', 'arch', 'plantar-heel'] as const;
+import { above, all, any, atMost, has, is, topic } from '../rule';
+import { INNER_TISSUES } from './inner-tissues';
 
 /** How the foot stands and moves: the question is whether it moves more than when standing. */
-export const postureAndRoll = topic('Posture and roll', [
+export const roll = topic('Roll', [
   {
     id: 'low-arch-flexible-rolls-in',
     finding: 'low, flexible arch that rolls in',
@@ -76,104 +74,6 @@ export const postureAndRoll = topic('Posture and roll', [
     sources: ['willems-2021', 'kulig-2009'],
     because: 'Where the inner side is what hurts, holding it takes load off it.',
     contestedBy: ['child-flat-no-correction'],
-  },
-  {
-    id: 'posture-pronated',
-    finding: 'posture +6 or more: pronated',
-    when: atLeast('postureTotal', 6),
-    wishes: [
-      { feature: 'medialSupport', worth: { rail: 1, foam: 0.9, post: 0.6, none: 0 } },
-      { feature: 'torsionalStiffness', atLeast: 3.5 },
-    ],
-    strength: 'slight',
-    schools: ['shape'],
-    evidence: 'A',
-    sources: ['redmond-2006', 'malisoux-2016-mc'],
-    because: 'Pronated feet had fewer injuries in motion-control shoes in one trial.',
-    contestedBy: ['pronated-neutral-is-enough', 'motion-control-hurts-some'],
-  },
-  {
-    id: 'posture-highly-pronated',
-    finding: 'posture +10 or more: highly pronated',
-    when: atLeast('postureTotal', 10),
-    wishes: [
-      { feature: 'medialSupport', worth: { post: 1, rail: 1, foam: 0.5, none: 0 } },
-      { feature: 'heelCounter', atLeast: 4 },
-      { feature: 'category', prefer: ['stability', 'motion-control'] },
-    ],
-    strength: 'moderate',
-    schools: ['shape'],
-    evidence: 'A',
-    sources: ['redmond-2006', 'malisoux-2016-mc', 'willems-2021'],
-    because: 'The further the foot leans in, the more this school holds it.',
-    caution: 'Watch the gait again in the shoe: over-correction throws the ankle outward.',
-    contestedBy: ['pronated-neutral-is-enough', 'motion-control-hurts-some'],
-  },
-  {
-    id: 'pronated-neutral-is-enough',
-    finding: 'pronated posture, runs without pain',
-    when: all(atLeast('postureTotal', 6), has('activities', 'road-running'), {
-      not: has('pain', INNER_TISSUES),
-    }),
-    wishes: [
-      { feature: 'medialSupport', prefer: ['none'] },
-      { feature: 'category', prefer: ['neutral', 'structured'] },
-    ],
-    strength: 'moderate',
-    schools: ['comfort'],
-    evidence: 'B',
-    sources: ['nielsen-2014'],
-    because: 'Pronated beginners in neutral shoes were injured no more often than others.',
-    contestedBy: ['posture-pronated', 'posture-highly-pronated', 'low-arch-flexible-rolls-in'],
-  },
-  {
-    id: 'motion-control-hurts-some',
-    finding: 'woman whose feet are pronated',
-    when: all(atLeast('postureTotal', 6), is('sizingGroup', 'women'), has('activities', 'road-running')),
-    wishes: [{ feature: 'category', avoid: ['motion-control'] }],
-    strength: 'moderate',
-    schools: ['comfort'],
-    evidence: 'B',
-    sources: ['ryan-2011'],
-    because: 'In women who run, motion-control shoes gave the most injuries, whatever the foot.',
-    contestedBy: ['posture-highly-pronated', 'posture-pronated'],
-  },
-  {
-    id: 'posture-normal',
-    finding: 'posture 0 to +5: normal',
-    when: all(atLeast('postureTotal', 0), atMost('postureTotal', 5)),
-    wishes: [{ feature: 'medialSupport', avoid: ['post'] }],
-    strength: 'slight',
-    evidence: 'A',
-    sources: ['redmond-2006', 'relph-2022'],
-    because: 'A foot that stands as most do needs no correction.',
-  },
-  {
-    id: 'posture-supinated',
-    finding: 'posture −1 or less: supinated',
-    when: atMost('postureTotal', -1),
-    wishes: [
-      { feature: 'medialSupport', avoid: ['post', 'rail'] },
-      { feature: 'heelCushioning', atLeast: 3.5, strength: 'slight' },
-    ],
-    strength: 'moderate',
-    evidence: 'C',
-    sources: ['redmond-2006', 'practice'],
-    because: 'What leans out already must not be pushed out.',
-  },
-  {
-    id: 'posture-highly-supinated',
-    finding: 'posture −5 or less: highly supinated',
-    when: atMost('postureTotal', -5),
-    wishes: [
-      { feature: 'lateralSupport', worth: { flare: 1, sidewall: 0.9, none: 0 } },
-      { feature: 'heelBase', atLeast: 88, atMost: 105 },
-      { feature: 'archContour', atMost: 1.5 },
-    ],
-    strength: 'strong',
-    evidence: 'C',
-    sources: ['redmond-2006', 'practice'],
-    because: 'The outer edge carries this foot: broaden it and keep the arch free.',
   },
   {
     id: 'rolls-out-cushion-most',
@@ -261,21 +161,6 @@ export const postureAndRoll = topic('Posture and roll', [
     because: 'A leg that falls outward is pushed further by support on the inner side.',
   },
   {
-    id: 'navicular-drop-large',
-    finding: 'navicular drop over 10 mm, shin or inner side sore',
-    when: all(above('navicularDrop', 10), has('pain', ['shin', ...INNER_TISSUES])),
-    wishes: [
-      { feature: 'torsionalStiffness', atLeast: 3.5 },
-      { feature: 'archContour', atLeast: 1.75, atMost: 2.5 },
-    ],
-    strength: 'slight',
-    schools: ['shape', 'load'],
-    evidence: 'B',
-    sources: ['newman-2013'],
-    because: 'A large fall of the arch goes with inner shin pain; some hold may help.',
-    caution: 'Two examiners differ by up to 7 mm: no rule for a shoe on its own.',
-  },
-  {
     id: 'pressure-course-inner',
     finding: 'course of pressure runs on the inner side (index at most 7.3)',
     when: any(atMost('excursionIndex', 7.3)),
@@ -296,20 +181,5 @@ export const postureAndRoll = topic('Posture and roll', [
     evidence: 'C',
     sources: ['hagedorn-2013'],
     because: 'The highest fifth of a large sample: supinated function, by that measure alone.',
-  },
-  {
-    id: 'hypermobile',
-    finding: 'five or more of nine hypermobility signs',
-    when: atLeast('hypermobilityScore', 5),
-    wishes: [
-      { feature: 'heelCounter', atLeast: 3.5 },
-      { feature: 'torsionalStiffness', atLeast: 3.25 },
-      { feature: 'upperFirmness', atLeast: 2.5 },
-      { feature: 'closure', avoid: ['slip-on'] },
-    ],
-    strength: 'moderate',
-    evidence: 'C',
-    sources: ['practice'],
-    because: 'Joints that give at their ends are steadied by a shoe that does not.',
   },
 ]);

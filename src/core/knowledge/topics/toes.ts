@@ -1,7 +1,7 @@
 import { all, any, atLeast, atMost, below, has, is, topic } from '../rule';
 
-/** Bunion, lesser toes, big toe and the ball of the foot. */
-export const forefootAndToes = topic('Forefoot and toes', [
+/** Bunion, lesser toes, big toe. */
+export const toes = topic('Toes', [
   {
     id: 'bunion-width',
     finding: 'bunion',
@@ -69,69 +69,6 @@ export const forefootAndToes = topic('Forefoot and toes', [
     contestedBy: ['rocker-unsteady'],
   },
   {
-    id: 'forefoot-pain',
-    finding: 'pain at the ball or between the toes',
-    when: has('pain', ['forefoot', 'between-toes']),
-    wishes: [
-      { feature: 'rocker', atLeast: 2 },
-      { feature: 'rockerApex', atLeast: 55, atMost: 60, strength: 'moderate' },
-      { feature: 'forefootCushioning', atLeast: 4 },
-      { feature: 'width', atLeast: 3 },
-      { feature: 'toeBoxShape', avoid: ['tapered'] },
-      { feature: 'drop', atMost: 8 },
-    ],
-    strength: 'strong',
-    evidence: 'B',
-    sources: ['van-schie-2000', 'chapman-2013', 'bennett-1995'],
-    because: 'Roll over the sore heads, cushion them, give them room, keep weight off them by a low heel.',
-    contestedBy: ['rocker-unsteady'],
-  },
-  {
-    id: 'forefoot-joint-pain-drop',
-    finding: 'forefoot or ankle joint pain (load moves up)',
-    when: has('pain', ['forefoot', 'big-toe', 'midfoot']),
-    wishes: [
-      { feature: 'drop', atLeast: 5 },
-      { feature: 'forefootStiffness', atLeast: 3.5 },
-      { feature: 'rocker', atLeast: 2 },
-    ],
-    strength: 'moderate',
-    schools: ['load'],
-    evidence: 'B',
-    sources: ['van-schie-2000'],
-    because: 'A stiffer sole and rocker move load from the foot up to knee and hip.',
-    contestedBy: ['rocker-unsteady', 'stiff-plate-calf'],
-  },
-  {
-    id: 'inflammatory-foot',
-    finding: 'inflammatory arthritis',
-    when: has('conditions', 'inflammatory-arthritis'),
-    wishes: [
-      { feature: 'toeBoxDepth', atLeast: 3 },
-      { feature: 'width', atLeast: 3 },
-      { feature: 'removableInsole', prefer: ['yes'] },
-      { feature: 'seamFree', prefer: ['yes'] },
-    ],
-    strength: 'moderate',
-    evidence: 'B',
-    sources: ['fransen-1997'],
-    because: 'Depth, width and a place for an orthosis lower pain in the rheumatoid foot.',
-  },
-  {
-    id: 'gout-foot',
-    finding: 'gout',
-    when: has('conditions', 'gout'),
-    wishes: [
-      { feature: 'heelCushioning', atLeast: 4 },
-      { feature: 'width', atLeast: 3 },
-      { feature: 'heelCounter', atLeast: 3.5 },
-    ],
-    strength: 'slight',
-    evidence: 'B',
-    sources: ['rome-2013'],
-    because: 'Cushioned, wide and well held eased foot pain, at least early on.',
-  },
-  {
     id: 'big-toe-hardly-bends',
     finding: 'big toe bends 10° or less',
     when: atMost('bigToeRange', 10),
@@ -174,24 +111,6 @@ export const forefootAndToes = topic('Forefoot and toes', [
     because: 'A stiff full-length insert lowered pain more than a sham.',
   },
   {
-    id: 'rocker-unsteady',
-    finding: 'stiff big toe or sore ball, but unsteady',
-    when: all(
-      any(below('bigToeRange', 40), has('pain', ['big-toe', 'forefoot'])),
-      any(atLeast('falls', 1), below('singleLegStance', 5), is('walkingAid', 'yes')),
-    ),
-    wishes: [
-      { feature: 'rocker', atMost: 1.75 },
-      { feature: 'rockerAngle', atMost: 12 },
-    ],
-    strength: 'moderate',
-    evidence: 'B',
-    sources: ['menz-2016-mtp', 'practice'],
-    because:
-      'Rockers had more unwanted effects (39 against 16 %): who is unsteady is better served by a stiff, flat sole.',
-    contestedBy: ['stiff-big-toe', 'forefoot-pain', 'forefoot-joint-pain-drop', 'big-toe-hardly-bends'],
-  },
-  {
     id: 'bunion-no-cure',
     finding: 'bunion: insert',
     when: is('bunion', ['mild', 'moderate', 'severe']),
@@ -222,42 +141,6 @@ export const forefootAndToes = topic('Forefoot and toes', [
     contestedBy: ['heel-height-low-is-not-always-kinder'],
   },
   {
-    id: 'forefoot-pain-no-heels',
-    finding: 'sore ball of the foot in heeled shoes',
-    when: all(has('pain', ['forefoot', 'between-toes']), has('activities', 'dress')),
-    wishes: [{ feature: 'heelHeight', atMost: 20 }],
-    strength: 'strong',
-    evidence: 'C',
-    sources: ['snow-1992'],
-    because: 'Forefoot pressure rises by a fifth at 2 cm and by half at 5 cm.',
-    contestedBy: ['heel-height-low-is-not-always-kinder'],
-  },
-  {
-    id: 'metatarsal-pad',
-    finding: 'sore ball of the foot: pad',
-    when: has('pain', ['forefoot', 'between-toes']),
-    wishes: [{ feature: 'metatarsalPad', prefer: ['yes'] }],
-    strength: 'moderate',
-    evidence: 'C',
-    sources: ['hsi-2005', 'bennett-1995'],
-    because: 'A pad 5–10 mm behind the heads takes pressure off them.',
-    caution: 'Never under the heads themselves.',
-  },
-  {
-    id: 'neuroma-room',
-    finding: 'burning between the toes',
-    when: has('pain', 'between-toes'),
-    wishes: [
-      { feature: 'toeBoxShape', prefer: ['anatomic', 'square', 'round'] },
-      { feature: 'toeBoxMaterial', prefer: ['mesh', 'stretch'], strength: 'moderate' },
-      { feature: 'heelHeight', atMost: 25, strength: 'moderate' },
-    ],
-    strength: 'strong',
-    evidence: 'C',
-    sources: ['bennett-1995'],
-    because: 'The nerve is squeezed between the heads: width and a low heel are the first step of care.',
-  },
-  {
     id: 'lesser-toes-rigid',
     finding: 'rigid claw or hammer toes',
     when: is('lesserToes', 'rigid'),
@@ -280,29 +163,5 @@ export const forefootAndToes = topic('Forefoot and toes', [
     evidence: 'C',
     sources: ['practice'],
     because: 'Depth is chosen by the tallest toe, not by the width.',
-  },
-  {
-    id: 'inflammatory-cushion',
-    finding: 'inflammatory arthritis: sole and insert',
-    when: has('conditions', 'inflammatory-arthritis'),
-    wishes: [
-      { feature: 'forefootCushioning', atLeast: 3.5 },
-      { feature: 'rocker', atLeast: 1.75, strength: 'slight' },
-      { feature: 'insertKind', worth: { contoured: 1, custom: 1, cushion: 0.6, none: 0.3, stiffener: 0.2 } },
-    ],
-    strength: 'moderate',
-    evidence: 'B',
-    sources: ['hennessy-2012'],
-    because: 'A semi-rigid orthosis in a supportive shoe lowers pain in the rheumatoid foot.',
-  },
-  {
-    id: 'plate-novelty',
-    finding: 'sore midfoot or bone stress: rigid plates',
-    when: any(has('pain', 'midfoot'), has('injuries', 'bone-stress')),
-    wishes: [{ feature: 'plate', worth: { none: 1, flexible: 0.6, rigid: 0 } }],
-    strength: 'slight',
-    evidence: 'C',
-    sources: ['tenforde-2023'],
-    because: 'Navicular stress injuries were seen after a change to stiff plates.',
   },
 ]);
