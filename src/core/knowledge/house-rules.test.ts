@@ -1,6 +1,9 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { clinicalPicture, type Findings } from '../picture/clinical-picture';
-import { featuresInQuestion, previewOf } from '../prescribe/preview';
+import { targetInWords } from '../prescribe/explain';
+import { pictures } from '../prescribe/pictures.arbitrary';
+import { changedRules, previewOf } from '../prescribe/preview';
 import { canonical, replay, replaysAlike } from '../prescribe/replay';
 import { resolve } from '../prescribe/resolve';
 import {
@@ -114,9 +117,43 @@ describe('preview and replay', () => {
   const before = knowledgeOf(NO_HOUSE_RULES);
   const after = knowledgeOf(house([{ kind: 'own', rule: own, reason: 'two accidents' }]));
 
-  it('asks only about features that a changed rule wishes for', () => {
-    expect([...featuresInQuestion(before.rules, after.rules)]).toEqual(['closure']);
-    expect(featuresInQuestion(before.rules, before.rules).size).toBe(0);
+  it('knows which rules differ', () => {
+    expect(changedRules(before.rules, after.rules)).toEqual({ before: [], after: [own] });
+    expect(changedRules(before.rules, before.rules)).toEqual({ before: [], after: [] });
+  });
+
+  it('reads for any picture exactly as two whole resolutions differ', () => {
+    const others = knowledgeOf(
+      house([
+        { kind: 'off', rule: 'older-or-falls', reason: 'test' },
+        { kind: 'strength', rule: 'achilles-pain', strength: 'slight', reason: 'test' },
+        { kind: 'own', rule: own, reason: 'test' },
+        { kind: 'strength', rule: 'metatarsal-pad', strength: 'limit', reason: 'test' },
+      ]),
+    );
+    const preview = previewOf(before, others);
+    fc.assert(
+      fc.property(pictures, (findings) => {
+        const words = (knowledge: typeof before) => {
+          const { targets, feet } = resolve(clinicalPicture(findings), { knowledge });
+          return new Map([
+            ...targets.map((target) => [target.feature, targetInWords(target)] as const),
+            ...(['left', 'right'] as const).flatMap((side) =>
+              feet[side].map((target) => [`${target.feature} ${side}`, targetInWords(target)] as const),
+            ),
+          ]);
+        };
+        const [was, is] = [words(before), words(others)];
+        const differ = [...new Set([...was.keys(), ...is.keys()])].filter(
+          (key) => was.get(key) !== is.get(key),
+        );
+        const said = preview({ findings })?.targets.map(({ feature, side }) =>
+          side ? `${feature} ${side}` : feature,
+        );
+        expect((said ?? []).toSorted()).toEqual(differ.toSorted());
+      }),
+      { numRuns: 40 },
+    );
   });
 
   it('says what would read otherwise, exactly as two whole resolutions differ', () => {

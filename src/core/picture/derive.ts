@@ -10,6 +10,37 @@ import type { FindingId } from './findings';
 
 const ADULT_YEARS = 16;
 
+/** Findings from which others follow; leaving out any other changes nothing but itself. */
+export const DERIVED_FROM: ReadonlySet<FindingId> = new Set<FindingId>([
+  'ageYears',
+  'bodyMass',
+  'conditions',
+  'injuries',
+  'legLengthDifference',
+  'legLength',
+  'ballWidth',
+  'heelWidth',
+  'heelBallLength',
+  'dorsumHeight',
+  'dorsumHeightSeated',
+  'dorsumHeightUnloaded',
+  'midfootWidth',
+  'midfootWidthUnloaded',
+  'arch',
+  'archIndex',
+  'sensation',
+  'pulses',
+  'bunion',
+  'lesserToes',
+  'pittingDepth',
+  'pittingSeconds',
+  'navicularStart',
+  'navicularRelaxed',
+  'hypermobilitySigns',
+  ...POSTURE_ITEMS.map((item) => item.id),
+  ...MONOFILAMENT_SITES.map((site) => site.id),
+]);
+
 /** Arch class from a measured index where nobody has judged the arch: the print first, then the arch height. */
 function archClass(picture: ClinicalPicture, side: Side, standing: number | null): FootFindings['arch'] {
   const entered = picture[side].arch;

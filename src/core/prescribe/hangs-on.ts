@@ -1,4 +1,4 @@
-import { type ClinicalPicture, NOT_EXAMINED, withoutFinding } from '../picture/clinical-picture';
+import { type ClinicalPicture, NOT_EXAMINED } from '../picture/clinical-picture';
 import { SIDES } from '../picture/finding-kinds';
 import { definitionOf, FINDING_IDS, type FindingId } from '../picture/findings';
 import type { FeatureId, FeatureValue } from '../shoe/features';
@@ -31,7 +31,7 @@ export function hangsOn(
   const result: Partial<Record<FeatureId, Hanging[]>> = {};
   for (const finding of FINDING_IDS) {
     if (!isKnown(picture, finding)) continue;
-    for (const { feature, moves, value } of variation.shifts(withoutFinding(picture, finding))) {
+    for (const { feature, moves, value } of variation.shiftsWithout(finding)) {
       const list = result[feature] ?? [];
       result[feature] = list;
       const there = list.find((entry) => entry.finding === finding);

@@ -1,12 +1,17 @@
 import type { Rule } from '../knowledge/rule';
-import type { SchoolChoice } from '../knowledge/schools';
-import { clinicalPicture, type Findings } from '../picture/clinical-picture';
+import { type SchoolChoice, shareOf } from '../knowledge/schools';
+import { type ClinicalPicture, clinicalPicture, type Findings } from '../picture/clinical-picture';
 import { deriveFindings } from '../picture/derive';
 import { SIDES, type Side } from '../picture/finding-kinds';
-import { FEATURE_IDS, type FeatureId } from '../shoe/features';
+import { FEATURE_IDS, type FeatureId, isPerFoot } from '../shoe/features';
+import { decide, decidedAlone } from './decide';
 import { targetInWords } from './explain';
-import { type Knowledge, resolve } from './resolve';
-import type { Decision, SetAside, Specification } from './specification';
+import { askRule, pushesOf } from './gather';
+import { deadlockOfHeights, deadlockOn } from './limits';
+import { type Knowledge, targetAtRest } from './resolve';
+import { indexOf } from './rule-index';
+import { settle } from './settle';
+import type { Decision, Push, SetAside } from './specification';
 
 /** A stored picture with the choices it was resolved under. */
 export interface StoredPicture {
@@ -31,72 +36,106 @@ export interface PictureChange {
   deadlocks: string[];
 }
 
-/** Features on which two bodies of rules could disagree: those that a changed rule wishes for. */
-export function featuresInQuestion(before: readonly Rule[], after: readonly Rule[]): ReadonlySet<FeatureId> {
-  const texts = (rules: readonly Rule[]) => new Map(rules.map((rule) => [rule.id, JSON.stringify(rule)]));
-  const [old, now] = [texts(before), texts(after)];
-  const changed = [
-    ...before.filter((rule) => now.get(rule.id) !== old.get(rule.id)),
-    ...after.filter((rule) => now.get(rule.id) !== old.get(rule.id)),
-  ];
-  return new Set(changed.flatMap((rule) => rule.wishes.map((wish) => wish.feature)));
+const textsOf = (rules: readonly Rule[]): Map<string, string> =>
+  new Map(rules.map((rule) => [rule.id, JSON.stringify(rule)]));
+
+/** Rules that one body has and the other has not, or has otherwise. */
+export function changedRules(
+  before: readonly Rule[],
+  after: readonly Rule[],
+): { before: Rule[]; after: Rule[] } {
+  const [old, now] = [textsOf(before), textsOf(after)];
+  const changed = (rule: Rule) => old.get(rule.id) !== now.get(rule.id);
+  return { before: before.filter(changed), after: after.filter(changed) };
 }
 
 const HEIGHTS: readonly FeatureId[] = ['drop', 'heelStack', 'forefootStack'];
 
-/** Only what is said of these features. */
-function restricted({ edition, rules }: Knowledge, features: ReadonlySet<FeatureId>): Knowledge {
-  return {
-    edition,
-    rules: rules.flatMap((rule) => {
-      const wishes = rule.wishes.filter((wish) => features.has(wish.feature));
-      return wishes.length === 0 ? [] : [{ ...rule, wishes }];
-    }),
-  };
+type Pushes = Map<FeatureId, Push[]>;
+
+/** What rules push on some features, for one picture. */
+function pushesOn(
+  features: ReadonlySet<FeatureId>,
+  { rules }: Knowledge,
+  picture: ClinicalPicture,
+  { school = 'balanced', setAside = [] }: StoredPicture,
+): Pushes {
+  const { byFeature } = indexOf(rules);
+  const asked = new Set<Rule>();
+  for (const feature of features) for (const rule of byFeature.get(feature) ?? []) asked.add(rule);
+  const found: Pushes = new Map();
+  for (const rule of [...asked].sort((a, b) => (a.id < b.id ? -1 : 1))) {
+    const share = shareOf(rule, school);
+    const { yes } = share === 0 ? { yes: [] } : askRule(rule, picture);
+    if (yes.length === 0) continue;
+    for (const [feature, push] of pushesOf(rule, yes, share, picture, setAside))
+      if (features.has(feature)) found.set(feature, [...(found.get(feature) ?? []), push]);
+  }
+  return found;
 }
 
-const wordsOf = (specification: Specification): Map<string, string> =>
-  new Map([
-    ...specification.targets.map((target) => [target.feature, targetInWords(target)] as const),
-    ...SIDES.flatMap((side) =>
-      specification.feet[side].map((target) => [`${target.feature} ${side}`, targetInWords(target)] as const),
-    ),
-  ]);
+/** How each target reads, and what cannot hold together, on some features. */
+function reading(
+  features: ReadonlySet<FeatureId>,
+  pushes: Pushes,
+  decisions: readonly Decision[],
+): { words: Map<string, string>; deadlocks: string[] } {
+  const words = new Map<string, string>();
+  const deadlocks: string[] = [];
+  for (const feature of features)
+    for (const side of isPerFoot(feature) ? SIDES : [undefined]) {
+      const all = pushes.get(feature) ?? [];
+      const own = side ? all.filter((push) => push.sides.includes(side)) : all;
+      const decision = decisions.find((entry) => entry.feature === feature && entry.side === side);
+      if (own.length === 0 && !decision) continue;
+      const settled = settle(feature, own);
+      const deadlock = settled.contradicting
+        ? deadlockOn(feature, settled.limits, settled.values.list, side)
+        : null;
+      if (deadlock) deadlocks.push(deadlock.message);
+      const target =
+        own.length === 0 && decision ? decidedAlone(decision) : targetAtRest(feature, settled, own);
+      words.set(
+        side ? `${feature} ${side}` : feature,
+        targetInWords(decision && own.length > 0 ? decide(target, settled, decision) : target),
+      );
+    }
+  const heights = deadlockOfHeights(pushes);
+  return { words, deadlocks: heights ? [...deadlocks, heights.message] : deadlocks };
+}
 
 /**
- * A function that tells what changes for one stored picture when one body of rules gives way to another. Only the
- * features in question are resolved, so that thousands of pictures are done in seconds.
+ * A function that tells what changes for one stored picture when one body of rules gives way to another. Changed
+ * rules are asked first: only features that one of them pushes here are settled, under both bodies.
  */
 export function previewOf(
   before: Knowledge,
   after: Knowledge,
 ): (stored: StoredPicture) => PictureChange | null {
-  const features = new Set(featuresInQuestion(before.rules, after.rules));
-  // Limits on one height can contradict those on another.
-  if (HEIGHTS.some((feature) => features.has(feature))) for (const feature of HEIGHTS) features.add(feature);
-  const old = restricted(before, features);
-  const now = restricted(after, features);
-  const ordered = FEATURE_IDS.filter((feature) => features.has(feature));
-  return ({ findings, school, setAside = [], decisions = [] }) => {
-    const picture = deriveFindings(clinicalPicture(findings));
-    const options = {
-      ...(school ? { school } : {}),
-      setAside,
-      decisions: decisions.filter((entry) => features.has(entry.feature)),
-    };
-    const [one, two] = [old, now].map((knowledge) => resolve(picture, { ...options, knowledge }));
-    const [was, is] = [wordsOf(one!), wordsOf(two!)];
-    const targets = ordered.flatMap((feature): ChangedTarget[] =>
-      [undefined, ...SIDES].flatMap((side) => {
+  const changed = changedRules(before.rules, after.rules);
+  return (stored) => {
+    const picture = deriveFindings(clinicalPicture(stored.findings));
+    const school = stored.school ?? 'balanced';
+    const features = new Set<FeatureId>();
+    for (const rule of [...changed.before, ...changed.after])
+      if (shareOf(rule, school) > 0 && askRule(rule, picture).yes.length > 0)
+        for (const wish of rule.wishes) features.add(wish.feature);
+    if (features.size === 0) return null;
+    // Limits on one height can contradict those on another.
+    if (HEIGHTS.some((feature) => features.has(feature)))
+      for (const feature of HEIGHTS) features.add(feature);
+    const [was, is] = [before, after].map((knowledge) =>
+      reading(features, pushesOn(features, knowledge, picture, stored), stored.decisions ?? []),
+    );
+    const targets = FEATURE_IDS.filter((feature) => features.has(feature)).flatMap((feature) =>
+      [undefined, ...SIDES].flatMap((side): ChangedTarget[] => {
         const key = side ? `${feature} ${side}` : feature;
-        const [said, says] = [was.get(key) ?? '', is.get(key) ?? ''];
+        const [said, says] = [was!.words.get(key) ?? '', is!.words.get(key) ?? ''];
         return said === says ? [] : [{ feature, ...(side ? { side } : {}), before: said, after: says }];
       }),
     );
-    const known = new Set(one!.deadlocks.map((deadlock) => deadlock.message));
-    const deadlocks = two!.deadlocks
-      .map((deadlock) => deadlock.message)
-      .filter((message) => !known.has(message));
+    const known = new Set(was!.deadlocks);
+    const deadlocks = is!.deadlocks.filter((message) => !known.has(message));
     return targets.length === 0 && deadlocks.length === 0 ? null : { targets, deadlocks };
   };
 }

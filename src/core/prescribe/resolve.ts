@@ -70,17 +70,23 @@ export function resolve(picture: ClinicalPicture, options: ResolveOptions = {}):
   };
 }
 
+/** A target with everything that explains it. */
 function targetFrom(feature: FeatureId, settled: Settled, pushes: Push[]): Target {
   noteWithouts(settled, pushes);
+  const target = targetAtRest(feature, settled, pushes);
+  return target.tension < 0.02 ? target : { ...target, alternatives: alternativesOf(settled) };
+}
+
+/** Where a target comes to rest, without what explains it: enough to compare two. */
+export function targetAtRest(feature: FeatureId, settled: Settled, pushes: Push[]): Target {
   const { values, inside, total, bestAt, weight, limits, contradicting } = settled;
-  const tension = tensionOf(settled);
   const base = {
     feature,
     firmness: settled.firmness,
-    tension,
+    tension: tensionOf(settled),
     utility: weight === 0 ? 1 : total[bestAt]! / weight,
     pushes,
-    alternatives: tension < 0.02 ? [] : alternativesOf(settled),
+    alternatives: [],
   };
   if (featureOf(feature).kind === 'choice') {
     const all = values.list.map(String);

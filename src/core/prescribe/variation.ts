@@ -1,7 +1,7 @@
 import type { Rule } from '../knowledge/rule';
 import { shareOf } from '../knowledge/schools';
-import type { ClinicalPicture } from '../picture/clinical-picture';
-import { deriveFindings } from '../picture/derive';
+import { type ClinicalPicture, NOT_EXAMINED, withoutFinding } from '../picture/clinical-picture';
+import { DERIVED_FROM, deriveFindings } from '../picture/derive';
 import { SIDES, type Side } from '../picture/finding-kinds';
 import { definitionOf, FINDING_IDS, type FindingId } from '../picture/findings';
 import { axisOf } from '../shoe/feature-kinds';
@@ -101,7 +101,10 @@ export class Variation {
   private readonly said = new Map<string, [FeatureId, Push][]>();
   private readonly rests = new Map<string, Rest>();
 
-  constructor(picture: ClinicalPicture, options: ResolveOptions = {}) {
+  constructor(
+    private readonly picture: ClinicalPicture,
+    options: ResolveOptions = {},
+  ) {
     this.school = options.school ?? 'balanced';
     this.setAside = options.setAside ?? [];
     this.index = indexOf((options.knowledge ?? BUILT_IN).rules);
@@ -156,6 +159,16 @@ export class Variation {
   /** Which targets would move, and where to, if the picture were another. */
   shifts(picture: ClinicalPicture): Shift[] {
     return this.shiftsTo(deriveFindings(picture));
+  }
+
+  /** Which targets would move if nobody had taken one finding. */
+  shiftsWithout(finding: FindingId): Shift[] {
+    if (DERIVED_FROM.has(finding)) return this.shifts(withoutFinding(this.picture, finding));
+    if (!this.index.byFinding.has(finding)) return [];
+    const nothing = { [finding]: NOT_EXAMINED };
+    return this.shiftsWith(
+      definitionOf(finding).scope === 'body' ? { body: nothing } : { left: nothing, right: nothing },
+    );
   }
 
   /** The same with some findings of the derived picture replaced, whether they are taken or follow from others. */

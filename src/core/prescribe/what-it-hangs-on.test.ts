@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { DERIVED_FINDINGS } from '../picture/catalogue/derived';
 import { clinicalPicture, type Findings, withoutFinding } from '../picture/clinical-picture';
-import { deriveFindings } from '../picture/derive';
+import { DERIVED_FROM, deriveFindings } from '../picture/derive';
+import { FINDING_IDS } from '../picture/findings';
 import { plausibleValues } from '../picture/priors';
 import { askNext } from './ask-next';
 import { hangsOn } from './hangs-on';
@@ -58,6 +60,32 @@ describe('what a target hangs on', () => {
         },
       ),
       { numRuns: 40 },
+    );
+  });
+});
+
+describe('leaving a finding out', () => {
+  it('changes only itself, unless others follow from it', () => {
+    fc.assert(
+      fc.property(pictures, fc.constantFrom(...FINDING_IDS), (findings, id) => {
+        fc.pre(!DERIVED_FROM.has(id) && !(id in DERIVED_FINDINGS));
+        const full = clinicalPicture(findings);
+        const short = deriveFindings(withoutFinding(full, id));
+        expect(short).toEqual(withoutFinding(deriveFindings(full), id));
+      }),
+      { numRuns: 80 },
+    );
+  });
+
+  it('is told the same by the short way and the long', () => {
+    fc.assert(
+      fc.property(pictures, fc.constantFrom(...FINDING_IDS), (findings, id) => {
+        fc.pre(!(id in DERIVED_FINDINGS));
+        const full = clinicalPicture(findings);
+        const variation = new Variation(full);
+        expect(variation.shiftsWithout(id)).toEqual(variation.shifts(withoutFinding(full, id)));
+      }),
+      { numRuns: 60 },
     );
   });
 });

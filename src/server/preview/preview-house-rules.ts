@@ -1,11 +1,12 @@
 import { type ChildProcess, fork } from 'node:child_process';
 import { once } from 'node:events';
 import { join } from 'node:path';
+import { sql } from 'kysely';
 import type { PreviewLine } from '@/api/records';
 import type { HouseRules } from '@/core/knowledge/house-rules';
 import { type Actor, asTenant } from '../database/tenant';
 import { Refusal } from '../http/problem';
-import { houseRulesErrors, readHouseRules, storedPicture } from '../services/knowledge';
+import { houseRulesErrors, readHouseRules } from '../services/knowledge';
 import type { PreviewAsked, PreviewSaid } from './preview-process';
 
 /** Pictures read and resolved at a time: memory stays flat however many there are. */
@@ -20,8 +21,8 @@ const readPage = (actor: Actor, after: { at: Date; id: string } | null) =>
       .select([
         'specification.id',
         'specification.visit_id',
-        'specification.picture',
-        'specification.choices',
+        sql<string>`specification.picture::text`.as('picture'),
+        sql<string>`specification.choices::text`.as('choices'),
         'specification.issued_at',
         'patient.given_name',
         'patient.family_name',
@@ -86,16 +87,19 @@ export async function previewHouseRules(
   const child = startProcess();
   child.send({ before, after } satisfies PreviewAsked);
   const encoder = new TextEncoder();
-  let cursor: { at: Date; id: string } | null = null;
+  // The next page is read while the process works on this one.
+  let next = readPage(actor, null);
   let looked = 0;
   let changed = 0;
   const stop = () => {
+    // A page that was read ahead may fail once nobody waits for it.
+    next.catch(() => null);
     if (child.connected) child.disconnect();
   };
   const stream = new ReadableStream<Uint8Array>({
     async pull(controller) {
       const say = (line: PreviewLine) => controller.enqueue(encoder.encode(`${JSON.stringify(line)}\n`));
-      const rows = await readPage(actor, cursor);
+      const rows = await next;
       if (rows.length === 0) {
         say({ finished: { looked, changed } });
         stop();
@@ -103,8 +107,10 @@ export async function previewHouseRules(
         return;
       }
       child.send({
-        page: rows.map((row) => storedPicture(row.picture, row.choices)),
+        page: rows.map(({ picture, choices }) => ({ picture, choices })),
       } satisfies PreviewAsked);
+      const last = rows.at(-1)!;
+      next = readPage(actor, { at: last.issued_at, id: last.id });
       const answers = await answerOf(child);
       for (const [at, row] of rows.entries()) {
         const change = answers[at];
@@ -120,8 +126,6 @@ export async function previewHouseRules(
           },
         });
       }
-      const last = rows.at(-1)!;
-      cursor = { at: last.issued_at, id: last.id };
       looked += rows.length;
       say({ done: looked, of });
     },

@@ -1,9 +1,13 @@
 import { setPriority } from 'node:os';
 import { type HouseRules, knowledgeOf } from '@/core/knowledge/house-rules';
-import { type PictureChange, previewOf, type StoredPicture } from '@/core/prescribe/preview';
+import { type PictureChange, previewOf } from '@/core/prescribe/preview';
+import { storedPicture } from '../services/stored-picture';
 
 /** Told once, which rules give way to which; then page after page of stored pictures. */
-export type PreviewAsked = { before: HouseRules; after: HouseRules } | { page: StoredPicture[] };
+export type PreviewAsked =
+  | { before: HouseRules; after: HouseRules }
+  /** JSON texts of findings and choices, as they lie in the database. */
+  | { page: { picture: string; choices: string }[] };
 export type PreviewSaid = (PictureChange | null)[];
 
 // Beside the server, in a process of its own that gives way: signing in and saving go on at their pace.
@@ -12,7 +16,12 @@ setPriority(10);
 let preview: ReturnType<typeof previewOf> | null = null;
 
 process.on('message', (asked: PreviewAsked) => {
-  if ('page' in asked) process.send?.(asked.page.map((stored) => preview?.(stored) ?? null));
+  if ('page' in asked)
+    process.send?.(
+      asked.page.map(
+        ({ picture, choices }) => preview?.(storedPicture(JSON.parse(picture), JSON.parse(choices))) ?? null,
+      ),
+    );
   else preview = previewOf(knowledgeOf(asked.before), knowledgeOf(asked.after));
 });
 process.on('disconnect', () => process.exit());

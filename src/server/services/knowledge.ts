@@ -2,7 +2,6 @@ import { sql } from 'kysely';
 import type { z } from 'zod';
 import type { api } from '@/api/contract';
 import type { HouseRulesVersion, IssuedRecord, ReplayRecord, RuleUse } from '@/api/records';
-import type { Choices } from '@/api/visit-schema';
 import { contradictionInWords, contradictionOf, ruleProblems } from '@/core/knowledge/check';
 import {
   type HouseRules,
@@ -12,12 +11,13 @@ import {
   rulesInForce,
 } from '@/core/knowledge/house-rules';
 import { KNOWLEDGE_VERSION, RULES } from '@/core/knowledge/knowledge-base';
-import { previewOf, type StoredPicture } from '@/core/prescribe/preview';
+import { previewOf } from '@/core/prescribe/preview';
 import { replay, replaysAlike } from '@/core/prescribe/replay';
 import type { Knowledge } from '@/core/prescribe/resolve';
 import type { Specification } from '@/core/prescribe/specification';
 import { audit, type Tenant } from '../database/tenant';
 import { notFound, Refusal } from '../http/problem';
+import { storedPicture } from './stored-picture';
 
 /** Every version, newest first. */
 export async function listHouseRules({ tx }: Tenant): Promise<HouseRulesVersion[]> {
@@ -156,14 +156,6 @@ export async function ruleUse({ tx }: Tenant): Promise<RuleUse[]> {
     overruled: Number(row.overruled),
   }));
 }
-
-/** The choices of an issued specification as the resolver takes them. */
-export const storedPicture = (findings: StoredPicture['findings'], choices: Choices): StoredPicture => ({
-  findings,
-  ...(choices.school ? { school: choices.school } : {}),
-  setAside: choices.setAside ?? [],
-  decisions: choices.decisions ?? [],
-});
 
 /** A specification as it was issued. */
 export async function readIssued(tenant: Tenant, id: string): Promise<IssuedRecord> {

@@ -1,7 +1,7 @@
 import { useId, useState } from 'react';
 import type { Side } from '@/core/picture/finding-kinds';
+import { decisionProblems } from '@/core/prescribe/decision-problems';
 import { DECISION_WORD, targetInWords } from '@/core/prescribe/explain';
-import { decisionSchema } from '@/core/prescribe/schema';
 import type { Decision, DecisionKind, Target } from '@/core/prescribe/specification';
 import { axisOf, type NumericFeature } from '@/core/shoe/feature-kinds';
 import { featureOf, printFeature } from '@/core/shoe/features';
@@ -98,9 +98,10 @@ function DecideForm({
         ? { options: [...options] }
         : { band: { from: number(from), to: number(kind === 'pin' ? from : to) } }),
     };
-    const read = decisionSchema.safeParse({ ...place, ...made });
-    if (read.success) return onDone({ ...place, ...made });
-    setProblems(Object.fromEntries(read.error.issues.map((issue) => [String(issue.path[0]), issue.message])));
+    const decision: Decision = { ...place, ...made };
+    const found = decisionProblems(decision);
+    if (found.length === 0) return onDone(decision);
+    setProblems(Object.fromEntries(found.map(({ field, message }) => [field, message])));
   };
   return (
     <form
