@@ -1,8 +1,8 @@
+import type { Knowledge } from '@/core/knowledge/edition';
 import type { SchoolChoice } from '@/core/knowledge/schools';
 import type { ClinicalPicture } from '@/core/picture/clinical-picture';
 import { askNext, type NextQuestion } from '@/core/prescribe/ask-next';
 import { hangsOn } from '@/core/prescribe/hangs-on';
-import type { Knowledge } from '@/core/prescribe/resolve';
 import type { SetAside } from '@/core/prescribe/specification';
 import { ok } from '@/core/result';
 import { serve } from './task';

@@ -62,13 +62,17 @@ export function clinicalPicture(...contributions: readonly Findings[]): Clinical
   return { ...picture, taken } as unknown as ClinicalPicture;
 }
 
+const OF_THE_BODY: ReadonlySet<FindingId> = new Set(
+  FINDING_IDS.filter((id) => definitionOf(id).scope === 'body'),
+);
+
 /** Reads a finding as it concerns one side: a body finding reads the same from either. */
 export function findingAt(
   picture: ClinicalPicture,
   id: FindingId,
   side: Side,
 ): AnyFindingValue | NotExamined {
-  const place = definitionOf(id).scope === 'body' ? picture.body : picture[side];
+  const place = OF_THE_BODY.has(id) ? picture.body : picture[side];
   return (place as Record<string, AnyFindingValue | NotExamined>)[id] ?? NOT_EXAMINED;
 }
 

@@ -32,16 +32,17 @@ function otherPeaks({ total, inside, bestAt, weight }: Settled): number[] {
 function ends({ pulls, columns, inside, bestAt, values, total }: Settled): number[] {
   const best = Number(values.list[bestAt]);
   const outvoted = pulls.flatMap((push, index) =>
-    utilityAt(push.want, best) < SERVED ? [columns[index]!] : [],
+    utilityAt(push.want, best) < SERVED ? [{ weight: push.weight, own: columns[index]! }] : [],
   );
   const toward = (step: -1 | 1): number | null => {
-    const group = outvoted.filter((own) => (own[bestAt + step] ?? -1) > own[bestAt]!);
+    const group = outvoted.filter(({ own }) => (own[bestAt + step] ?? -1) > own[bestAt]!);
     if (group.length === 0) return null;
     let place = bestAt;
-    let highest = group.reduce((sum, own) => sum + own[bestAt]!, 0);
+    const sumAt = (at: number) => group.reduce((all, { weight, own }) => all + weight * own[at]!, 0);
+    let highest = sumAt(bestAt);
     for (let at = bestAt + step; at >= 0 && at < total.length; at += step) {
       if (inside[at] === 0) continue;
-      const sum = group.reduce((all, own) => all + own[at]!, 0);
+      const sum = sumAt(at);
       if (sum > highest + 1e-9) [highest, place] = [sum, at];
     }
     return place === bestAt ? null : place;

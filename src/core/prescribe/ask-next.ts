@@ -7,8 +7,8 @@ import { type FindingStep, SIDES, type Side } from '../picture/finding-kinds';
 import { definitionOf, type FindingId } from '../picture/findings';
 import { type Plausible, plausibleValues, priorOf } from '../picture/priors';
 import type { FeatureId } from '../shoe/features';
+import type { Choosing } from './choosing';
 import { gather } from './gather';
-import { BUILT_IN, type ResolveOptions } from './resolve';
 import { indexOf } from './rule-index';
 import { Variation } from './variation';
 
@@ -47,8 +47,8 @@ function edgesIn(condition: Condition, id: FindingId): number[] {
 }
 
 /** Open questions with derived findings replaced by what is examined for them. */
-function questions(picture: ClinicalPicture, options: ResolveOptions): Map<FindingId, Side[]> {
-  const { rules } = options.knowledge ?? BUILT_IN;
+function questions(picture: ClinicalPicture, options: Choosing): Map<FindingId, Side[]> {
+  const { rules } = options.knowledge;
   const open = gather(deriveFindings(picture), rules, options.school ?? 'balanced', []).open;
   const found = new Map<FindingId, Set<Side>>();
   for (const { finding, sides } of open) {
@@ -76,9 +76,9 @@ function told(id: FindingId, sides: readonly Side[], value: Plausible['value']) 
  * Ranks what nobody has examined by how much knowing it could change the specification: the change of every target
  * over the finding's plausible values, weighted by their priors.
  */
-export function askNext(picture: ClinicalPicture, options: ResolveOptions = {}): NextQuestion[] {
+export function askNext(picture: ClinicalPicture, options: Choosing): NextQuestion[] {
   const variation = new Variation(picture, options);
-  const index = indexOf((options.knowledge ?? BUILT_IN).rules);
+  const index = indexOf(options.knowledge.rules);
   const asked = [...questions(picture, options)].map(([finding, sides]): NextQuestion => {
     const edges = (index.byFinding.get(finding) ?? []).flatMap((rule) => edgesIn(rule.when, finding));
     const byFeature = new Map<FeatureId, number>();

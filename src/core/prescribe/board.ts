@@ -1,3 +1,4 @@
+import type { Knowledge } from '../knowledge/edition';
 import type { Condition, Rule } from '../knowledge/rule';
 import { type ClinicalPicture, findingAt, NOT_EXAMINED } from '../picture/clinical-picture';
 import { valueInWords } from '../picture/examination-record';
@@ -6,7 +7,6 @@ import { definitionOf, FINDING_IDS, type FindingId } from '../picture/findings';
 import { type FeatureId, featureOf } from '../shoe/features';
 import { evaluate } from './evaluate';
 import { targetInWords } from './explain';
-import type { Knowledge } from './resolve';
 import { findingsOfRule, indexOf } from './rule-index';
 import type { Push, Specification, Target, Want } from './specification';
 import { utilityAt } from './utility';

@@ -6,7 +6,7 @@ import { definitionOf, FINDING_IDS, type FindingId, type FootFindingId } from '.
 import { axisOf } from '../shoe/feature-kinds';
 import { type FeatureId, featureOf } from '../shoe/features';
 import { evaluate } from './evaluate';
-import { rulesInOrder } from './rule-index';
+import { readsBodyOnly, rulesInOrder } from './rule-index';
 import type { OpenQuestion, Push, SetAside, Want } from './specification';
 
 /** Strength words in numbers: each step doubles. A limit does not pull; it excludes. */
@@ -21,12 +21,30 @@ function amount(value: Amount, picture: ClinicalPicture): number | null {
   return base === null ? null : base + (value.plus ?? 0);
 }
 
+const fixedWants = new WeakMap<Wish, Want>();
+
+/** What a wish wants when nothing in it depends on the picture: made once. */
+function fixedWant(wish: Wish): Want | null {
+  const before = fixedWants.get(wish);
+  if (before) return before;
+  const want: Want | null =
+    'prefer' in wish
+      ? { prefer: wish.prefer }
+      : 'avoid' in wish
+        ? { avoid: wish.avoid }
+        : 'worth' in wish
+          ? { worth: wish.worth }
+          : 'curve' in wish
+            ? { curve: wish.curve }
+            : null;
+  if (want) fixedWants.set(wish, want);
+  return want;
+}
+
 /** A wish with its amounts filled in, or null when an amount it needs was not examined. */
 function wantOf(wish: Wish, picture: ClinicalPicture): Want | null {
-  if ('prefer' in wish) return { prefer: wish.prefer };
-  if ('avoid' in wish) return { avoid: wish.avoid };
-  if ('worth' in wish) return { worth: wish.worth };
-  if ('curve' in wish) return { curve: wish.curve };
+  const fixed = fixedWant(wish);
+  if (fixed || 'prefer' in wish || 'avoid' in wish || 'worth' in wish || 'curve' in wish) return fixed;
   const feature = featureOf(wish.feature);
   if (feature.kind === 'choice') return null;
   const axis = axisOf(feature);
@@ -34,7 +52,9 @@ function wantOf(wish: Wish, picture: ClinicalPicture): Want | null {
   const to = wish.atMost === undefined ? axis.to : amount(wish.atMost, picture);
   if (from === null || to === null) return null;
   const inside = (value: number) => Math.min(axis.to, Math.max(axis.from, value));
-  return { band: { from: inside(from), to: inside(to) }, reach: wish.reach ?? feature.reach };
+  const want: Want = { band: { from: inside(from), to: inside(to) }, reach: wish.reach ?? feature.reach };
+  if (typeof wish.atLeast !== 'object' && typeof wish.atMost !== 'object') fixedWants.set(wish, want);
+  return want;
 }
 
 /** What a waiting limit counts for, next to strong rules at 4: it would exclude. */
@@ -45,6 +65,11 @@ const heaviestWish = (rule: Rule): number =>
 
 /** Sides on which a rule says yes, and those on which it cannot say. */
 export function askRule(rule: Rule, picture: ClinicalPicture): { yes: Side[]; unknown: Side[] } {
+  // What reads nothing of a foot answers the same for both.
+  if (readsBodyOnly(rule)) {
+    const answer = evaluate(rule.when, picture, 'left');
+    return { yes: answer === 'yes' ? [...SIDES] : [], unknown: answer === 'unknown' ? [...SIDES] : [] };
+  }
   const yes: Side[] = [];
   const unknown: Side[] = [];
   for (const side of SIDES) {

@@ -2,7 +2,7 @@ import { type ClinicalPicture, NOT_EXAMINED } from '../picture/clinical-picture'
 import { SIDES } from '../picture/finding-kinds';
 import { definitionOf, FINDING_IDS, type FindingId } from '../picture/findings';
 import type { FeatureId, FeatureValue } from '../shoe/features';
-import type { ResolveOptions } from './resolve';
+import type { Choosing } from './choosing';
 import { Variation } from './variation';
 
 /** A finding that a target rests on. */
@@ -23,10 +23,7 @@ const isKnown = (picture: ClinicalPicture, id: FindingId): boolean =>
  * For each feature the findings whose removal would move its target most, dearest first. A finding of both feet is
  * removed from both. Findings that move nothing are not listed.
  */
-export function hangsOn(
-  picture: ClinicalPicture,
-  options: ResolveOptions = {},
-): Partial<Record<FeatureId, Hanging[]>> {
+export function hangsOn(picture: ClinicalPicture, options: Choosing): Partial<Record<FeatureId, Hanging[]>> {
   const variation = new Variation(picture, options);
   const result: Partial<Record<FeatureId, Hanging[]>> = {};
   for (const finding of FINDING_IDS) {

@@ -1,3 +1,4 @@
+import type { Knowledge } from '../knowledge/edition';
 import type { Rule } from '../knowledge/rule';
 import { type SchoolChoice, shareOf } from '../knowledge/schools';
 import { type ClinicalPicture, clinicalPicture, type Findings } from '../picture/clinical-picture';
@@ -8,7 +9,7 @@ import { decide, decidedAlone } from './decide';
 import { targetInWords } from './explain';
 import { askRule, pushesOf } from './gather';
 import { deadlockOfHeights, deadlockOn } from './limits';
-import { type Knowledge, targetAtRest } from './resolve';
+import { targetAtRest } from './resolve';
 import { indexOf } from './rule-index';
 import { settle } from './settle';
 import type { Decision, Push, SetAside } from './specification';

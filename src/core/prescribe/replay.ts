@@ -1,6 +1,7 @@
+import type { Knowledge } from '../knowledge/edition';
 import { clinicalPicture } from '../picture/clinical-picture';
 import type { StoredPicture } from './preview';
-import { type Knowledge, resolve } from './resolve';
+import { resolve } from './resolve';
 import type { Specification } from './specification';
 
 /** The same value with keys in one order: a database may order them otherwise. */

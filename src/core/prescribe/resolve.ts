@@ -1,30 +1,21 @@
+import type { Knowledge } from '../knowledge/edition';
 import { KNOWLEDGE_VERSION, RULES } from '../knowledge/knowledge-base';
-import type { Rule } from '../knowledge/rule';
-import type { SchoolChoice } from '../knowledge/schools';
 import type { ClinicalPicture } from '../picture/clinical-picture';
 import { deriveFindings } from '../picture/derive';
 import { SIDES, type Side } from '../picture/finding-kinds';
 import { FEATURE_IDS, type FeatureId, featureOf, isPerFoot } from '../shoe/features';
 import { alternativesOf } from './alternatives';
+import type { Choosing } from './choosing';
 import { decide, decidedAlone } from './decide';
 import { gather } from './gather';
 import { deadlockOfHeights, deadlockOn } from './limits';
-import { bandOf, insideOf, isAcceptable, noteWithouts, type Settled, settle, tensionOf } from './settle';
-import type { Band, Deadlock, Decision, Push, SetAside, Specification, Target } from './specification';
-
-/** Rules under the name of their edition. */
-export interface Knowledge {
-  edition: string;
-  rules: readonly Rule[];
-}
+import { bandOf, isAcceptable, noteWithouts, type Settled, settle, tensionOf } from './settle';
+import type { Band, Deadlock, Decision, Push, Specification, Target } from './specification';
 
 export const BUILT_IN: Knowledge = { edition: KNOWLEDGE_VERSION, rules: RULES };
 
-export interface ResolveOptions {
-  school?: SchoolChoice;
-  setAside?: readonly SetAside[];
+export interface ResolveOptions extends Partial<Choosing> {
   decisions?: readonly Decision[];
-  knowledge?: Knowledge;
 }
 
 /**
@@ -99,10 +90,9 @@ export function targetAtRest(feature: FeatureId, settled: Settled, pushes: Push[
     };
   }
   const numbers = values.list as readonly number[];
-  const left = insideOf(limits, numbers);
   const limit: Band | null =
     limits.length === 0 || contradicting
       ? null
-      : { from: numbers[left.indexOf(1)]!, to: numbers[left.lastIndexOf(1)]! };
+      : { from: numbers[inside.indexOf(1)]!, to: numbers[inside.lastIndexOf(1)]! };
   return { ...base, kind: 'band', best: Number(settled.best), band: bandOf(settled), limit };
 }

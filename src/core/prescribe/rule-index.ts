@@ -1,5 +1,5 @@
 import type { Amount, Condition, Rule } from '../knowledge/rule';
-import type { FindingId } from '../picture/findings';
+import { definitionOf, type FindingId } from '../picture/findings';
 import type { FeatureId } from '../shoe/features';
 
 /** Findings that a condition reads. */
@@ -7,6 +7,17 @@ export function findingsIn(condition: Condition): FindingId[] {
   if ('all' in condition) return condition.all.flatMap(findingsIn);
   if ('any' in condition) return condition.any.flatMap(findingsIn);
   return 'not' in condition ? findingsIn(condition.not) : [condition.finding];
+}
+
+const bodyOnly = new WeakMap<Rule, boolean>();
+
+/** Whether a rule's condition reads findings of the whole body only. */
+export function readsBodyOnly(rule: Rule): boolean {
+  const before = bodyOnly.get(rule);
+  if (before !== undefined) return before;
+  const only = findingsIn(rule.when).every((id) => definitionOf(id).scope === 'body');
+  bodyOnly.set(rule, only);
+  return only;
 }
 
 const findingOf = (amount: Amount | undefined): FindingId[] =>

@@ -1,5 +1,5 @@
 import { type FeatureId, type FeatureValue, featureOf } from '../shoe/features';
-import type { Band, Push } from './specification';
+import type { Band, Push, Want } from './specification';
 import { utilityAt, type Values, valuesOf } from './utility';
 
 /** Utility may fall by this share of the weight before a value leaves the band. */
@@ -14,7 +14,7 @@ export interface Settled {
   values: Values;
   limits: Push[];
   pulls: Push[];
-  /** A pull's weighted utility at every value, in the order of `pulls`. */
+  /** A pull's utility at every value, before its weight, in the order of `pulls`. */
   columns: Float64Array[];
   total: Float64Array;
   weight: number;
@@ -44,9 +44,9 @@ export function settle(feature: FeatureId, pushes: readonly Push[]): Settled {
   const total = new Float64Array(list.length);
   for (const push of pulls) {
     weight += push.weight;
-    const own = column(push, list);
+    const own = column(push.want, list);
     columns.push(own);
-    for (let at = 0; at < total.length; at += 1) total[at]! += own[at]!;
+    for (let at = 0; at < total.length; at += 1) total[at]! += push.weight * own[at]!;
   }
   const bestAt = bestOf(values, total, inside);
   return {
@@ -85,7 +85,8 @@ export function noteWithouts(settled: Settled, pushes: readonly Push[]): void {
   const rest = new Float64Array(total.length);
   for (let index = 0; index < pulls.length; index += 1) {
     const own = columns[index]!;
-    for (let at = 0; at < rest.length; at += 1) rest[at] = total[at]! - own[at]!;
+    const { weight } = pulls[index]!;
+    for (let at = 0; at < rest.length; at += 1) rest[at] = total[at]! - weight * own[at]!;
     pulls[index]!.without = values.list[bestOf(values, rest, inside)]!;
   }
   for (const push of limits) {
@@ -105,18 +106,32 @@ export function tensionOf({ pulls, weight, best }: Settled): number {
   return given / weight;
 }
 
-/** A push's weighted utility at every value. */
-function column(push: Push, list: readonly (number | string)[]): Float64Array {
+const columnsKnown = new WeakMap<Want, Float64Array>();
+
+/** A want's utility at every value of its feature; made once, since most wants are the same for every picture. */
+function column(want: Want, list: readonly (number | string)[]): Float64Array {
+  const before = columnsKnown.get(want);
+  if (before) return before;
   const result = new Float64Array(list.length);
-  for (let at = 0; at < list.length; at += 1) result[at] = push.weight * utilityAt(push.want, list[at]!);
+  for (let at = 0; at < list.length; at += 1) result[at] = utilityAt(want, list[at]!);
+  columnsKnown.set(want, result);
   return result;
 }
 
+const everywhere = new WeakMap<readonly (number | string)[], Uint8Array>();
+
 /** 1 where every limit allows the value, else 0. */
-export function insideOf(limits: readonly Push[], list: readonly (number | string)[]): Uint8Array {
+function insideOf(limits: readonly Push[], list: readonly (number | string)[]): Uint8Array {
+  if (limits.length === 0) {
+    const before = everywhere.get(list);
+    if (before) return before;
+  }
   const inside = new Uint8Array(list.length).fill(1);
-  for (const limit of limits)
-    for (let at = 0; at < list.length; at += 1) if (utilityAt(limit.want, list[at]!) < 1) inside[at] = 0;
+  if (limits.length === 0) everywhere.set(list, inside);
+  for (const limit of limits) {
+    const own = column(limit.want, list);
+    for (let at = 0; at < list.length; at += 1) if (own[at]! < 1) inside[at] = 0;
+  }
   return inside;
 }
 

@@ -6,8 +6,8 @@ import { SIDES, type Side } from '../picture/finding-kinds';
 import { definitionOf, FINDING_IDS, type FindingId } from '../picture/findings';
 import { axisOf } from '../shoe/feature-kinds';
 import { type FeatureId, type FeatureValue, featureOf, isPerFoot } from '../shoe/features';
+import type { Choosing } from './choosing';
 import { askRule, pushesOf } from './gather';
-import { BUILT_IN, type ResolveOptions } from './resolve';
 import { indexOf } from './rule-index';
 import { bandOf, isAcceptable, type Settled, settle } from './settle';
 import type { Push } from './specification';
@@ -103,11 +103,11 @@ export class Variation {
 
   constructor(
     private readonly picture: ClinicalPicture,
-    options: ResolveOptions = {},
+    options: Choosing,
   ) {
     this.school = options.school ?? 'balanced';
     this.setAside = options.setAside ?? [];
-    this.index = indexOf((options.knowledge ?? BUILT_IN).rules);
+    this.index = indexOf(options.knowledge.rules);
     this.base = deriveFindings(picture);
     for (const rule of this.index.inOrder) {
       const pushes = this.ask(rule, this.base);

@@ -8,9 +8,10 @@ import { plausibleValues } from '../picture/priors';
 import { askNext } from './ask-next';
 import { hangsOn } from './hangs-on';
 import { pictures } from './pictures.arbitrary';
-import { resolve } from './resolve';
+import { BUILT_IN, resolve } from './resolve';
 import { Variation } from './variation';
 
+const SHIPPED = { knowledge: BUILT_IN };
 const both = (foot: Findings['left']): Findings => ({ left: foot, right: foot });
 
 describe('what a target hangs on', () => {
@@ -20,20 +21,21 @@ describe('what a target hangs on', () => {
   );
 
   it('names the finding behind it first: the drop hangs on the heel cord, the closure on sensation', () => {
-    const reliance = hangsOn(picture);
+    const reliance = hangsOn(picture, SHIPPED);
     expect(reliance.drop?.[0]?.finding).toBe('pain');
     expect(reliance.closure?.[0]).toMatchObject({ finding: 'sensation', moves: 1 });
     expect(reliance.heelStack?.[0]?.finding).toBe('ageYears');
   });
 
   it('says where the target would be: without the heel cord nothing asks for a drop', () => {
-    expect(hangsOn(picture).drop?.[0]?.value).toBeNull();
+    expect(hangsOn(picture, SHIPPED).drop?.[0]?.value).toBeNull();
   });
 
   it('two findings that say the same make each other dispensable', () => {
     const one = clinicalPicture(both({ pain: ['achilles-mid'] }));
     const two = clinicalPicture(both({ pain: ['achilles-mid'], heelsLiftEarly: 'yes' }));
-    const moved = (of: typeof one) => hangsOn(of).drop!.find((entry) => entry.finding === 'pain')!.moves;
+    const moved = (of: typeof one) =>
+      hangsOn(of, SHIPPED).drop!.find((entry) => entry.finding === 'pain')!.moves;
     expect(moved(two)).toBeLessThan(moved(one));
   });
 
@@ -47,7 +49,7 @@ describe('what a target hangs on', () => {
           const less = withoutFinding(full, id as 'pain');
           const before = resolve(full);
           const after = resolve(less);
-          const shifts = new Variation(full).shifts(less);
+          const shifts = new Variation(full, SHIPPED).shifts(less);
           const find = (of: typeof before, feature: string, side?: 'left' | 'right') =>
             (side ? of.feet[side] : of.targets).find((target) => target.feature === feature);
           for (const shift of shifts)
@@ -82,7 +84,7 @@ describe('leaving a finding out', () => {
       fc.property(pictures, fc.constantFrom(...FINDING_IDS), (findings, id) => {
         fc.pre(!(id in DERIVED_FINDINGS));
         const full = clinicalPicture(findings);
-        const variation = new Variation(full);
+        const variation = new Variation(full, SHIPPED);
         expect(variation.shiftsWithout(id)).toEqual(variation.shifts(withoutFinding(full, id)));
       }),
       { numRuns: 60 },
@@ -94,6 +96,7 @@ describe('what to ask next', () => {
   it('a diabetic foot: sensation comes before toe shape, and its limits are why', () => {
     const questions = askNext(
       clinicalPicture({ body: { ageYears: 66, conditions: ['diabetes'], activities: ['everyday'] } }),
+      SHIPPED,
     );
     const place = (id: string) => questions.findIndex((question) => question.finding === id);
     expect(place('sensation')).toBeGreaterThanOrEqual(0);
@@ -103,7 +106,7 @@ describe('what to ask next', () => {
   });
 
   it('asks for the tests behind a category, not for the category', () => {
-    const ids = askNext(clinicalPicture()).map((question) => question.finding);
+    const ids = askNext(clinicalPicture(), SHIPPED).map((question) => question.finding);
     expect(ids).not.toContain('atRiskCategory');
     expect(ids).toContain('pulses');
     expect(ids).toContain('postureTotal');
@@ -113,7 +116,7 @@ describe('what to ask next', () => {
     fc.assert(
       fc.property(pictures, (findings) => {
         const picture = clinicalPicture(findings);
-        const questions = askNext(picture);
+        const questions = askNext(picture, SHIPPED);
         const expected = questions.map((question) => question.expected);
         expect(expected).toEqual(expected.toSorted((a, b) => b - a));
         for (const { finding, sides, chance, seconds } of questions) {

@@ -3,6 +3,7 @@ import type { api } from '@/api/contract';
 import { knowledgeOf } from '@/core/knowledge/house-rules';
 import { type ClinicalPicture, clinicalPicture } from '@/core/picture/clinical-picture';
 import { askNext } from '@/core/prescribe/ask-next';
+import type { Choosing } from '@/core/prescribe/choosing';
 import { compareSchools } from '@/core/prescribe/compare';
 import { targetInWords } from '@/core/prescribe/explain';
 import { hangsOn } from '@/core/prescribe/hangs-on';
@@ -22,7 +23,7 @@ type Body<K extends keyof typeof api> = (typeof api)[K] extends { body?: infer B
 async function asked(
   tenant: Tenant,
   body: Partial<Body<'specification'>> & Pick<Body<'specification'>, 'findings'>,
-): Promise<[ClinicalPicture, ResolveOptions]> {
+): Promise<[ClinicalPicture, ResolveOptions & Choosing]> {
   return [
     clinicalPicture(body.findings),
     {

@@ -3,6 +3,7 @@ import type { z } from 'zod';
 import type { api } from '@/api/contract';
 import type { HouseRulesVersion, IssuedRecord, ReplayRecord, RuleUse } from '@/api/records';
 import { contradictionInWords, contradictionOf, ruleProblems } from '@/core/knowledge/check';
+import type { Knowledge } from '@/core/knowledge/edition';
 import {
   type HouseRules,
   knowledgeOf,
@@ -13,7 +14,6 @@ import {
 import { KNOWLEDGE_VERSION, RULES } from '@/core/knowledge/knowledge-base';
 import { previewOf } from '@/core/prescribe/preview';
 import { replay, replaysAlike } from '@/core/prescribe/replay';
-import type { Knowledge } from '@/core/prescribe/resolve';
 import type { Specification } from '@/core/prescribe/specification';
 import { audit, type Tenant } from '../database/tenant';
 import { notFound, Refusal } from '../http/problem';

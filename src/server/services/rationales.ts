@@ -1,9 +1,10 @@
 import type { VisitRecord } from '@/api/records';
 import type { Choices, StepContents } from '@/api/visit-schema';
+import type { Knowledge } from '@/core/knowledge/edition';
 import { knowledgeOf } from '@/core/knowledge/house-rules';
 import type { ClinicalPicture } from '@/core/picture/clinical-picture';
 import { type Board, boardOf } from '@/core/prescribe/board';
-import { type Knowledge, resolve } from '@/core/prescribe/resolve';
+import { resolve } from '@/core/prescribe/resolve';
 import type { Specification } from '@/core/prescribe/specification';
 import type { Tenant } from '../database/tenant';
 import { carriedFrom, findingsOfSteps, merged, pictureOf, recordFindings } from './patient-findings';

@@ -9,13 +9,14 @@ import {
 } from 'react';
 import type { VisitRecord } from '@/api/records';
 import type { Choices, StepContents } from '@/api/visit-schema';
+import type { Knowledge } from '@/core/knowledge/edition';
 import { knowledgeOf } from '@/core/knowledge/house-rules';
 import type { SchoolChoice } from '@/core/knowledge/schools';
 import { type ClinicalPicture, clinicalPicture, type Findings } from '@/core/picture/clinical-picture';
 import { deriveFindings } from '@/core/picture/derive';
 import type { FindingStep } from '@/core/picture/finding-kinds';
 import type { FindingId } from '@/core/picture/findings';
-import { type Knowledge, type ResolveOptions, resolve } from '@/core/prescribe/resolve';
+import { type ResolveOptions, resolve } from '@/core/prescribe/resolve';
 import type { Specification } from '@/core/prescribe/specification';
 import { suggestedWarnings } from '@/core/safety/suggested-warnings';
 import { type Block, openWarnings } from '@/core/safety/warning-signs';
