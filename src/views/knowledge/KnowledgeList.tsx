@@ -119,7 +119,7 @@ function Filters({
   return (
     <div className="flex flex-wrap gap-2 mb-2 items-end">
       <label className="grow max-w-56">
-        <span className="block text-faint text-xs">Search findings, features, reasons, sources</span>
+        <span className="block text-faint text-xs">Search rules</span>
         <input
           className="w-full"
           value={filter.words}

@@ -74,82 +74,82 @@ export function Board() {
   const column = board.columns[place.column]!;
   const pushes = place.row >= 0 ? board.cells[place.row]![place.column]! : [];
   return (
-    <div className="grid gap-2">
-      <table
-        ref={grid}
-        aria-label="Findings against features"
-        className="board w-auto justify-self-start text-xs"
-      >
-        <thead>
-          <tr>
-            <th scope="col" className="align-bottom w-44">
-              <Legend />
-            </th>
-            {board.columns.map(({ target, side }, index) => (
-              <th
-                key={target.feature + (side ?? '')}
-                scope="col"
-                data-here={index === place.column || undefined}
-                className="board-column"
-              >
-                <button
-                  type="button"
-                  {...at(-1, index)}
-                  aria-label={`${featureOf(target.feature).label}${side ? `, ${side}` : ''}: ${targetInWords(target)}`}
-                  className="board-head"
-                >
-                  <span>
-                    {featureOf(target.feature).label}
-                    {side && `, ${side}`}
-                  </span>
-                </button>
-                <Tension share={target.tension} decided={target.decision !== undefined} />
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-2">
+      <div className="overflow-x-auto">
+        <table ref={grid} aria-label="Findings against features" className="board w-auto text-xs">
+          <thead>
+            <tr>
+              <th scope="col" className="align-bottom w-44">
+                <Legend />
               </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {board.rows.map((row, index) => (
-            <tr key={row.finding} data-here={index === place.row || undefined}>
-              <th scope="row" className="board-row">
-                {definitionOf(row.finding).label}{' '}
-                <span className="text-ink">
-                  {row.says}
-                  {row.sides.length === 1 &&
-                    definitionOf(row.finding).scope === 'foot' &&
-                    ` (${row.sides[0]})`}
-                </span>
-              </th>
-              {board.cells[index]!.map((cell, columnIndex) => (
-                <td
-                  key={board.columns[columnIndex]!.target.feature + (board.columns[columnIndex]!.side ?? '')}
-                  className="board-cell"
-                  data-here={columnIndex === place.column || undefined}
+              {board.columns.map(({ target, side }, index) => (
+                <th
+                  key={target.feature + (side ?? '')}
+                  scope="col"
+                  data-here={index === place.column || undefined}
+                  className="board-column"
                 >
-                  {cell[0] && (
-                    <button
-                      type="button"
-                      {...at(index, columnIndex)}
-                      aria-label={cellName(board, { row: index, column: columnIndex }, cell)}
-                      className="board-mark"
-                    >
-                      <PushMark
-                        way={wayOf(board.columns[columnIndex]!.target.feature, cell[0].want)}
-                        strength={cell[0].strength}
-                        evidence={cell[0].evidence}
-                        contested={cell.some((push) => push.contestedBy.length > 0)}
-                        aside={cell.every((push) => push.setAside !== undefined)}
-                        size={15}
-                      />
-                      {cell.length > 1 && <sub aria-hidden="true">{cell.length}</sub>}
-                    </button>
-                  )}
-                </td>
+                  <button
+                    type="button"
+                    {...at(-1, index)}
+                    aria-label={`${featureOf(target.feature).label}${side ? `, ${side}` : ''}: ${targetInWords(target)}`}
+                    className="board-head"
+                  >
+                    <span>
+                      {featureOf(target.feature).label}
+                      {side && `, ${side}`}
+                    </span>
+                  </button>
+                  <Tension share={target.tension} decided={target.decision !== undefined} />
+                </th>
               ))}
             </tr>
-          ))}
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            {board.rows.map((row, index) => (
+              <tr key={row.finding} data-here={index === place.row || undefined}>
+                <th scope="row" className="board-row">
+                  {definitionOf(row.finding).label}{' '}
+                  <span className="text-ink">
+                    {row.says}
+                    {row.sides.length === 1 &&
+                      definitionOf(row.finding).scope === 'foot' &&
+                      ` (${row.sides[0]})`}
+                  </span>
+                </th>
+                {board.cells[index]!.map((cell, columnIndex) => (
+                  <td
+                    key={
+                      board.columns[columnIndex]!.target.feature + (board.columns[columnIndex]!.side ?? '')
+                    }
+                    className="board-cell"
+                    data-here={columnIndex === place.column || undefined}
+                  >
+                    {cell[0] && (
+                      <button
+                        type="button"
+                        {...at(index, columnIndex)}
+                        aria-label={cellName(board, { row: index, column: columnIndex }, cell)}
+                        className="board-mark"
+                      >
+                        <PushMark
+                          way={wayOf(board.columns[columnIndex]!.target.feature, cell[0].want)}
+                          strength={cell[0].strength}
+                          evidence={cell[0].evidence}
+                          contested={cell.some((push) => push.contestedBy.length > 0)}
+                          aside={cell.every((push) => push.setAside !== undefined)}
+                          size={15}
+                        />
+                        {cell.length > 1 && <sub aria-hidden="true">{cell.length}</sub>}
+                      </button>
+                    )}
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
       <div aria-live="polite" className="border-t border-rule pt-2">
         {place.row === -1 ? (
           <TargetPane

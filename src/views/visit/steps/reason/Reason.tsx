@@ -27,7 +27,7 @@ export function Reason() {
   const { choices, save } = useChoices();
   const shoe = shoeValues(specification);
   return (
-    <div className="grid gap-2">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-2">
       <div className="flex gap-5 items-end flex-wrap">
         {readOnly ? (
           <p>School of this visit: {SCHOOLS[school]}</p>
