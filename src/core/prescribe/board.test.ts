@@ -38,6 +38,15 @@ describe('the board', () => {
     expect(board.rows[row('sensation')]?.says ?? board.rows[row('atRiskCategory')]?.says).toBeTruthy();
   });
 
+  it('keeps in sight what was set aside, though nothing else asks for the feature', () => {
+    const court = clinicalPicture({ body: { activities: ['court'] } });
+    const aside = [
+      { rule: 'task-court-outdoors', feature: 'outsoleHardness' as const, reason: 'plays on carpet' },
+    ];
+    const kept = boardOf(resolve(court, { setAside: aside }), court, BUILT_IN);
+    expect(kept.columns.map(({ target }) => target.feature)).toContain('outsoleHardness');
+  });
+
   it('limits stand first in their cell', () => {
     for (const cell of board.cells.flat())
       for (const [at, push] of cell.entries())

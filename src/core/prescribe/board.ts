@@ -75,6 +75,10 @@ function found(picture: ClinicalPicture, finding: FindingId, sides: readonly Sid
 /** The weight by which marks of one cell are ordered: limits first. */
 const heft = (push: Push): number => (push.strength === 'limit' ? 100 : push.weight);
 
+/** What a clinician set aside or decided stays in sight, even where nothing else asks for the feature. */
+const isDecidedUpon = (target: Target): boolean =>
+  target.decision !== undefined || target.pushes.some((push) => push.setAside !== undefined);
+
 /**
  * Findings × targets, with every push in its place. Targets that leave everything open are left out; rows are in the
  * order in which a practitioner works, columns in the order of the shoe.
@@ -84,7 +88,7 @@ export function boardOf(specification: Specification, picture: ClinicalPicture, 
   const columns: BoardColumn[] = [
     ...specification.targets.map((target) => ({ target })),
     ...SIDES.flatMap((side) => specification.feet[side].map((target) => ({ target, side }))),
-  ].filter(({ target }) => targetInWords(target) !== 'any');
+  ].filter(({ target }) => targetInWords(target) !== 'any' || isDecidedUpon(target));
   const rowOf = (push: Push): FindingId => {
     const rule: Rule | undefined = byId.get(push.rule);
     for (const side of push.sides) {
