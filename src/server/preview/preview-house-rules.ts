@@ -4,7 +4,8 @@ import { join } from 'node:path';
 import { sql } from 'kysely';
 import type { PreviewLine } from '@/api/records';
 import type { HouseRules } from '@/core/knowledge/house-rules';
-import { type Actor, asTenant } from '../database/tenant';
+import { type Actor, asTenant, audit } from '../database/tenant';
+import { log } from '../http/log';
 import { Refusal } from '../http/problem';
 import { houseRulesErrors, readHouseRules } from '../services/knowledge';
 import type { PreviewAsked, PreviewSaid } from './preview-process';
@@ -44,10 +45,13 @@ const readPage = (actor: Actor, after: { at: Date; id: string } | null) =>
 
 function startProcess(): ChildProcess {
   // The application runs from the checkout, built or not; the process reads its own source.
-  return fork(join(process.cwd(), 'src/server/preview/preview-process.ts'), {
+  const child = fork(join(process.cwd(), 'src/server/preview/preview-process.ts'), {
     execArgv: ['--import', 'tsx'],
     serialization: 'advanced',
   });
+  // A process that cannot be started or reached ends this preview, not the server.
+  child.on('error', (error) => log.error({ err: error }, 'preview process'));
+  return child;
 }
 
 /** The next answer of the process; an error if it ends instead. */
@@ -81,6 +85,7 @@ export async function previewHouseRules(
       .selectFrom('specification')
       .select((is) => is.fn.countAll().as('count'))
       .executeTakeFirstOrThrow();
+    await audit(tenant, 'read', 'specifications, for a preview of house rules', null);
     return { before: await readHouseRules(tenant), of: Number(count) };
   });
   const after: HouseRules = { version: before.version + 1, ...proposed };
