@@ -95,6 +95,28 @@ describe('ranking', () => {
   });
 });
 
+describe('reasons for a model', () => {
+  it('what lies inside the target is never against it, though an outvoted push would have liked more', () => {
+    // Six posture points a foot: a slight pull of one school toward support; the target stays open without a post.
+    const six = {
+      postureTalarHead: 1,
+      postureMalleolarCurves: 1,
+      postureHeel: 1,
+      postureTalonavicular: 1,
+      postureInnerArch: 1,
+      postureForefoot: 1,
+    };
+    const specification = resolve(clinicalPicture({ left: six, right: { ...six, postureForefoot: 0 } }));
+    const support = specification.targets.find((target) => target.feature === 'medialSupport')!;
+    expect(support.kind === 'options' && support.options).toContain('none');
+    const { pro, contra } = reasonsFor(shoe('plain', { medialSupport: 'none' }), specification);
+    expect(contra.map((reason) => reason.feature)).not.toContain('medialSupport');
+    expect(pro.map((reason) => reason.feature)).toContain('medialSupport');
+    const posted = reasonsFor(shoe('posted', { medialSupport: 'post' }), specification);
+    expect(posted.contra.map((reason) => reason.feature)).toContain('medialSupport');
+  });
+});
+
 describe('what to bring', () => {
   it('brings the best and others unlike enough to feel', () => {
     const models = [

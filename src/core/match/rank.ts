@@ -13,6 +13,8 @@ export interface FeatureReason {
   wanted: string;
   /** 0 … 1, how well the model's value serves the target. */
   serves: number;
+  /** Whether the value lies in the target's band or among its options. */
+  inside: boolean;
   weight: number;
 }
 
@@ -177,6 +179,14 @@ function brokenLimit(target: Target, value: FeatureValue): Excluded['by'][number
   };
 }
 
+/** From here a value speaks for a model. */
+const SERVES_WELL = 0.85;
+
+const isInside = (target: Target, value: FeatureValue): boolean =>
+  target.kind === 'options'
+    ? target.options.includes(String(value))
+    : Number(value) >= target.band.from && Number(value) <= target.band.to;
+
 /** Why one model suits or does not, weightiest first; limits on values nobody knows are named to be checked. */
 export function reasonsFor(
   model: ShoeModel,
@@ -198,14 +208,15 @@ export function reasonsFor(
       has: printFeature(target.feature, value),
       wanted: targetInWords(target),
       serves: serves(value),
+      inside: isInside(target, value),
       weight,
     });
   }
-  const pro = reasons
-    .filter((reason) => reason.serves >= 0.85)
-    .sort((a, b) => b.weight * b.serves - a.weight * a.serves);
+  // What lies inside the target speaks for a model, though some outvoted push would have liked more.
+  const speaksFor = (reason: FeatureReason) => reason.serves >= SERVES_WELL || reason.inside;
+  const pro = reasons.filter(speaksFor).sort((a, b) => b.weight * b.serves - a.weight * a.serves);
   const contra = reasons
-    .filter((reason) => reason.serves < 0.85)
+    .filter((reason) => !speaksFor(reason))
     .sort((a, b) => b.weight * (1 - b.serves) - a.weight * (1 - a.serves));
   return { pro, contra, check };
 }
