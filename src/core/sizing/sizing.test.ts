@@ -4,7 +4,7 @@ import { footDifference, heelBallRatio } from './foot-difference';
 import { sizeTable } from './size-table';
 import { insideLength, type ModelSizing, startSize } from './start-size';
 import { lastOfSize, nearestHalf, type SizeSystem, scaleReading, sizeOfLast } from './systems';
-import { gradeOfLetter, STANDARD_LETTER } from './widths';
+import { gradeOfLetter, jisWidthLetter, STANDARD_LETTER } from './widths';
 
 const SYSTEMS: SizeSystem[] = [
   'mondopoint',
@@ -35,6 +35,9 @@ describe('the worked size table', () => {
     expect(exact('us-men').exact).toBeCloseTo(men, 2);
     expect(exact('us-women').exact).toBeCloseTo(women, 2);
     expect(exact('japan').size).toBe(japan);
+    expect(exact('us-women-wide-gap').exact).toBeCloseTo(men + 1.5, 2);
+    // 20 mm of allowance is three points: the upper end of what makers use.
+    expect(exact('eu').assumption).toContain(`${eu.toFixed(1)} to ${(eu + 1).toFixed(1)}`);
   });
 
   it('a 262.5 mm foot measures men’s 9, women’s 10, UK 8; a 279.4 mm last is EU 41.9 (handbook 05, by arithmetic)', () => {
@@ -43,6 +46,37 @@ describe('the worked size table', () => {
     expect(nearestHalf(scaleReading.uk(262.5))).toBe(8);
     expect(sizeOfLast('eu', 279.4, 15)).toBeCloseTo(41.9, 1);
     expect(sizeOfLast('uk', 279.4, 15)).toBeCloseTo(8, 6);
+  });
+
+  it.each([
+    [220, 225],
+    [235, 240],
+    [250, 255],
+    [262.5, 262.5],
+    [280, 285],
+  ])('a foot of %d mm lies under %d in 7.5 mm steps of Mondopoint (reference §1)', (foot, step) => {
+    const table = sizeTable(foot);
+    expect(table.ok && table.value.find((row) => row.label.includes('7.5'))!.size).toBe(step);
+  });
+
+  it('Mondopoint names the foot’s width, JIS a letter from its girth (men 25.0 cm: E 243, EE 249, EEE 255; from memory)', () => {
+    const letter = (ballGirthMm: number) => {
+      const table = sizeTable(250, 15, { ballGirthMm, ballWidthMm: 98.4, group: 'men' });
+      if (!table.ok) throw new Error(table.problem.message);
+      expect(table.value[0]!.width).toBe('/98');
+      return table.value.find((row) => row.system === 'japan')!.width.trim();
+    };
+    expect([243, 249, 255].map(letter)).toEqual(['E', 'EE', 'EEE']);
+    expect(jisWidthLetter(231, 230, 'women')).toBe('EE');
+    expect(jisWidthLetter(400, 250, 'men')).toBeNull();
+  });
+
+  it('a child’s scale ends where the adult’s begins: 13 and then 0 (definition)', () => {
+    const table = sizeTable(180);
+    expect(table.ok && table.value.find((row) => row.system === 'uk-child')!.size).toBe(11.5);
+    const adult = sizeTable(262);
+    expect(adult.ok && adult.value.some((row) => row.system === 'uk-child')).toBe(false);
+    expect(lastOfSize('uk-child', 13, 0)).toBeCloseTo(lastOfSize('uk', 0, 0), 9);
   });
 
   it('refuses a foot that is none', () => {
@@ -88,6 +122,7 @@ const model: ModelSizing = {
   group: 'men',
   allowanceMm: 15,
   lengthOffsetMm: 0,
+  widthOffsetMm: 0,
   sizes: Array.from({ length: 21 }, (_, index) => 38 + index / 2),
   widths: ['B', 'D', '2E', '4E'],
   ballWidthMm: 92,

@@ -5,6 +5,7 @@ import {
   lettersByGrade,
   MM_WIDTH_PER_LETTER,
   type SizingGroup,
+  WIDTH_LETTERS,
   type WidthLetter,
 } from './widths';
 
@@ -14,8 +15,9 @@ export interface ModelSizing {
   group: SizingGroup;
   /** What the maker adds to the foot. */
   allowanceMm: number;
-  /** True inside length minus what the label says, where it is known; 0 where nobody has measured. */
+  /** True inside minus what the label says, as the clinic's fittings teach; 0 where nobody has fitted. */
   lengthOffsetMm: number;
+  widthOffsetMm: number;
   /** Half sizes on offer, ascending. */
   sizes: readonly number[];
   widths: readonly WidthLetter[];
@@ -26,6 +28,10 @@ export interface ModelSizing {
 export interface SizeWish {
   /** Room beyond the longest toe, mm: least, wished, most. */
   room: { least: number; wished: number; most: number };
+  /** What sock, insert and swelling add to the foot as it was measured, mm. */
+  adds?: { lengthMm: number; widthMm: number };
+  /** Wished width grade, 1 narrow … 4 extra wide. */
+  widthGrade?: number;
 }
 
 export interface StartSize {
@@ -44,17 +50,24 @@ const MM_WIDTH_PER_MM_LENGTH = 2.1 / 8.467;
 export const insideLength = (model: ModelSizing, size: number): number =>
   lastOfSize(model.system, size, model.allowanceMm) + model.lengthOffsetMm;
 
+/** Inside width at the ball; it follows the size on the label, whatever the length turns out to be. */
 export function insideWidth(model: ModelSizing, size: number, width: WidthLetter): number {
   const steps = lettersApart(model.widths[0]!, width);
+  const labelled = lastOfSize(model.system, size, model.allowanceMm);
   return (
     model.ballWidthMm +
-    (insideLength(model, size) - 270) * MM_WIDTH_PER_MM_LENGTH +
-    steps * MM_WIDTH_PER_LETTER
+    (labelled - 270) * MM_WIDTH_PER_MM_LENGTH +
+    steps * MM_WIDTH_PER_LETTER +
+    model.widthOffsetMm
   );
 }
 
-const ORDER: readonly WidthLetter[] = ['2A', 'A', 'B', 'C', 'D', 'E', '2E', '3E', '4E', '6E'];
-const lettersApart = (from: WidthLetter, to: WidthLetter): number => ORDER.indexOf(to) - ORDER.indexOf(from);
+const lettersApart = (from: WidthLetter, to: WidthLetter): number =>
+  WIDTH_LETTERS.indexOf(to) - WIDTH_LETTERS.indexOf(from);
+
+/** A size as it stands on the box. */
+export const sizeInWords = (model: ModelSizing, size: number, width?: string): string =>
+  `${SIZE_SYSTEM_LABEL[model.system]} ${size}${width ? ` ${width}` : ''}`;
 
 /**
  * Where to begin at the shelf: the offered size whose inside length leaves the wished room in front of this
@@ -66,53 +79,64 @@ const lettersApart = (from: WidthLetter, to: WidthLetter): number => ORDER.index
 export function startSize(
   model: ModelSizing,
   foot: { lengthMm: number; ballWidthMm: number | null },
-  wish: SizeWish,
-  wishedWidthGrade = 2,
+  { room: wish, adds = { lengthMm: 0, widthMm: 0 }, widthGrade = 2 }: SizeWish,
 ): Result<StartSize> {
-  const wanted = foot.lengthMm + wish.room.wished;
-  const room = (size: number) => insideLength(model, size) - foot.lengthMm;
+  const lengthMm = foot.lengthMm + adds.lengthMm;
+  const ballWidthMm = foot.ballWidthMm === null ? null : foot.ballWidthMm + adds.widthMm;
+  const wanted = lengthMm + wish.wished;
+  const room = (size: number) => insideLength(model, size) - lengthMm;
   const enough = model.sizes.filter(
-    (size) => room(size) >= wish.room.least - 0.05 && room(size) <= wish.room.most + 6,
+    (size) => room(size) >= wish.least - 0.05 && room(size) <= wish.most + MOST_OVER_MM,
   );
   if (enough.length === 0) {
     const ideal = nearestHalf(sizeOfLast(model.system, wanted - model.lengthOffsetMm, model.allowanceMm));
-    return fail(
-      'no-size',
-      `Not made in the size needed (about ${SIZE_SYSTEM_LABEL[model.system]} ${ideal}).`,
-    );
+    return fail('no-size', `Not made in the size needed (about ${sizeInWords(model, ideal)}).`);
   }
   const size = enough.reduce((best, next) =>
-    Math.abs(room(next) - wish.room.wished) < Math.abs(room(best) - wish.room.wished) ? next : best,
+    Math.abs(room(next) - wish.wished) < Math.abs(room(best) - wish.wished) ? next : best,
   );
   const why = [
-    `foot ${fixed(foot.lengthMm)} mm + ${fixed(room(size))} mm room`,
+    `foot ${fixed(lengthMm)} mm + ${fixed(room(size))} mm room`,
     `maker adds ${fixed(model.allowanceMm)} mm`,
   ];
-  if (model.lengthOffsetMm !== 0)
+  if (Math.abs(model.lengthOffsetMm) >= 0.05)
     why.push(
       `runs ${fixed(Math.abs(model.lengthOffsetMm))} mm ${model.lengthOffsetMm > 0 ? 'long' : 'short'}`,
     );
-  const width = widthFor(model, size, foot.ballWidthMm, wishedWidthGrade);
+  const width = widthFor(model, size, ballWidthMm, widthGrade);
   why.push(
-    foot.ballWidthMm === null
-      ? 'ball width not measured: standard width'
-      : `ball ${fixed(foot.ballWidthMm)} mm`,
+    ballWidthMm === null ? 'ball width not measured: standard width' : `ball ${fixed(ballWidthMm)} mm`,
   );
-  return ok({
-    size,
-    label: `${SIZE_SYSTEM_LABEL[model.system]} ${size} ${width}`,
-    width,
-    insideLengthMm: insideLength(model, size),
-    roomMm: room(size),
-    insideWidthMm: insideWidth(model, size, width),
-    why,
-  });
+  return ok(asFitted(model, size, width, lengthMm, why));
 }
 
-/** A standing foot is wider than the inside of a shoe that fits it: uppers give about this much. Common practice. */
-const UPPER_GIVES_MM = 4;
+/** A given size and width of a model on a foot of this length. */
+export function asFitted(
+  model: ModelSizing,
+  size: number,
+  width: WidthLetter,
+  lengthMm: number,
+  why: string[] = [],
+): StartSize {
+  return {
+    size,
+    label: sizeInWords(model, size, width),
+    width,
+    insideLengthMm: insideLength(model, size),
+    roomMm: insideLength(model, size) - lengthMm,
+    insideWidthMm: insideWidth(model, size, width),
+    why,
+  };
+}
 
-function widthFor(
+/** A size may leave this much more than the most wished before it counts as not made: sizes step by 3 to 7 mm. */
+const MOST_OVER_MM = 6;
+
+/** A standing foot is wider than the inside of a shoe that fits it: uppers give about this much. Common practice. */
+export const UPPER_GIVES_MM = 4;
+
+/** The width of a model that holds a ball: the narrowest that does, else its widest; the wished grade when unmeasured. */
+export function widthFor(
   model: ModelSizing,
   size: number,
   ballWidthMm: number | null,

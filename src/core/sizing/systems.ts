@@ -86,6 +86,8 @@ export const scaleReading = {
   'us-men': (footMm: number): number => 3 * mmToInch(footMm) - 22,
   'us-women': (footMm: number): number => 3 * mmToInch(footMm) - 21,
   uk: (footMm: number): number => 3 * mmToInch(footMm) - 23,
+  /** Source: BS 5943 anchor (child 0 at 4 in of last), two barleycorns added; recalled at 80 %. */
+  'uk-child': (footMm: number): number => 3 * mmToInch(footMm) - 10,
 } as const;
 
 /** To the nearest half size, the larger when in between. */

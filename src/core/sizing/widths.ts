@@ -31,3 +31,21 @@ export function gradeOfLetter(group: SizingGroup, letter: WidthLetter): number {
 
 /** Inside width at the ball grows by about 2.1 mm a letter (a quarter inch of girth). From memory, check (75 %). */
 export const MM_WIDTH_PER_LETTER = 2.1;
+
+/** JIS letters, narrow → wide. */
+const JIS_LETTERS = ['A', 'B', 'C', 'D', 'E', 'EE', 'EEE', 'EEEE', 'F', 'G'] as const;
+/** Ball girth of letter E at a foot length, mm. */
+const JIS_ANCHOR = { men: { lengthMm: 250, girthMm: 243 }, women: { lengthMm: 230, girthMm: 225 } } as const;
+
+/**
+ * Width letter of a ball girth in the Japanese system: 6 mm a letter, 3 mm for each 5 mm of length.
+ *
+ * Source: JIS S 5037:1998, anchors and steps from memory (70–80 %).
+ * @returns null outside the letters; the men's F and G stand for the widest two
+ */
+export function jisWidthLetter(girthMm: number, footMm: number, group: SizingGroup): string | null {
+  const anchor = JIS_ANCHOR[group === 'women' ? 'women' : 'men'];
+  const ofE = anchor.girthMm + ((footMm - anchor.lengthMm) / 5) * 3;
+  const at = JIS_LETTERS.indexOf('E') + Math.round((girthMm - ofE) / 6);
+  return JIS_LETTERS[at] ?? null;
+}

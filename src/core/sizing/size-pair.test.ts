@@ -1,0 +1,160 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { clinicalPicture, type Findings } from '../picture/clinical-picture';
+import { resolve } from '../prescribe/resolve';
+import { inchToMm } from '../units/length';
+import { growthForecast } from './growth-forecast';
+import { sizePair } from './size-pair';
+import { type FittingConditions, roomWished, sizeWish } from './size-wish';
+import { type ModelSizing, startSize } from './start-size';
+import { SIZE_SYSTEM_LABEL } from './systems';
+
+const model: ModelSizing = {
+  system: 'eu',
+  group: 'men',
+  allowanceMm: 15,
+  lengthOffsetMm: 0,
+  widthOffsetMm: 0,
+  sizes: Array.from({ length: 25 }, (_, at) => 36 + at / 2),
+  widths: ['B', 'D', '2E', '4E'],
+  ballWidthMm: 90,
+};
+const sized = (findings: Findings, conditions: FittingConditions = {}, of: ModelSizing = model) => {
+  const picture = clinicalPicture(findings);
+  return sizePair(of, picture, resolve(picture), conditions);
+};
+const pair = (...asked: Parameters<typeof sized>) => {
+  const result = sized(...asked);
+  if (!result.ok) throw new Error(result.problem.message);
+  return result.value;
+};
+const feet = (left: number, right: number): Findings => ({
+  left: { footLength: left, ballWidth: 98 },
+  right: { footLength: right, ballWidth: 98 },
+});
+
+describe('both feet in one model', () => {
+  it('the longer foot decides, whichever side it is on', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 245, max: 285 }), fc.integer({ min: 0, max: 7 }), (mm, less) => {
+        const one = pair(feet(mm, mm - less));
+        const other = pair(feet(mm - less, mm));
+        expect(one.left!.size).toBe(pair(feet(mm, mm)).left!.size);
+        expect(one.right!.size).toBe(one.left!.size);
+        expect(other.left).toEqual(one.right);
+      }),
+    );
+  });
+
+  it('feet a size apart ask for a split pair and name the filler instead; half a size apart do not', () => {
+    expect(pair(feet(268, 258))).toMatchObject({ kind: 'split', label: expect.stringContaining('left EU') });
+    expect(pair(feet(268, 258)).advice).toMatch(/10 mm apart.*filler in the right/);
+    expect(pair(feet(262, 261)).kind).toBe('same');
+    const six = pair(feet(268, 261));
+    expect(six.kind).toBe('filler');
+    expect(six.fillerMm).toBeGreaterThan(0);
+  });
+
+  it('one foot measured gives one size and asks for the other; none gives a plain problem', () => {
+    expect(pair({ left: { footLength: 262 } })).toMatchObject({ kind: 'one-foot', right: null });
+    const none = sized({});
+    expect(!none.ok && none.problem.code).toBe('not-measured');
+  });
+
+  it('the wider foot decides the width of both', () => {
+    const both = pair({
+      left: { footLength: 262, ballWidth: 96 },
+      right: { footLength: 262, ballWidth: 106 },
+    });
+    expect(both.left!.width).toBe(both.right!.width);
+    expect(both.left!.width).not.toBe(pair(feet(262, 262)).left!.width);
+  });
+});
+
+describe('what size to look for', () => {
+  const at = (findings: Findings, conditions: FittingConditions = {}) => {
+    const picture = clinicalPicture(findings);
+    return sizeWish(picture, resolve(picture), 'left', conditions);
+  };
+
+  it('usual feet: 10–15 mm, 12 wished (common practice); at-risk feet up to 20 (IWGDF 2023, from memory); children 12–17', () => {
+    expect(at({}).room).toEqual({ least: 10, wished: 12, most: 15 });
+    const atRisk = at({ body: { conditions: ['diabetes'] }, left: { sensation: 'lost' } });
+    expect(atRisk.room.least).toBeGreaterThanOrEqual(10);
+    expect(atRisk.room.most).toBeLessThanOrEqual(20);
+    const child = at({ body: { ageYears: 8, sizingGroup: 'child' } });
+    expect(child.room.least).toBeGreaterThanOrEqual(12);
+    expect(child.room.most).toBeLessThanOrEqual(17);
+  });
+
+  it('every millimetre that sock, insert and time of day add is named', () => {
+    const wish = at(
+      { left: { swelling: 'changes' } },
+      { sock: 'thick', insert: 'cupped', measured: 'early' },
+    );
+    expect(wish.adds).toEqual({ lengthMm: 2 + 2 + 2, widthMm: 2 + 3 });
+    expect(wish.why.filter((line) => /^(thick|insert|swells)/.test(line))).toHaveLength(3);
+    expect(at({}).adds).toEqual({ lengthMm: 0, widthMm: 0 });
+  });
+
+  it('more to wear never asks for a smaller size', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 2400, max: 2850 }), (tenths) => {
+        const thin = pair(feet(tenths / 10, tenths / 10));
+        const thick = pair(feet(tenths / 10, tenths / 10), { sock: 'thick', measured: 'early' });
+        expect(thick.left!.size).toBeGreaterThanOrEqual(thin.left!.size);
+      }),
+    );
+  });
+
+  it('monotone in foot length, on the half-size grid, the same from inches and millimetres', () => {
+    const wish = { room: roomWished(resolve(clinicalPicture({}))) };
+    fc.assert(
+      fc.property(
+        fc.constantFrom('eu', 'uk', 'us-men', 'us-women', 'us-women-wide-gap' as const),
+        fc.integer({ min: 2350, max: 2800 }),
+        fc.integer({ min: 0, max: 100 }),
+        (system, tenths, more) => {
+          const [from, to] = system === 'eu' ? [34, 50] : [1, 17];
+          const sizes = Array.from({ length: (to - from) * 2 + 1 }, (_, index) => from + index / 2);
+          const of = { ...model, system, sizes } as ModelSizing;
+          const size = (lengthMm: number) => {
+            const start = startSize(of, { lengthMm, ballWidthMm: null }, wish);
+            if (!start.ok) throw new Error(`${SIZE_SYSTEM_LABEL[of.system]}: ${start.problem.message}`);
+            return start.value.size;
+          };
+          const mm = tenths / 10;
+          expect(size(mm + more / 10)).toBeGreaterThanOrEqual(size(mm));
+          expect((size(mm) * 2) % 1).toBe(0);
+          expect(size(inchToMm(mm / 25.4))).toBe(size(mm));
+        },
+      ),
+    );
+  });
+});
+
+describe('children', () => {
+  const born = (on: string, mm: number) => ({ on, mm });
+
+  it('without own measures the usual growth of the age forecasts, and the next check is 2–3 or 4–6 months (reference §1)', () => {
+    const four = growthForecast(4, [], 17, 12)!;
+    expect(four.basis).toBe('usual for the age');
+    // 5 mm to spare at 8–12 mm a year: five to seven and a half months.
+    expect(four.tooShortInDays[0]).toBeCloseTo((5 / 12) * 365.25, 0);
+    expect(four.tooShortInDays[1]).toBeCloseTo((5 / 8) * 365.25, 0);
+    expect(four.nextCheckDays).toBeLessThanOrEqual(92);
+    expect(growthForecast(8, [], 17, 12)!.nextCheckDays).toBeGreaterThan(92);
+  });
+
+  it('own measures take the place of the usual; a fast child is checked sooner', () => {
+    const fast = growthForecast(8, [born('2026-01-01', 200), born('2026-07-01', 210)], 15, 12)!;
+    expect(fast.basis).toBe('own measures');
+    expect(fast.nextCheckDays).toBeLessThan(growthForecast(8, [], 15, 12)!.nextCheckDays);
+  });
+
+  it('a pair that is too short already is outgrown now; a grown foot has no forecast', () => {
+    expect(growthForecast(8, [], 9, 12)!.tooShortInDays).toEqual([0, 0]);
+    expect(growthForecast(8, [], 9, 12)!.nextCheckDays).toBe(7);
+    expect(growthForecast(40, [], 15, 12)).toBeNull();
+  });
+});

@@ -1,0 +1,101 @@
+import type { ClinicalPicture } from '../picture/clinical-picture';
+import { numberAt } from '../picture/clinical-picture';
+import { SIDES, type Side } from '../picture/finding-kinds';
+import type { Specification } from '../prescribe/specification';
+import { fail, ok, type Result } from '../result';
+import { SPLIT_FROM_MM } from './foot-difference';
+import { type FittingConditions, sizeWish } from './size-wish';
+import { asFitted, type ModelSizing, type StartSize, sizeInWords, startSize } from './start-size';
+import { WIDTH_LETTERS, type WidthLetter } from './widths';
+
+/** How the two feet are served by one model. */
+export type PairKind = 'same' | 'filler' | 'split' | 'one-foot';
+
+export interface SizedPair {
+  kind: PairKind;
+  left: StartSize | null;
+  right: StartSize | null;
+  /** `EU 42 D`, or both where they differ. */
+  label: string;
+  /** What is done about a difference, in words; empty where nothing is. */
+  advice: string;
+  /** Filler for the shorter foot, mm of room that is too much. */
+  fillerMm: number;
+}
+
+const wider = (a: WidthLetter, b: WidthLetter): WidthLetter =>
+  WIDTH_LETTERS.indexOf(a) >= WIDTH_LETTERS.indexOf(b) ? a : b;
+
+/**
+ * One model on both feet. The longer foot decides, both shoes in its size and the wider of both widths; a foot a whole
+ * size shorter asks for a split pair, one that is left with more room than wished for a filler.
+ *
+ * @returns `not-measured` when no foot was measured, `no-size` when a foot finds none
+ */
+export function sizePair(
+  model: ModelSizing,
+  picture: ClinicalPicture,
+  specification: Specification,
+  conditions: FittingConditions = {},
+): Result<SizedPair> {
+  const sized = SIDES.flatMap((side) => {
+    const lengthMm = numberAt(picture, 'footLength', side);
+    if (lengthMm === null) return [];
+    const wish = sizeWish(picture, specification, side, conditions);
+    const foot = { lengthMm, ballWidthMm: numberAt(picture, 'ballWidth', side) };
+    return [{ side, wish, lengthMm: lengthMm + wish.adds.lengthMm, start: startSize(model, foot, wish) }];
+  });
+  if (sized.length === 0) return fail('not-measured', 'No foot length is measured.');
+  for (const { side, start } of sized)
+    if (!start.ok)
+      return fail(
+        start.problem.code,
+        sized.length > 1 ? `${start.problem.message} (${side})` : start.problem.message,
+      );
+  const fitted = sized.map((entry) => ({ ...entry, start: (entry.start as { value: StartSize }).value }));
+  const by = (side: Side) => fitted.find((entry) => entry.side === side);
+  if (fitted.length === 1) {
+    const only = fitted[0]!;
+    const other = only.side === 'left' ? 'right' : 'left';
+    return ok({
+      kind: 'one-foot',
+      left: by('left')?.start ?? null,
+      right: by('right')?.start ?? null,
+      label: only.start.label,
+      advice: `The ${other} foot is not measured: measure both, fit the longer.`,
+      fillerMm: 0,
+    });
+  }
+  const [shorter, longer] = fitted.toSorted((a, b) => a.lengthMm - b.lengthMm) as [
+    (typeof fitted)[number],
+    (typeof fitted)[number],
+  ];
+  const width = wider(shorter.start.width, longer.start.width);
+  if (longer.lengthMm - shorter.lengthMm >= SPLIT_FROM_MM && longer.start.size !== shorter.start.size) {
+    const pair = { left: by('left')!.start, right: by('right')!.start };
+    return ok({
+      kind: 'split',
+      ...pair,
+      label: `left ${pair.left.label}, right ${pair.right.label}`,
+      advice: `Feet ${fixed(longer.lengthMm - shorter.lengthMm)} mm apart: split pair, or ${sizeInWords(model, longer.start.size, width)} with a filler in the ${shorter.side}.`,
+      fillerMm: 0,
+    });
+  }
+  const both = (entry: typeof longer) =>
+    asFitted(model, longer.start.size, width, entry.lengthMm, entry.start.why);
+  const spare = both(shorter).roomMm - shorter.wish.room.most;
+  const pair = { [longer.side]: both(longer), [shorter.side]: both(shorter) } as Record<Side, StartSize>;
+  return ok({
+    kind: spare > 0.5 ? 'filler' : 'same',
+    left: pair.left,
+    right: pair.right,
+    label: pair.left.label,
+    advice:
+      spare > 0.5
+        ? `Fitted to the ${longer.side}; the ${shorter.side} has ${fixed(both(shorter).roomMm)} mm: filler or a snug insert there.`
+        : '',
+    fillerMm: Math.max(0, spare),
+  });
+}
+
+const fixed = (value: number): string => String(Math.round(value * 10) / 10);

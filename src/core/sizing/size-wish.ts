@@ -1,0 +1,102 @@
+import type { ClinicalPicture } from '../picture/clinical-picture';
+import { findingAt } from '../picture/clinical-picture';
+import { SIDES, type Side } from '../picture/finding-kinds';
+import type { Band, Specification, Target } from '../prescribe/specification';
+import { USUAL_ROOM } from './room';
+import type { SizeWish } from './start-size';
+
+/** What the foot was measured in and what it will wear. Unanswered is thin sock, no insert, measured late. */
+export interface FittingConditions {
+  sock?: keyof typeof SOCKS;
+  /** An insert goes in that the foot was not measured on. */
+  insert?: keyof typeof INSERTS;
+  measured?: keyof typeof MEASURED;
+}
+
+/** Length and width that a sock adds to a bare foot, mm. Common practice. */
+export const SOCKS = {
+  thin: { label: 'thin', lengthMm: 0, widthMm: 0 },
+  medium: { label: 'medium', lengthMm: 1, widthMm: 1 },
+  thick: { label: 'thick, padded', lengthMm: 2, widthMm: 2 },
+} as const;
+
+/** A cupped insert sets the heel forward of the counter; a flat one takes depth, not length. Common practice. */
+export const INSERTS = {
+  none: { label: 'none', lengthMm: 0 },
+  flat: { label: 'flat', lengthMm: 0 },
+  cupped: { label: 'cupped heel', lengthMm: 2 },
+} as const;
+
+/** Feet grow over a day; one that swells and was measured early gets this much. Common practice. */
+export const MEASURED = { late: 'late in the day', early: 'early in the day' } as const;
+const EARLY_MM = { swells: { lengthMm: 2, widthMm: 3 }, else: { lengthMm: 1, widthMm: 1 } } as const;
+
+export interface ExplainedWish extends SizeWish {
+  adds: { lengthMm: number; widthMm: number };
+  widthGrade: number;
+  why: string[];
+}
+
+/** Ends of the bands that hold the target's best value: what a rule asks for is not widened by near misses. */
+function asked(target: Extract<Target, { kind: 'band' }>): Band {
+  const held = target.pushes
+    .filter((push) => push.setAside === undefined)
+    .flatMap(({ want }) =>
+      'band' in want && want.band.from <= target.best && want.band.to >= target.best ? [want.band] : [],
+    );
+  return held.length === 0 || target.decision
+    ? target.band
+    : { from: Math.min(...held.map((band) => band.from)), to: Math.max(...held.map((band) => band.to)) };
+}
+
+/** Room in front of the toes that the specification asks for; common practice 10–15 mm where it asks nothing. */
+export function roomWished(specification: Specification): { least: number; wished: number; most: number } {
+  const target = specification.targets.find((entry) => entry.feature === 'toeRoom');
+  if (target?.kind !== 'band') return USUAL_ROOM;
+  const band = asked(target);
+  const least = Math.max(USUAL_ROOM.least, target.limit?.from ?? band.from);
+  return { least, wished: Math.max(least, target.best), most: target.limit?.to ?? band.to };
+}
+
+/**
+ * What size to look for on one foot: room from the specification (it knows task, risk, age and swelling), length and
+ * width that sock, insert and time of day add to what was measured. Every millimetre is named.
+ */
+export function sizeWish(
+  picture: ClinicalPicture,
+  specification: Specification,
+  side: Side,
+  conditions: FittingConditions = {},
+): ExplainedWish {
+  const room = roomWished(specification);
+  const target = specification.targets.find((entry) => entry.feature === 'toeRoom');
+  const why = (target?.pushes ?? [])
+    .filter((push) => push.setAside === undefined)
+    .toSorted((a, b) => b.weight - a.weight)
+    .slice(0, 2)
+    .map((push) => `${push.finding}: ${push.because}`);
+  if (why.length === 0) why.push(`usual room ${room.least}–${room.most} mm`);
+  const adds = { lengthMm: 0, widthMm: 0 };
+  const add = (lengthMm: number, widthMm: number, because: string) => {
+    if (lengthMm === 0 && widthMm === 0) return;
+    adds.lengthMm += lengthMm;
+    adds.widthMm += widthMm;
+    why.push(`${because}: +${lengthMm} mm long, +${widthMm} mm wide`);
+  };
+  const sock = SOCKS[conditions.sock ?? 'thin'];
+  add(sock.lengthMm, sock.widthMm, `${sock.label} sock`);
+  const insert = INSERTS[conditions.insert ?? 'none'];
+  add(insert.lengthMm, 0, `insert with a ${insert.label}`);
+  if (conditions.measured === 'early') {
+    const swelling = findingAt(picture, 'swelling', side);
+    const swells = swelling === 'changes' || swelling === 'constant';
+    const more = EARLY_MM[swells ? 'swells' : 'else'];
+    add(more.lengthMm, more.widthMm, swells ? 'swells, measured early' : 'measured early in the day');
+  }
+  const width = specification.targets.find((entry) => entry.feature === 'width');
+  return { room, adds, widthGrade: width?.kind === 'band' ? width.best : 2, why };
+}
+
+/** Sides that were measured. */
+export const measuredSides = (picture: ClinicalPicture): Side[] =>
+  SIDES.filter((side) => typeof findingAt(picture, 'footLength', side) === 'number');
