@@ -1,12 +1,17 @@
 import fc from 'fast-check';
+import { mean, variance } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
 import { clinicalPicture } from '../picture/clinical-picture';
 import { resolve } from '../prescribe/resolve';
 import { utilityAt } from '../prescribe/utility';
 import { FEATURES, type FeatureId, type FeatureValues } from '../shoe/features';
+import { compareModels } from './compare';
+import { differenceInWords, type FeelAxis, feelDifference, unlikeness } from './feel';
+import { type CatalogueQuery, filterModels, readFeatureFilter } from './filter';
 import type { ShoeModel } from './model';
+import { moreLikeThis } from './more-like';
 import { proposeTrial } from './propose';
-import { rank, reasonsFor } from './rank';
+import { type Ranked, rank, reasonsFor } from './rank';
 
 const shoe = (id: string, features: FeatureValues): ShoeModel => ({
   id,
@@ -19,11 +24,15 @@ const shoe = (id: string, features: FeatureValues): ShoeModel => ({
     group: 'men',
     allowanceMm: 15,
     lengthOffsetMm: 0,
+    widthOffsetMm: 0,
     sizes: [42],
     widths: ['D'],
     ballWidthMm: 96,
   },
-  inStock: true,
+  stock: { '42 D': 1 },
+  price: null,
+  status: 'current',
+  replaces: null,
 });
 const wanting = (activity: 'court' | 'road-running', pain: 'achilles-mid' | 'forefoot') =>
   resolve(clinicalPicture({ body: { activities: [activity] }, left: { pain: [pain] } }));
@@ -117,16 +126,157 @@ describe('reasons for a model', () => {
   });
 });
 
+describe('unknown values', () => {
+  it('spread is one standard deviation of the score over what the unknown value could be', () => {
+    const specification = wanting('road-running', 'achilles-mid');
+    const { bounds, step } = FEATURES.drop;
+    const drops = Array.from(
+      { length: (bounds[1] - bounds[0]) / step + 1 },
+      (_, at) => bounds[0] + at * step,
+    );
+    const { ranked } = rank(
+      drops.map((drop) => shoe(`drop ${drop}`, { use: 'road-running', drop })),
+      specification,
+    );
+    const scores = ranked.map(({ score }) => score);
+    const unknown = rank([shoe('unknown', { use: 'road-running' })], specification).ranked[0]!;
+    const rest = rank([shoe('known', { use: 'road-running', drop: drops[0]! })], specification).ranked[0]!;
+    expect(unknown.score).toBeCloseTo(mean(scores), 9);
+    expect(unknown.spread ** 2 - rest.spread ** 2).toBeCloseTo(variance(scores), 9);
+  });
+});
+
+describe('filtering', () => {
+  const models = [
+    shoe('low light', { drop: 4, mass: 210, closure: 'laces' }),
+    shoe('low heavy', { drop: 4, mass: 340, closure: 'dial' }),
+    shoe('high', { drop: 12, mass: 300 }),
+    shoe('mystery', { mass: 250 }),
+  ];
+  const read = (feature: FeatureId, text: string) => {
+    const filter = readFeatureFilter(feature, text);
+    if (!filter.ok) throw new Error(filter.problem.message);
+    return filter.value;
+  };
+  const names = (query: CatalogueQuery) => {
+    const { matching, unknown } = filterModels(models, query);
+    return [matching.map(({ name }) => name), unknown.map(({ name }) => name)];
+  };
+
+  it('what is not known neither matches nor fails: it is told apart', () => {
+    expect(names({ features: [read('drop', 'under 6 mm')] })).toEqual([
+      ['low light', 'low heavy'],
+      ['mystery'],
+    ]);
+    expect(names({ features: [read('drop', '< 6'), read('mass', 'below 9 oz')] })).toEqual([
+      ['low light'],
+      ['mystery'],
+    ]);
+    expect(names({ features: [read('closure', 'dial or laces')] })[0]).toEqual(['low light', 'low heavy']);
+    expect(names({ words: 'low TEST' })[0]).toEqual(['low light', 'low heavy']);
+    expect(names({ mostPrice: 100 })).toEqual([[], models.map(({ name }) => name)]);
+  });
+
+  it.each([
+    ['drop', '4-8 mm', { from: 4, to: 8 }],
+    ['drop', '4–8', { from: 4, to: 8 }],
+    ['drop', '1/4 in to 1/2 in', { from: 6.35, to: 12.7 }],
+    ['drop', '0.2-0.4 in', { from: 5.08, to: 10.16 }],
+    ['heelStack', '> 2.5 cm', { from: 25 }],
+    ['mass', '≤ 300 g', { to: 300 }],
+    ['midsoleHardness', 'soft to medium', { from: 2, to: 3 }],
+    ['midsoleHardness', 'firm', { from: 3.5, to: 4.5 }],
+    ['drop', '8', { from: 7.75, to: 8.25 }],
+  ] as const)('%s typed as “%s”', (feature, text, wanted) => {
+    const filter = read(feature, text);
+    expect(filter.from === undefined ? undefined : Math.round(filter.from * 100) / 100).toBe(
+      'from' in wanted ? wanted.from : undefined,
+    );
+    expect(filter.to === undefined ? undefined : Math.round(filter.to * 100) / 100).toBe(
+      'to' in wanted ? wanted.to : undefined,
+    );
+  });
+
+  it.each([
+    ['drop', 'eight', 'not a number'],
+    ['drop', '8-4', 'backwards'],
+    ['closure', 'glue', 'Choose of'],
+    ['midsoleHardness', 'squishy', 'Grades are'],
+    ['drop', '  ', 'Enter a value'],
+  ] as const)('%s typed as “%s” is refused with a sentence', (feature, text, says) => {
+    const filter = readFeatureFilter(feature, text);
+    expect(!filter.ok && filter.problem.message).toContain(says);
+  });
+});
+
 describe('what to bring', () => {
-  it('brings the best and others unlike enough to feel', () => {
-    const models = [
-      shoe('best', { midsoleHardness: 3, heelStack: 28 }),
-      shoe('twin', { midsoleHardness: 3, heelStack: 28 }),
-      shoe('firmer', { midsoleHardness: 5, heelStack: 28 }),
-    ];
-    const ranked = models.map((model, at) => ({ id: model.id, score: 0.9 - at * 0.01, unknown: 0 }));
-    const byId = new Map(models.map((model) => [model.id, model]));
-    expect(proposeTrial(ranked, byId)).toEqual(['best', 'firmer']);
-    expect(proposeTrial([], byId)).toEqual([]);
+  const ranked = (list: readonly ShoeModel[]): Ranked[] =>
+    list.map(({ id }, at) => ({ id, score: 0.9 - at * 0.01, unknown: 0, spread: 0 }));
+  const of = (list: readonly ShoeModel[]) => new Map(list.map((model) => [model.id, model]));
+  const best = shoe('best', {
+    midsoleHardness: 3,
+    heelStack: 28,
+    mass: 280,
+    heelCounter: 3,
+    torsionalStiffness: 3,
+  });
+  const shelf = [
+    best,
+    shoe('twin', { ...best.features, mass: 285 }),
+    shoe('structured', { ...best.features, midsoleHardness: 4, heelCounter: 4.5, torsionalStiffness: 4 }),
+    shoe('softer', { ...best.features, midsoleHardness: 1.5, mass: 220 }),
+  ];
+
+  it('one near the optimum, one firmer or more structured, one softer or lighter, and says what each teaches', () => {
+    const proposals = proposeTrial(ranked(shelf), of(shelf));
+    expect(proposals.map(({ id, role }) => [id, role])).toEqual([
+      ['best', 'optimum'],
+      ['structured', 'structured'],
+      ['softer', 'softer'],
+    ]);
+    expect(proposals[1]!.teaches).toMatch(/[Mm]ore structured.*more hold is wanted/);
+    expect(proposals[2]!.teaches).toMatch(/[Ss]ofter.*less shoe will do/);
+  });
+
+  it('never a twin, never one that serves the specification much worse, nothing of nothing', () => {
+    expect(proposeTrial(ranked(shelf.slice(0, 2)), of(shelf)).map(({ id }) => id)).toEqual(['best']);
+    const poor = ranked(shelf).map((entry, at) => ({ ...entry, score: at === 0 ? 0.9 : 0.5 }));
+    expect(proposeTrial(poor, of(shelf))).toHaveLength(1);
+    expect(proposeTrial([], new Map())).toEqual([]);
+  });
+
+  it('“more like this but softer” goes that way and changes little else', () => {
+    const other = shoe('softer but high', { ...best.features, midsoleHardness: 1.5, heelStack: 46, drop: 0 });
+    const list = [...shelf, other];
+    const like = moreLikeThis('softer', best, ranked(list), of(list));
+    expect(like.map(({ id }) => id)).toEqual(['softer', 'softer but high']);
+    expect(like[0]!.also).toBe('lighter');
+    expect(moreLikeThis('lighter', best, ranked(list), of(list)).map(({ id }) => id)).toEqual(['softer']);
+    expect(moreLikeThis('wider', best, ranked(list), of(list))).toEqual([]);
+  });
+
+  it('feel is symmetrical, and a shoe is like itself', () => {
+    expect(unlikeness(feelDifference(best.features, best.features))).toBe(0);
+    const there = feelDifference(best.features, shelf[3]!.features);
+    const back = feelDifference(shelf[3]!.features, best.features);
+    for (const [axis, steps] of Object.entries(there)) expect(back[axis as FeelAxis]).toBeCloseTo(-steps, 9);
+    expect(differenceInWords(there)).toBe('softer, lighter');
+  });
+});
+
+describe('comparing', () => {
+  it('lights what differs by more than measuring explains, and what lies in the specification', () => {
+    const specification = wanting('road-running', 'achilles-mid');
+    const rows = compareModels(
+      [shoe('a', { drop: 11, mass: 280, closure: 'laces' }), shoe('b', { drop: 4, mass: 285 })],
+      specification,
+    );
+    const row = (feature: FeatureId) => rows.find((entry) => entry.feature === feature)!;
+    expect(row('drop').differs).toBe(true);
+    expect(row('drop').values.map((value) => value?.inside)).toEqual([true, false]);
+    expect(row('drop').wanted).toMatch(/mm/);
+    expect(row('mass').differs).toBe(false);
+    expect(row('closure').values[1]).toBeNull();
+    expect(rows.some((entry) => entry.feature === 'tread')).toBe(false);
   });
 });

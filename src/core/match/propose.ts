@@ -1,42 +1,95 @@
+import { differenceInWords, FELT, type FeelDifference, feelDifference, unlikeness } from './feel';
 import type { ShoeModel } from './model';
 import type { Ranked } from './rank';
 
-/** How unlike two models feel on the foot: firmness, height, drop and weight, each in units of a clear step. */
-export function unlikeness(a: ShoeModel, b: ShoeModel): number {
-  const steps = [
-    ['midsoleHardness', 1],
-    ['heelStack', 6],
-    ['drop', 3],
-    ['mass', 50],
-    ['forefootStiffness', 1],
-  ] as const;
-  return steps.reduce((sum, [feature, step]) => {
-    const x = a.features[feature];
-    const y = b.features[feature];
-    return x === undefined || y === undefined
-      ? sum
-      : sum + Math.min(2, Math.abs(Number(x) - Number(y)) / step);
-  }, 0);
+export type TrialRole = 'optimum' | 'structured' | 'softer' | 'other';
+
+/** A pair worth bringing, and what trying it will tell. */
+export interface Proposal {
+  id: string;
+  role: TrialRole;
+  teaches: string;
 }
 
-/** At least this unlike, so that a patient can feel a difference; within this of the best score. */
-const FELT = 1.5;
-const WORTH_TRYING = 0.12;
+export const ROLE_LABEL: Record<TrialRole, string> = {
+  optimum: 'nearest to the specification',
+  structured: 'firmer or more structured',
+  softer: 'softer or lighter',
+  other: 'unlike in another way',
+};
 
-/** Two or three pairs worth bringing: the best, then good ones unlike enough to teach something. */
+/** In all at least this unlike, so that a patient can tell; within this of the best score. Common practice. */
+const UNLIKE = 1.5;
+const WORTH_TRYING = 0.15;
+
+/** How far a difference leads toward more hold, or toward less shoe, in felt steps. */
+const toward: Record<'structured' | 'softer', (difference: FeelDifference) => number> = {
+  structured: ({ firmness = 0, structure = 0 }) => firmness + structure,
+  softer: ({ firmness = 0, weight = 0 }) => -firmness - weight,
+};
+
+/**
+ * Two or three pairs that teach something together: the one nearest to the specification, one firmer or more structured,
+ * one softer or lighter, each good in itself and unlike the others. Where a direction has no good model, the most unlike
+ * good one stands in.
+ */
 export function proposeTrial(
   ranked: readonly Ranked[],
   models: ReadonlyMap<string, ShoeModel>,
   count = 3,
-): string[] {
+): Proposal[] {
   const first = ranked[0];
-  if (!first) return [];
-  const chosen = [models.get(first.id)!];
-  const worth = ranked.filter((entry) => entry.score >= first.score - WORTH_TRYING);
-  for (const entry of worth) {
-    if (chosen.length === count) break;
-    const model = models.get(entry.id)!;
-    if (chosen.every((other) => unlikeness(model, other) >= FELT)) chosen.push(model);
+  if (!first || count < 1) return [];
+  const best = models.get(first.id)!;
+  const proposals: Proposal[] = [
+    {
+      id: best.id,
+      role: 'optimum',
+      teaches: 'What the specification asks for: the others are felt against it.',
+    },
+  ];
+  const chosen = [best];
+  const worth = ranked.slice(1).filter((entry) => entry.score >= first.score - WORTH_TRYING);
+  const free = () =>
+    worth.flatMap((entry) => {
+      const model = models.get(entry.id)!;
+      return chosen.every((other) => unlikeness(feelDifference(other.features, model.features)) >= UNLIKE)
+        ? [{ entry, model, difference: feelDifference(best.features, model.features) }]
+        : [];
+    });
+  for (const role of ['structured', 'softer'] as const) {
+    if (chosen.length >= count) break;
+    const that = free()
+      .filter(({ difference }) => toward[role](difference) >= 2 * FELT)
+      // Its score counts first; a clearer step decides between equals.
+      .toSorted(
+        (a, b) =>
+          b.entry.score +
+          0.02 * Math.min(3, toward[role](b.difference)) -
+          (a.entry.score + 0.02 * Math.min(3, toward[role](a.difference))),
+      )[0];
+    if (!that) continue;
+    chosen.push(that.model);
+    proposals.push({ id: that.model.id, role, teaches: teaches[role](that.difference) });
   }
-  return chosen.map((model) => model.id);
+  while (chosen.length < count) {
+    const that = free()[0];
+    if (!that) break;
+    chosen.push(that.model);
+    proposals.push({ id: that.model.id, role: 'other', teaches: teaches.other(that.difference) });
+  }
+  return proposals;
 }
+
+const teaches: Record<Exclude<TrialRole, 'optimum'>, (difference: FeelDifference) => string> = {
+  structured: (difference) =>
+    `${sentence(difference)}: if this one is liked better, more hold is wanted than the rules think.`,
+  softer: (difference) =>
+    `${sentence(difference)}: if this one is liked better, less shoe will do, or more give is wanted.`,
+  other: (difference) => `${sentence(difference)}: shows whether that is felt and minded.`,
+};
+
+const sentence = (difference: FeelDifference): string => {
+  const words = differenceInWords(difference) || 'a little of everything';
+  return words[0]!.toUpperCase() + words.slice(1);
+};

@@ -24,6 +24,8 @@ export interface Ranked {
   score: number;
   /** Share of the weight that rests on values nobody knows. */
   unknown: number;
+  /** How far the score may be off because of them: one standard deviation, every unknown value as likely. */
+  spread: number;
 }
 
 export interface Excluded {
@@ -43,6 +45,8 @@ interface Column {
   weight: number;
   serves: (value: FeatureValue) => number;
   whenUnknown: number;
+  /** Variance of the utility over the values it could have. */
+  unsure: number;
   allows: (value: FeatureValue) => boolean;
   /** Place of its feature in a model's row. */
   place: number;
@@ -82,6 +86,7 @@ function column(target: Target): Column {
   const values = valuesOf(feature).list;
   const table = values.map(serve);
   const whenUnknown = table.reduce((sum, utility) => sum + utility, 0) / table.length;
+  const unsure = table.reduce((sum, utility) => sum + (utility - whenUnknown) ** 2, 0) / table.length;
   const limited = limits.length > 0;
   const place = FEATURE_IDS.indexOf(target.feature);
   const said = new Map<FeatureValue, Excluded['by'][number]>();
@@ -106,6 +111,7 @@ function column(target: Target): Column {
       target,
       weight,
       whenUnknown,
+      unsure,
       allows,
       limited,
       place,
@@ -117,7 +123,7 @@ function column(target: Target): Column {
   const last = table.length - 1;
   const serves = (value: FeatureValue) =>
     table[Math.min(last, Math.max(0, Math.round((Number(value) - from) / step)))]!;
-  return { target, weight, whenUnknown, allows, limited, place, breaks, serves };
+  return { target, weight, whenUnknown, unsure, allows, limited, place, breaks, serves };
 }
 
 const laidOut = new WeakMap<readonly ShoeModel[], readonly (readonly (FeatureValue | undefined)[])[]>();
@@ -151,19 +157,27 @@ export function rank(models: readonly ShoeModel[], specification: Specification)
     const row = rows[at]!;
     let sum = 0;
     let unknown = 0;
+    let variance = 0;
     let broken: Excluded['by'] | null = null;
     for (const entry of columns) {
       const value = row[entry.place];
       if (value === undefined) {
         sum += entry.weight * entry.whenUnknown;
         unknown += entry.weight;
+        variance += entry.weight ** 2 * entry.unsure;
         continue;
       }
       if (entry.limited && !entry.allows(value)) broken = [...(broken ?? []), entry.breaks(value)];
       sum += entry.weight * entry.serves(value);
     }
     if (broken) excluded.push({ id: model.id, by: broken });
-    else ranked.push({ id: model.id, score: sum * share, unknown: unknown * share });
+    else
+      ranked.push({
+        id: model.id,
+        score: sum * share,
+        unknown: unknown * share,
+        spread: Math.sqrt(variance) * share,
+      });
   }
   ranked.sort((a, b) => b.score - a.score || (a.id < b.id ? -1 : 1));
   return { ranked, excluded };
@@ -182,7 +196,8 @@ function brokenLimit(target: Target, value: FeatureValue): Excluded['by'][number
 /** From here a value speaks for a model. */
 const SERVES_WELL = 0.85;
 
-const isInside = (target: Target, value: FeatureValue): boolean =>
+/** Whether a value lies in a target's band or among its options. */
+export const isInside = (target: Target, value: FeatureValue): boolean =>
   target.kind === 'options'
     ? target.options.includes(String(value))
     : Number(value) >= target.band.from && Number(value) <= target.band.to;
