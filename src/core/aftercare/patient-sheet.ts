@@ -21,6 +21,8 @@ export interface PatientSheet {
   features: { what: string; wanted: string; why: string }[];
   values: FeatureValues;
   howItFits: string[];
+  /** What was changed on the pair for this patient. */
+  changes?: string[];
   breakIn: (BreakInStep & { on: string })[];
   lacing: LacingAdvice;
   care: string[];
@@ -39,6 +41,7 @@ export interface SheetInput {
   specification: Specification;
   values: FeatureValues;
   tryOn: TryOn | null;
+  changes?: readonly string[];
   category: AtRiskCategory | null;
   usualMinutes: number;
   windowDays: { q10: number; q90: number };
@@ -113,6 +116,7 @@ export function patientSheet(input: SheetInput): PatientSheet {
       'The sides meet your foot without bulging over the sole; your toes can spread.',
       'Your heel stays in place when you walk uphill or stand on tip-toe.',
     ],
+    ...(input.changes && input.changes.length > 0 ? { changes: [...input.changes] } : {}),
     breakIn: steps.map((step) => ({ ...step, on: dayAfter(startedOn, step.day) })),
     lacing: lacingAdvice(
       picture,

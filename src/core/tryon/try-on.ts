@@ -1,82 +1,100 @@
-/** One pair on the patient's feet, as the fitter records it. Everything may be missing. */
-export interface TryOn {
-  model: string;
-  sizeLeft?: number;
-  sizeRight?: number;
-  width?: string;
-  /** Room beyond the longest toe, standing, longer foot. */
+import type { View } from '../body-map/sites';
+import { SIDES, type Side } from '../picture/finding-kinds';
+
+/** One shoe on one foot, standing, laced for the patient. Everything may be missing. */
+export interface FootFit {
+  /** Room beyond the longest toe, standing, sock and insert in. */
   roomMm?: number;
   widthFit?: 'tight' | 'right' | 'loose';
   depth?: 'tight' | 'right' | 'loose';
   heelSlip?: 'none' | 'slight' | 'clear';
   collar?: 'clear' | 'presses';
   archFeel?: 'right' | 'presses' | 'missing';
+  instep?: 'right' | 'presses';
   bend?: 'under-ball' | 'too-far-back';
-  task?: 'good' | 'fair' | 'poor';
+}
+
+/** A place where the shoe makes itself felt. */
+export const POINT_KINDS = { presses: 'presses', rubs: 'rubs', gapes: 'gapes' } as const;
+export type PointKind = keyof typeof POINT_KINDS;
+
+export interface PressurePoint {
+  id: string;
+  side: Side;
+  view: View;
+  site: string;
+  x: number;
+  y: number;
+  kind: PointKind;
+}
+
+/** What is tried with the shoes on; the patient's own use decides which. */
+export const TASKS = {
+  walk: 'walk',
+  uphill: 'uphill, tip-toe',
+  stairs: 'stairs',
+  run: 'run',
+  squat: 'squat',
+  'side-step': 'side-step',
+} as const;
+export type Task = keyof typeof TASKS;
+export type TaskResult = 'good' | 'fair' | 'poor';
+
+/** Where comfort is asked for beside the whole. */
+export const COMFORT_ZONES = { heel: 'heel', arch: 'arch', ball: 'ball', toes: 'toes' } as const;
+export type ComfortZone = keyof typeof COMFORT_ZONES;
+
+/** What a wearer says of a pair, and the way it asks to go. */
+export const FEELS = {
+  'too-firm': { label: 'too firm', axis: 'firmness', way: -1 },
+  'too-soft': { label: 'too soft', axis: 'firmness', way: 1 },
+  'too-much': { label: 'too much shoe', axis: 'weight', way: -1 },
+  'too-little': { label: 'too little hold', axis: 'structure', way: 1 },
+  'too-stiff': { label: 'too stiff', axis: 'stiffness', way: -1 },
+  'too-high': { label: 'too high', axis: 'height', way: -1 },
+} as const;
+export type Feel = keyof typeof FEELS;
+
+/** One pair on the patient's feet, as the fitter records it. */
+export interface TryOn {
+  model: string;
+  sizeLeft?: number;
+  sizeRight?: number;
+  width?: string;
+  insert?: 'none' | 'own' | 'flat';
+  left?: FootFit;
+  right?: FootFit;
+  points?: PressurePoint[];
+  tasks?: Partial<Record<Task, TaskResult>>;
   seen?: 'moves-less' | 'same' | 'moves-more';
   comfort?: number;
+  /** The same question after the last pair: the order biases. */
+  comfortAgain?: number;
+  zones?: Partial<Record<ComfortZone, number>>;
+  feels?: Feel[];
   words?: string;
   verdict?: 'chosen' | 'possible' | 'rejected';
+  /** Why. */
+  because?: string;
 }
 
-export interface FitAdvice {
-  /** `stop`: this pair cannot be handed over as it is. */
-  level: 'stop' | 'change' | 'good';
-  field: keyof TryOn;
-  sentence: string;
+/** The comfort that counts: the mean where it was asked twice. */
+export const comfortOf = ({ comfort, comfortAgain }: TryOn): number | null =>
+  comfort === undefined ? null : comfortAgain === undefined ? comfort : (comfort + comfortAgain) / 2;
+
+const SLIP = ['none', 'slight', 'clear'] as const;
+
+/** The worse of both feet. */
+export function heelSlipOf(tryOn: TryOn): FootFit['heelSlip'] {
+  const slips = SIDES.flatMap((side) => tryOn[side]?.heelSlip ?? []);
+  return slips.toSorted((a, b) => SLIP.indexOf(b) - SLIP.indexOf(a))[0];
 }
 
-/** One half size, for the advice. */
-const HALF_SIZE_MM = 4.23;
+/** Ratings drift within a fitting: the first pair asked again, less what it got at first. Null until it was asked again. */
+export const orderDrift = (first: TryOn | undefined): number | null =>
+  first?.comfort === undefined || first.comfortAgain === undefined
+    ? null
+    : first.comfortAgain - first.comfort;
 
-/**
- * What the checks say about a pair. Room 10–15 mm is common practice, wider where the specification says so
- * (at-risk foot 10–20 mm, IWGDF 2023, from memory; child 12–17 mm, common practice).
- */
-export function fitAdvice(tryOn: TryOn, room: { from: number; to: number }): FitAdvice[] {
-  const advice: FitAdvice[] = [];
-  const add = (level: FitAdvice['level'], field: keyof TryOn, sentence: string) =>
-    advice.push({ level, field, sentence });
-  if (tryOn.roomMm !== undefined) {
-    const short = room.from - tryOn.roomMm;
-    const long = tryOn.roomMm - room.to;
-    if (short > 0) add('stop', 'roomMm', `${tryOn.roomMm} mm in front: too short. Try ${sizes(short)} up.`);
-    else if (long > 0) add('change', 'roomMm', `${tryOn.roomMm} mm in front: long. Try ${sizes(long)} down.`);
-    else add('good', 'roomMm', `${tryOn.roomMm} mm in front: right.`);
-  }
-  if (tryOn.widthFit === 'tight') add('stop', 'widthFit', 'Tight at the ball: next width, or a wider last.');
-  if (tryOn.widthFit === 'loose')
-    add('change', 'widthFit', 'Loose at the ball: narrower width, or a filler.');
-  if (tryOn.depth === 'tight') add('stop', 'depth', 'Toes touch the roof: a deeper model.');
-  if (tryOn.depth === 'loose') add('change', 'depth', 'Too deep makes toes grip: a flat insert.');
-  if (tryOn.heelSlip === 'slight') add('change', 'heelSlip', 'Heel slips a little: lace the heel lock.');
-  if (tryOn.heelSlip === 'clear')
-    add('stop', 'heelSlip', 'Heel slips: heel lock, a narrower heel, or a filler.');
-  if (tryOn.collar === 'presses') add('change', 'collar', 'Collar meets the ankle bones: another model.');
-  if (tryOn.archFeel === 'presses') add('change', 'archFeel', 'Arch presses: a flatter insole.');
-  if (tryOn.archFeel === 'missing')
-    add('change', 'archFeel', 'Arch misses its support: check the size first.');
-  if (tryOn.bend === 'too-far-back') add('stop', 'bend', 'Folds behind the ball: the shoe fights the foot.');
-  if (tryOn.seen === 'moves-more') add('change', 'seen', 'Moves more than barefoot: firmer or broader.');
-  if (tryOn.task === 'poor') add('change', 'task', 'Fails the real task: not this one.');
-  return advice;
-}
-
-const sizes = (mm: number): string => {
-  const halves = Math.max(1, Math.ceil(mm / HALF_SIZE_MM - 0.3));
-  return halves === 1 ? 'half a size' : halves === 2 ? 'one size' : `${halves / 2} sizes`;
-};
-
-/** Comfort decides among the pairs that no check stops. Null while no such pair has been rated. */
-export function mostComfortable(tryOns: readonly TryOn[], room: { from: number; to: number }): TryOn | null {
-  const fitting = tryOns.filter(
-    (tryOn) =>
-      tryOn.comfort !== undefined &&
-      tryOn.verdict !== 'rejected' &&
-      !fitAdvice(tryOn, room).some((entry) => entry.level === 'stop'),
-  );
-  return fitting.reduce<TryOn | null>(
-    (best, next) => (best && best.comfort! >= next.comfort! ? best : next),
-    null,
-  );
-}
+/** What counts as a real difference of comfort out of 100. Source: Mills 2010, from memory. */
+export const REAL_COMFORT = 10;
