@@ -18,7 +18,13 @@ export interface DrawnPart {
     | 'closure'
     | 'line'
     | 'guide'
-    | 'foot';
+    | 'foot'
+    /** The space inside the shoe. */
+    | 'inside'
+    /** Where a foot reaches beyond it. */
+    | 'over'
+    /** What a specification allows. */
+    | 'band';
   features: readonly FeatureId[];
 }
 

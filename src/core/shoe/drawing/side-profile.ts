@@ -75,8 +75,13 @@ function bed({ length, heel, fore, spring, apex }: Sole, lower: number): Point[]
  * catalogue, patient sheet and PDF; it changes smoothly with every number.
  *
  * @param lengthMm length of the sole
+ * @param allowed where a specification lets the foot stand; drawn as a band under it
  */
-export function sideProfile(values: FeatureValues, lengthMm = 285): Drawing {
+export function sideProfile(
+  values: FeatureValues,
+  lengthMm = 285,
+  allowed: StandingBand | null = null,
+): Drawing {
   const sole = soleOf(values, lengthMm);
   const ground = underside(sole);
   const top = bed(sole, 0);
@@ -110,6 +115,7 @@ export function sideProfile(values: FeatureValues, lengthMm = 285): Drawing {
       features: ['outsoleHardness', 'tread', 'heelBevel', 'rocker', 'toeSpring', 'rockerApex'],
     },
     ...soleDetails(values, sole),
+    ...(allowed ? [standingBand(sole, allowed)] : []),
   ];
   return {
     viewBox: [
@@ -121,6 +127,23 @@ export function sideProfile(values: FeatureValues, lengthMm = 285): Drawing {
     parts,
     dimensions: dimensionsOf(sole),
     summary: `Side profile: drop ${printFeature('drop', sole.heel - sole.fore)}, heel ${printFeature('heelStack', sole.heel)}, forefoot ${printFeature('forefootStack', sole.fore)}.`,
+  };
+}
+
+/** How low and how high a specification lets heel and ball stand, mm. */
+export interface StandingBand {
+  heel: readonly [number, number];
+  fore: readonly [number, number];
+}
+
+/** The band between the lowest and the highest bed that is allowed, in this shoe's own curve. */
+function standingBand(sole: Sole, { heel, fore }: StandingBand): DrawnPart {
+  const at = (end: 0 | 1) => bed({ ...sole, heel: heel[end], fore: fore[end] }, 0);
+  return {
+    id: 'allowed',
+    kind: 'band',
+    d: between(at(1), at(0)),
+    features: ['heelStack', 'forefootStack', 'drop'],
   };
 }
 

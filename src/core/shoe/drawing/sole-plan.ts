@@ -11,8 +11,8 @@ const TOE_SHAPES: Record<string, readonly [number, number, number, number, numbe
   anatomic: [0.34, 0.14, 0.45, 0.36, -0.2],
 };
 
-/** Outline of a right sole or foot seen from above, heel left, medial side up. */
-function outline(length: number, heel: number, ball: number, toe: string, waist: number): Point[] {
+/** Outline of a right sole seen from above, heel left, medial side up. */
+export function soleOutline(length: number, heel: number, ball: number, toe: string, waist: number): Point[] {
   const [l90, l97, m90, m97, tip] = TOE_SHAPES[toe] ?? TOE_SHAPES.round!;
   return [
     [0, 0],
@@ -47,7 +47,7 @@ export function solePlan(values: FeatureValues, foot: FootMeasures | null, lengt
   const ball = numeric('forefootBase', 108);
   const toe = String(values.toeBoxShape ?? 'round');
   const stiffWaist = 0.2 + (numeric('torsionalStiffness', 3) - 1) * 0.035;
-  const shape = outline(lengthMm, heel, ball, toe, stiffWaist);
+  const shape = soleOutline(lengthMm, heel, ball, toe, stiffWaist);
   const parts: DrawnPart[] = [];
   if (values.lateralSupport === 'flare' || values.lateralSupport === 'sidewall')
     parts.push({
