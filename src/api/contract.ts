@@ -5,6 +5,7 @@ import { decisionSchema, scenarioSchema, schoolSchema, setAsideSchema } from '@/
 import { LIFE_SCHOOLS, type LifeSchool } from '@/core/wear/life-schools';
 import { devices } from './devices';
 import { operation } from './operation';
+import { shoes } from './shoes';
 import { handOverSchema, isoDay, savedStepSchema, sockKindSchema, stepStateSchema } from './visit-schema';
 
 const id = z.strictObject({ id: z.uuid('This is not an identifier.') });
@@ -54,6 +55,7 @@ const pictureSchema = z.strictObject({
 /** Every call below /api/v1. */
 export const api = {
   ...devices,
+  ...shoes,
   specification: operation({
     id: 'calculateSpecification',
     method: 'POST',
@@ -106,6 +108,9 @@ export const api = {
         .min(90, 'A foot length lies between 90 and 360 mm.')
         .max(360, 'A foot length lies between 90 and 360 mm.'),
       allowanceMm: z.number().min(5).max(25).optional(),
+      ballWidthMm: z.number().min(40).max(160).optional(),
+      ballGirthMm: z.number().min(100).max(400).optional(),
+      group: z.enum(['men', 'women', 'child']).optional(),
     }),
   }),
   socks: operation({
@@ -301,13 +306,6 @@ export const api = {
     tag: 'knowledge',
     summary: 'An issued specification, replayed with the rules of its edition and with those of today',
     params: id,
-  }),
-  models: operation({
-    id: 'models',
-    method: 'GET',
-    path: '/models',
-    tag: 'records',
-    summary: 'The catalogue',
   }),
   logPair: operation({
     id: 'logPair',

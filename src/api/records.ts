@@ -3,11 +3,15 @@ import type { InjuryMark } from '@/core/body-map/mark';
 import type { HouseRules } from '@/core/knowledge/house-rules';
 import type { Rule } from '@/core/knowledge/rule';
 import type { SchoolChoice } from '@/core/knowledge/schools';
+import type { CatalogueReport } from '@/core/match/catalogue-entry';
 import type { ShoeModel } from '@/core/match/model';
+import type { Modification, OrderEvent, OrderState } from '@/core/orders/order';
 import type { Reading } from '@/core/outcomes/real-change';
 import type { Findings } from '@/core/picture/clinical-picture';
 import type { PictureChange } from '@/core/prescribe/preview';
 import type { Specification } from '@/core/prescribe/specification';
+import type { BenchAnswers } from '@/core/shoe/bench/read-bench';
+import type { FeatureReadings } from '@/core/shoe/readings/readings';
 import type { SizingGroup } from '@/core/sizing/widths';
 import type { SwellingReading } from '@/core/swelling/course';
 import type { WearForecast, WearSurface } from '@/core/wear/forecast';
@@ -75,6 +79,60 @@ export interface PatientSummary {
   occupation: string;
 }
 
+/** One model with all that is said of it, and of its family. */
+export interface ModelRecord {
+  model: ShoeModel;
+  readings: FeatureReadings;
+  /** All versions of the same maker and name, this one among them. */
+  versions: ShoeModel[];
+  /** Who wears one of its versions now. */
+  wearers: { patientId: string; name: string; since: string; modelId: string }[];
+  benchTests: { id: string; answers: BenchAnswers; by: string; at: string }[];
+  changes: { what: string; by: string; at: string }[];
+}
+
+/** What an import says while it works and at the end, a line each. */
+export type ImportLine =
+  | { rows: number }
+  | {
+      finished: CatalogueReport & {
+        /** Whether the catalogue was changed: never with an error, never on a dry run. */
+        imported: boolean;
+        added: number;
+        changed: number;
+      };
+    };
+
+/** One announcement of the supplier that nobody has answered. */
+export interface SupplierAnnouncement {
+  id: string;
+  kind: 'new-version' | 'discontinued' | 'price' | 'stock';
+  on: string;
+  title: string;
+  what: string;
+  /** People who wear the model now. */
+  wearers: number;
+}
+
+export interface OrderRecord {
+  id: string;
+  patient: { id: string; name: string };
+  visitId: string;
+  model: ShoeModel;
+  sizeLeft: string;
+  sizeRight: string;
+  modifications: Modification[];
+  state: OrderState;
+  /** Another version came than was tried: it is tried on again before it is collected. */
+  cameVersion: string | null;
+  expectedOn: string | null;
+  arrivedOn: string | null;
+  /** Last day on which it can be sent back; null before it has arrived. */
+  returnBy: string | null;
+  createdAt: string;
+  events: { event: OrderEvent | 'created'; note: string; by: string; at: string }[];
+}
+
 export interface PairLogEntry {
   id: string;
   on: string;
@@ -96,6 +154,9 @@ export interface PairRecord {
   /** Calendar days of the replacement window. */
   window: { from: string; middle: string; to: string; startNextOn: string };
   comfort: { baseline: number; now: number; reading: Reading } | null;
+  modifications: Modification[];
+  /** A later version of the same model, and how it differs: another shoe. */
+  successor: { id: string; title: string; differs: string[] } | null;
 }
 
 export interface VisitSummary {
@@ -113,6 +174,7 @@ export interface PatientRecord extends PatientSummary {
   school: SchoolChoice | null;
   pairs: PairRecord[];
   visits: VisitSummary[];
+  orders: OrderRecord[];
 }
 
 export interface VisitRecord {
@@ -140,6 +202,8 @@ export interface VisitRecord {
   /** Who is looking, for the observer of what is taken now. */
   reader: string;
   sheet: PatientSheet | null;
+  /** A chosen pair that was ordered at this visit. */
+  order: OrderRecord | null;
 }
 
 /** Numbers of an earlier visit, for comparison. */
@@ -154,7 +218,16 @@ export interface PresenceAnswer {
   revisions: Record<string, number>;
 }
 
-export type TodayKind = 'visit-open' | 'pair-overdue' | 'review-due' | 'pair-in-window' | 'bring-in-next';
+export type TodayKind =
+  | 'order-to-check'
+  | 'order-to-return'
+  | 'order-to-collect'
+  | 'order-to-place'
+  | 'visit-open'
+  | 'pair-overdue'
+  | 'review-due'
+  | 'pair-in-window'
+  | 'bring-in-next';
 
 export interface TodayItem {
   kind: TodayKind;

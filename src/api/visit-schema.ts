@@ -15,7 +15,9 @@ import { findingsSchema } from '@/core/picture/schema';
 import { decisionSchema, scenarioSchema, schoolSchema, setAsideSchema } from '@/core/prescribe/schema';
 import { ANKLE_QUESTIONS, type AnkleQuestion } from '@/core/safety/ankle-injury-rules';
 import { WARNING_ACTIONS, WARNING_SIGNS } from '@/core/safety/warning-signs';
+import { benchAnswersSchema } from './bench-schema';
 import { SAVED_STEPS, type SavedStep, type StepState } from './saved-steps';
+import { candidatesSchema, modificationSchema, tryOnSchema } from './try-on-schema';
 
 export const stepStateSchema = z.enum(['untouched', 'in-progress', 'done', 'skipped'] satisfies StepState[]);
 
@@ -57,38 +59,6 @@ export const choicesSchema = z.strictObject({
 });
 export type Choices = z.infer<typeof choicesSchema>;
 
-const feel = <T extends string>(...values: [T, ...T[]]) => z.enum(values).optional();
-
-/** Any system's size: a child's UK 0 to a Mondopoint in millimetres. */
-const size = z.number().min(0, 'A size is not negative.').max(400, 'This is no size.').optional();
-
-export const tryOnSchema = z.strictObject({
-  model: z.uuid(),
-  sizeLeft: size,
-  sizeRight: size,
-  width: z.string().max(4).optional(),
-  roomMm: z
-    .number()
-    .min(-20, 'Room lies between −20 and 60 mm.')
-    .max(60, 'Room lies between −20 and 60 mm.')
-    .optional(),
-  widthFit: feel('tight', 'right', 'loose'),
-  depth: feel('tight', 'right', 'loose'),
-  heelSlip: feel('none', 'slight', 'clear'),
-  collar: feel('clear', 'presses'),
-  archFeel: feel('right', 'presses', 'missing'),
-  bend: feel('under-ball', 'too-far-back'),
-  task: feel('good', 'fair', 'poor'),
-  seen: feel('moves-less', 'same', 'moves-more'),
-  comfort: z
-    .number()
-    .min(0, 'Comfort lies between 0 and 100.')
-    .max(100, 'Comfort lies between 0 and 100.')
-    .optional(),
-  words: note.optional(),
-  verdict: feel('chosen', 'possible', 'rejected'),
-});
-
 export const sockKindSchema = z.strictObject({
   ply: z.int().min(1, 'A sock has 1 to 12 ply.').max(12, 'A sock has 1 to 12 ply.'),
   hole: z.boolean(),
@@ -100,6 +70,7 @@ export const handOverSchema = z.strictObject({
   surface: z.enum(['hard', 'mixed', 'soft']).optional(),
   weeklyKm: z.number().min(0).max(400).optional(),
   usualMinutes: z.number().min(0).max(1440).optional(),
+  modifications: z.array(modificationSchema).max(12).optional(),
   note: note.optional(),
 });
 
@@ -177,7 +148,7 @@ export const STEP_CONTENT = {
     uses: z.array(useSchema).max(20).optional(),
     events: z.array(eventSchema).max(12).optional(),
   }),
-  'old-pair': z.strictObject({ findings: findingsSchema }),
+  'old-pair': z.strictObject({ findings: findingsSchema, bench: benchAnswersSchema.optional() }),
   feet: z.strictObject({
     findings: findingsSchema,
     marks: marks(skinMark),
@@ -196,8 +167,12 @@ export const STEP_CONTENT = {
     gait: z.array(gaitReading).max(200).optional(),
   }),
   reason: choicesSchema,
-  candidates: z.strictObject({ chosen: z.array(z.uuid()).max(6).optional() }),
-  'try-on': z.strictObject({ tryOns: z.array(tryOnSchema).max(6).optional() }),
+  candidates: candidatesSchema,
+  'try-on': z.strictObject({
+    tryOns: z.array(tryOnSchema).max(6).optional(),
+    /** Makers and models are hidden while pairs are tried. */
+    blind: z.boolean().optional(),
+  }),
   'hand-over': handOverSchema,
   warnings: warningsSchema,
   prosthesis: z.strictObject({

@@ -2,7 +2,9 @@ import { randomUUID } from 'node:crypto';
 import { hashPassword } from 'better-auth/crypto';
 import { type Kysely, sql, type Transaction } from 'kysely';
 import { knowledgeOf, NO_HOUSE_RULES } from '@/core/knowledge/house-rules';
+import { RETURN_DAYS } from '@/core/orders/order';
 import { DEMO_PASSWORD, DEMO_STAFF, type DemoClinic, type DemoPatient, demoClinic } from '@/demo/clinic';
+import type { DemoOrder } from '@/demo/history';
 import { kyselyOn } from '../database/connection';
 import type { Database } from '../database/schema';
 
@@ -36,7 +38,11 @@ export async function loadDemo(ownerUrl: string, now: Date): Promise<boolean> {
             version: model.version,
             features: JSON.stringify(model.features),
             sizing: JSON.stringify(model.sizing),
-            in_stock: model.inStock,
+            readings: JSON.stringify(model.readings),
+            stock: JSON.stringify(model.stock),
+            price: model.price,
+            status: model.status,
+            replaces: model.replaces,
           })),
         )
         .execute();
@@ -140,13 +146,27 @@ async function addPatient(
       clinic_id,
       visit_id,
       step,
-      state: visit.handOver ? ('done' as const) : ('in-progress' as const),
+      state: visit.handOver || visit.order ? ('done' as const) : ('in-progress' as const),
       revision: 1,
       content: JSON.stringify(content),
       saved_by: by,
       saved_at: at,
     }));
     if (steps.length > 0) await tx.insertInto('visit_step').values(steps).execute();
+    if (visit.fittings.length > 0)
+      await tx
+        .insertInto('fitting')
+        .values(
+          visit.fittings.map(({ version, feet }) => ({
+            clinic_id,
+            visit_id,
+            model_id: version,
+            feet: JSON.stringify(feet),
+            fitted_at: at,
+          })),
+        )
+        .execute();
+    if (visit.order) await addOrder(tx, { clinic_id, patient_id, visit_id }, by, at, visit.order);
     if (!visit.handOver) continue;
     const { handOver } = visit;
     const { id: specification_id } = await tx
@@ -208,4 +228,59 @@ async function addPatient(
       )
       .execute();
   }
+}
+
+/** An ordered pair with what was issued for it and how far it has come. */
+async function addOrder(
+  tx: Transaction<Database>,
+  ids: { clinic_id: string; patient_id: string; visit_id: string },
+  by: string,
+  at: Date,
+  order: DemoOrder,
+): Promise<void> {
+  const { id: specification_id } = await tx
+    .insertInto('specification')
+    .values({
+      ...ids,
+      picture: JSON.stringify(order.findings),
+      choices: JSON.stringify(order.choices),
+      result: JSON.stringify(order.specification),
+      issued_by: by,
+      issued_at: at,
+    })
+    .returning('id')
+    .executeTakeFirstOrThrow();
+  const { id: order_id } = await tx
+    .insertInto('shoe_order')
+    .values({
+      ...ids,
+      specification_id,
+      model_id: order.model.id,
+      size_left: order.size,
+      size_right: order.size,
+      modifications: JSON.stringify(order.modifications),
+      try_on: JSON.stringify(order.tryOn),
+      start: JSON.stringify({}),
+      state: order.state,
+      came_version: null,
+      return_days: RETURN_DAYS,
+      expected_on: null,
+      arrived_on: order.arrivedOn,
+      created_by: by,
+      created_at: at,
+    })
+    .returning('id')
+    .executeTakeFirstOrThrow();
+  await tx
+    .insertInto('order_event')
+    .values(
+      order.events.map(({ event, on }) => ({
+        clinic_id: ids.clinic_id,
+        order_id,
+        event,
+        made_by: by,
+        made_at: new Date(`${on}T10:00:00Z`),
+      })),
+    )
+    .execute();
 }

@@ -1,15 +1,21 @@
 import type { Generated, JSONColumnType } from 'kysely';
 import type { StepState } from '@/api/saved-steps';
-import type { Choices, StepContent } from '@/api/visit-schema';
+import type { Choices, StepContent, StepContents } from '@/api/visit-schema';
 import type { PatientSheet } from '@/core/aftercare/patient-sheet';
 import type { HouseChange } from '@/core/knowledge/house-rules';
 import type { Rule } from '@/core/knowledge/rule';
 import type { SchoolChoice } from '@/core/knowledge/schools';
+import type { ModelStatus, Stock } from '@/core/match/model';
+import type { Modification, OrderEvent, OrderState } from '@/core/orders/order';
 import type { Findings } from '@/core/picture/clinical-picture';
 import type { Specification } from '@/core/prescribe/specification';
+import type { BenchAnswers } from '@/core/shoe/bench/read-bench';
 import type { FeatureValues } from '@/core/shoe/features';
+import type { FeatureReadings } from '@/core/shoe/readings/readings';
+import type { FittedFoot } from '@/core/sizing/learned/learn-offsets';
 import type { ModelSizing } from '@/core/sizing/start-size';
 import type { SizingGroup } from '@/core/sizing/widths';
+import type { TryOn } from '@/core/tryon/try-on';
 import type { WearSurface } from '@/core/wear/forecast';
 import type { LifeSchool } from '@/core/wear/life-schools';
 import type { WhatIfSettings } from '@/core/what-if/what-if';
@@ -70,7 +76,72 @@ export interface Database {
     version: string;
     features: JSONColumnType<FeatureValues>;
     sizing: JSONColumnType<ModelSizing>;
-    in_stock: Generated<boolean>;
+    readings: JSONColumnType<FeatureReadings, string | undefined, string>;
+    stock: JSONColumnType<Stock, string | undefined, string>;
+    price: number | null;
+    status: Generated<ModelStatus>;
+    replaces: string | null;
+    updated_at: Generated<Date>;
+  };
+  catalogue_change: {
+    clinic_id: string;
+    id: Generated<string>;
+    model_id: string | null;
+    kind: 'import' | 'supplier' | 'bench';
+    what: string;
+    made_by: string;
+    made_at: Generated<Date>;
+  };
+  bench_test: {
+    clinic_id: string;
+    id: Generated<string>;
+    model_id: string;
+    answers: JSONColumnType<BenchAnswers>;
+    done_by: string;
+    done_at: Generated<Date>;
+  };
+  fitting: {
+    clinic_id: string;
+    visit_id: string;
+    model_id: string;
+    feet: JSONColumnType<readonly FittedFoot[]>;
+    fitted_at: Generated<Date>;
+  };
+  shoe_order: {
+    clinic_id: string;
+    id: Generated<string>;
+    patient_id: string;
+    visit_id: string;
+    specification_id: string;
+    model_id: string;
+    size_left: string;
+    size_right: string;
+    modifications: JSONColumnType<readonly Modification[]>;
+    try_on: JSONColumnType<TryOn>;
+    start: JSONColumnType<StepContents['hand-over']>;
+    state: Generated<OrderState>;
+    came_version: string | null;
+    return_days: number;
+    expected_on: string | null;
+    arrived_on: string | null;
+    created_by: string;
+    created_at: Generated<Date>;
+  };
+  order_event: {
+    clinic_id: string;
+    id: Generated<string>;
+    order_id: string;
+    event: OrderEvent | 'created';
+    note: Generated<string>;
+    made_by: string;
+    made_at: Generated<Date>;
+  };
+  supplier_item: {
+    clinic_id: string;
+    item_id: string;
+    answer: 'taken' | 'ignored';
+    answered_by: string;
+    answered_at: Generated<Date>;
   };
   specification: {
     clinic_id: string;
@@ -111,6 +182,7 @@ export interface Database {
     expected_weekly_km: number | null;
     body_mass_kg: number | null;
     racing: Generated<boolean>;
+    modifications: JSONColumnType<readonly Modification[], string | undefined, string>;
   };
   hand_over: {
     clinic_id: string;

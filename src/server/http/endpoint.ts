@@ -14,6 +14,8 @@ export interface Call<P, Q, B> {
   params: P;
   query: Q;
   body: B;
+  /** For a use case that reads its body as it comes: a file of any size. */
+  request: Request;
 }
 
 /** The origin a browser must send with a change, when it proves itself by cookie. */
@@ -72,6 +74,7 @@ async function readCall<P extends z.ZodObject, Q extends z.ZodObject, B extends 
     body: operation.body
       ? check(operation.body, (await readJson(request, operation.bodyLimit)) ?? {}, [])
       : undefined,
+    request,
   };
   if (errors.length > 0) throw new Refusal(422, 'Some values cannot be accepted.', { errors });
   return call as Call<Parsed<P>, Parsed<Q>, Parsed<B>>;

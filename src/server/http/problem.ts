@@ -39,3 +39,12 @@ export function valueOrRefusal<T>(result: Result<T>): T {
   const { path, message } = result.problem;
   throw new Refusal(422, 'Some values cannot be accepted.', { errors: [{ path, message }] });
 }
+
+/** What a page reads by an identifier from its address; null where there is no such thing. */
+export async function orNotFound<T>(id: string, read: () => Promise<T>): Promise<T | null> {
+  if (!/^[0-9a-f-]{36}$/i.test(id)) return null;
+  return read().catch((error) => {
+    if (error instanceof Refusal && error.status === 404) return null;
+    throw error;
+  });
+}

@@ -59,6 +59,9 @@ const FILL: Record<DrawnPart['kind'], string | null> = {
   line: null,
   guide: null,
   foot: null,
+  inside: null,
+  over: null,
+  band: null,
 };
 
 function Shoe({ drawing }: { drawing: Drawing }) {
@@ -109,6 +112,12 @@ export async function sheetPdf(sheet: PatientSheet): Promise<Buffer> {
             ))}
             <Text style={styles.head}>How it should fit</Text>
             <List items={sheet.howItFits} />
+            {sheet.changes && (
+              <>
+                <Text style={styles.head}>Changed for you</Text>
+                <List items={sheet.changes} />
+              </>
+            )}
             <Text style={styles.head}>Lacing: {sheet.lacing.name}</Text>
             <Text>
               {sheet.lacing.how} ({sheet.lacing.because})

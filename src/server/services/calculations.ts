@@ -20,7 +20,7 @@ type Body<K extends keyof typeof api> = (typeof api)[K] extends { body?: infer B
   : never;
 
 /** The picture and the options a call asks for, under the clinic's own rules. */
-async function asked(
+export async function asked(
   tenant: Tenant,
   body: Partial<Body<'specification'>> & Pick<Body<'specification'>, 'findings'>,
 ): Promise<[ClinicalPicture, ResolveOptions & Choosing]> {

@@ -3,12 +3,14 @@ import type { z } from 'zod';
 import type { pairLogSchema } from '@/api/contract';
 import type { PairLogEntry, PairRecord } from '@/api/records';
 import { dayAfter } from '@/core/aftercare/patient-sheet';
+import { modelTitle } from '@/core/match/model';
+import { versionDifferences } from '@/core/match/version-differences';
 import { readChange } from '@/core/outcomes/real-change';
 import { wearForecast } from '@/core/wear/forecast';
 import type { LifeSchool } from '@/core/wear/life-schools';
 import { audit, type Tenant } from '../database/tenant';
 import { notFound, Refusal } from '../http/problem';
-import { modelOf } from './models';
+import { laterVersions, MODEL_COLUMNS, modelOf } from './models';
 
 const daysBetween = (from: string, to: string): number =>
   differenceInCalendarDays(new Date(`${to}T12:00:00Z`), new Date(`${from}T12:00:00Z`));
@@ -23,11 +25,12 @@ export interface PairFilter {
 
 /** Pairs with their log and replacement window, newest first. */
 export async function listPairs(
-  { tx }: Tenant,
+  tenant: Tenant,
   filter: PairFilter,
   lifeSchool: LifeSchool,
   on = today(),
 ): Promise<(PairRecord & { patientId: string })[]> {
+  const { tx } = tenant;
   let query = tx
     .selectFrom('pair')
     .innerJoin('shoe_model', (join) =>
@@ -38,7 +41,7 @@ export async function listPairs(
   if (filter.inUse) query = query.where('pair.ended_on', 'is', null);
   const rows = await query
     .selectAll('pair')
-    .select(['maker', 'name', 'version', 'features', 'sizing', 'in_stock'])
+    .select([...MODEL_COLUMNS])
     .orderBy('pair.started_on', 'desc')
     .execute();
   const ids = rows.map((row) => row.id);
@@ -51,6 +54,10 @@ export async function listPairs(
           .where('pair_id', 'in', ids)
           .orderBy('logged_on')
           .execute();
+  const later = await laterVersions(
+    tenant,
+    rows.map((row) => row.model_id),
+  );
   const byPair = new Map<string, typeof log>();
   for (const entry of log) byPair.set(entry.pair_id, [...(byPair.get(entry.pair_id) ?? []), entry]);
   return rows.map((row) => {
@@ -74,10 +81,20 @@ export async function listPairs(
         .map((entry) => ({ day: daysBetween(row.started_on, entry.on), distanceKm: entry.distanceKm! })),
       expectedWeeklyKm: row.expected_weekly_km,
     });
+    const model = modelOf({ ...row, id: row.model_id });
+    const successor = later.get(model.id);
     return {
       id: row.id,
       patientId: row.patient_id,
-      model: modelOf({ ...row, id: row.model_id }),
+      model,
+      modifications: [...row.modifications],
+      successor: successor
+        ? {
+            id: successor.id,
+            title: modelTitle(successor),
+            differs: versionDifferences(model, successor),
+          }
+        : null,
       sizeLeft: row.size_left,
       sizeRight: row.size_right,
       startedOn: row.started_on,

@@ -6,6 +6,7 @@ import type { Database } from '../database/schema';
 import { audit, type Tenant } from '../database/tenant';
 import { notFound } from '../http/problem';
 import { readClinic } from './clinic';
+import { listOrders } from './order-records';
 import { listPairs } from './pairs';
 import { ageOn } from './patient-findings';
 
@@ -97,6 +98,7 @@ export async function readPatient(tenant: Tenant, id: string): Promise<PatientRe
     heightMm: row.height_mm,
     school: row.school,
     pairs: await listPairs(tenant, { patientId: id }, lifeSchool),
+    orders: await listOrders(tenant, { patientId: id }),
     visits: visits.map((visit) => ({
       id: visit.id,
       startedAt: visit.started_at.toISOString(),

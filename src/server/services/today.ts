@@ -2,14 +2,20 @@ import { sql } from 'kysely';
 import type { TodayItem, TodayKind } from '@/api/records';
 import { dayAfter } from '@/core/aftercare/patient-sheet';
 import { modelTitle } from '@/core/match/model';
+import type { OrderState } from '@/core/orders/order';
 import type { Tenant } from '../database/tenant';
 import { readClinic } from './clinic';
+import { listOrders } from './order-records';
 import { listPairs, today } from './pairs';
 import { ageOn } from './patient-findings';
 
 /** Most urgent first: somebody is in the room, then what is late, then what comes. */
 const URGENCY: readonly TodayKind[] = [
   'visit-open',
+  'order-to-check',
+  'order-to-return',
+  'order-to-collect',
+  'order-to-place',
   'pair-overdue',
   'review-due',
   'pair-in-window',
@@ -64,6 +70,19 @@ export async function readToday(tenant: Tenant): Promise<TodayItem[]> {
     if (state === 'overdue') add('pair-overdue', pair.patientId, title, pair.window.to);
     if (state === 'in-window') add('pair-in-window', pair.patientId, title, pair.window.middle);
     if (state === 'bring-in-next') add('bring-in-next', pair.patientId, title, pair.window.from);
+  }
+
+  const waiting: Partial<Record<OrderState, TodayKind>> = {
+    wanted: 'order-to-place',
+    arrived: 'order-to-check',
+    checked: 'order-to-collect',
+    wrong: 'order-to-return',
+  };
+  for (const order of await listOrders(tenant, { open: true })) {
+    const kind = waiting[order.state];
+    if (!kind) continue;
+    const on = order.state === 'wrong' ? order.returnBy : (order.arrivedOn ?? order.createdAt.slice(0, 10));
+    add(kind, order.patient.id, modelTitle(order.model), on ?? order.createdAt.slice(0, 10));
   }
 
   const reviews = await tx

@@ -1,14 +1,17 @@
 import { sql } from 'kysely';
 import type { PresenceAnswer, VisitRecord } from '@/api/records';
 import type { SavedStep, StepState } from '@/api/saved-steps';
-import { STEP_CONTENT, type StepContent, type StepRecord } from '@/api/visit-schema';
+import { STEP_CONTENT, type StepContent } from '@/api/visit-schema';
 import type { PatientSheet } from '@/core/aftercare/patient-sheet';
 import { audit, type Tenant } from '../database/tenant';
 import { fieldErrors, notFound, Refusal } from '../http/problem';
 import { readClinic } from './clinic';
+import { recordFittings } from './fittings';
 import { issuedAt, readHouseRules } from './knowledge';
+import { listOrders } from './order-records';
 import { carriedFrom, findingsOfSteps, injuriesOf, merged, numbersOf, swellingOf } from './patient-findings';
 import { patientRow, summaryOf } from './patients';
+import { stepsOf } from './visit-steps';
 
 /** Continues the patient's open visit, or begins one. */
 export async function startVisit(tenant: Tenant, patientId: string): Promise<{ id: string }> {
@@ -39,23 +42,6 @@ export async function visitRow({ tx }: Tenant, id: string) {
   const row = await tx.selectFrom('visit').selectAll().where('id', '=', id).executeTakeFirst();
   if (!row) throw notFound('This visit');
   return row;
-}
-
-export async function stepsOf({ tx }: Tenant, visitId: string): Promise<StepRecord[]> {
-  const rows = await tx
-    .selectFrom('visit_step')
-    .leftJoin('auth.user as saver', 'saver.id', 'visit_step.saved_by')
-    .select(['step', 'state', 'revision', 'content', 'saver.name as saved_by', 'saved_at'])
-    .where('visit_id', '=', visitId)
-    .execute();
-  return rows.map((row) => ({
-    step: row.step as SavedStep,
-    state: row.state,
-    revision: row.revision,
-    content: row.content,
-    savedBy: row.saved_by ?? '',
-    savedAt: row.saved_at.toISOString(),
-  }));
 }
 
 /** Most visits that are laid beside the present one. */
@@ -128,6 +114,7 @@ export async function readVisit(tenant: Tenant, id: string): Promise<VisitRecord
     reader: tenant.actor.name,
     steps: await stepsOf(tenant, id),
     sheet: (handOver?.sheet as PatientSheet | undefined) ?? null,
+    order: (await listOrders(tenant, { visitId: id }))[0] ?? null,
   };
 }
 
@@ -185,6 +172,8 @@ export async function saveStep(
     const current = (await stepsOf(tenant, visitId)).find((entry) => entry.step === step);
     throw new Refusal(409, `${current?.savedBy ?? 'Somebody'} saved this step before you.`, { current });
   }
+  // Rooms are read against the feet: either step may be the later one.
+  if (step === 'try-on' || step === 'feet') await recordFittings(tenant, visitId);
   await audit(tenant, 'write', `visit step ${step}`, visit.patient_id);
   return { revision: written.revision, savedAt: written.saved_at.toISOString() };
 }

@@ -1,0 +1,10 @@
+import { api } from '@/api/contract';
+import { endpoint } from '@/server/http/endpoint';
+import { listOrders } from '@/server/services/order-records';
+
+export const GET = endpoint(api.orders, (tenant, { query }) =>
+  listOrders(tenant, {
+    ...(query.patient ? { patientId: query.patient } : {}),
+    open: query.open === 'yes',
+  }),
+);

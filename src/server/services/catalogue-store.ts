@@ -1,0 +1,92 @@
+import { sql } from 'kysely';
+import { type CatalogueEntry, entryKey } from '@/core/match/catalogue-entry';
+import { FEATURE_IDS } from '@/core/shoe/features';
+import { type FeatureReadings, featuresOf, withReading } from '@/core/shoe/readings/readings';
+import type { Tenant } from '../database/tenant';
+
+/** Readings of a file over those that stand: per source the later one wins, what a file does not say stays. */
+function mergedReadings(before: FeatureReadings, coming: FeatureReadings): FeatureReadings {
+  let readings = before;
+  for (const feature of FEATURE_IDS)
+    for (const reading of coming[feature] ?? []) readings = withReading(readings, feature, reading);
+  return readings;
+}
+
+/** Puts entries into the catalogue: new ones are added, known ones changed. One statement a batch, in the caller's transaction. */
+export async function storeEntries(
+  { tx, actor }: Tenant,
+  entries: readonly CatalogueEntry[],
+): Promise<{ added: number; changed: number }> {
+  const rows = await tx
+    .selectFrom('shoe_model')
+    .select(['id', 'maker', 'name', 'version', 'readings'])
+    .where(
+      sql<boolean>`(lower(maker), lower(name), lower(version)) in (${sql.join(
+        entries.map(({ maker, name, version }) => sql`(lower(${maker}), lower(${name}), lower(${version}))`),
+      )})`,
+    )
+    .execute();
+  const known = new Map(rows.map((row) => [entryKey(row), row]));
+  const values = entries.map((entry) => {
+    const readings = mergedReadings(known.get(entryKey(entry))?.readings ?? {}, entry.readings);
+    return {
+      clinic_id: actor.clinicId,
+      maker: entry.maker,
+      name: entry.name,
+      version: entry.version,
+      readings: JSON.stringify(readings),
+      features: JSON.stringify(featuresOf(readings)),
+      sizing: JSON.stringify(entry.sizing),
+      stock: JSON.stringify(entry.stock),
+      price: entry.price,
+      status: entry.status,
+      replaces: null,
+    };
+  });
+  await tx
+    .insertInto('shoe_model')
+    .values(values)
+    .onConflict((conflict) =>
+      conflict.expression(sql`clinic_id, lower(maker), lower(name), lower(version)`).doUpdateSet((is) => ({
+        readings: is.ref('excluded.readings'),
+        features: is.ref('excluded.features'),
+        sizing: is.ref('excluded.sizing'),
+        stock: is.ref('excluded.stock'),
+        price: is.ref('excluded.price'),
+        status: is.ref('excluded.status'),
+        updated_at: sql`now()`,
+      })),
+    )
+    .execute();
+  return { added: entries.length - rows.length, changed: rows.length };
+}
+
+/** Ties versions to their forerunners once all of them are there; a forerunner that nobody knows is named. */
+export async function tieForerunners(
+  { tx }: Tenant,
+  replaced: readonly Pick<CatalogueEntry, 'maker' | 'name' | 'version' | 'replaces'>[],
+): Promise<string[]> {
+  const unknown: string[] = [];
+  for (const { maker, name, version, replaces } of replaced) {
+    if (replaces === null || replaces.toLowerCase() === version.toLowerCase()) continue;
+    const forerunner = await tx
+      .selectFrom('shoe_model')
+      .select('id')
+      .where(sql`lower(maker)`, '=', maker.toLowerCase())
+      .where(sql`lower(name)`, '=', name.toLowerCase())
+      .where(sql`lower(version)`, '=', replaces.toLowerCase())
+      .executeTakeFirst();
+    if (!forerunner) {
+      unknown.push(`${maker} ${name} ${replaces}`);
+      continue;
+    }
+    await tx
+      .updateTable('shoe_model')
+      .set({ replaces: forerunner.id })
+      .where(sql`lower(maker)`, '=', maker.toLowerCase())
+      .where(sql`lower(name)`, '=', name.toLowerCase())
+      .where(sql`lower(version)`, '=', version.toLowerCase())
+      .execute();
+  }
+  return unknown;
+}
