@@ -1,8 +1,7 @@
 import { dayAfter } from '@/core/aftercare/patient-sheet';
-import type { ShoeModel } from '@/core/match/model';
 import { type DemoVisit, demoHistory } from './history';
 import { DEMO_HOUSE_RULES, type DemoHouseRules } from './house-rules';
-import { demoModels } from './models';
+import { type DemoModel, demoModels } from './models';
 import { demoPeople } from './people';
 import { PERSONAS, type Persona } from './personas';
 import { random } from './random';
@@ -27,7 +26,7 @@ export interface DemoPatient {
 export interface DemoClinic {
   name: string;
   place: string;
-  models: ShoeModel[];
+  models: DemoModel[];
   patients: DemoPatient[];
   /** Oldest first, with the day each came into force. */
   houseRules: (DemoHouseRules & { day: string })[];
@@ -36,7 +35,8 @@ export interface DemoClinic {
 /** The whole demo clinic from a seed; every date counts back from today. */
 export function demoClinic(today: string, seed = DEMO_SEED): DemoClinic {
   const source = random(seed);
-  const models = demoModels(source);
+  // A source of its own: a model more or less changes no patient.
+  const models = demoModels(random(seed + 1), today);
   const people = [...PERSONAS, ...demoPeople(source, 48)];
   return {
     houseRules: DEMO_HOUSE_RULES.map((version) => ({ ...version, day: dayAfter(today, -version.daysAgo) })),

@@ -4,17 +4,30 @@ import { knowledgeOf, NO_HOUSE_RULES } from '@/core/knowledge/house-rules';
 import { modelTitle, type ShoeModel } from '@/core/match/model';
 import { proposeTrial } from '@/core/match/propose';
 import { rank } from '@/core/match/rank';
-import { clinicalPicture, type Findings, greaterOf } from '@/core/picture/clinical-picture';
-import { SIDES } from '@/core/picture/finding-kinds';
+import type { Modification, OrderEvent, OrderState } from '@/core/orders/order';
+import {
+  type ClinicalPicture,
+  clinicalPicture,
+  type Findings,
+  greaterOf,
+  numberAt,
+} from '@/core/picture/clinical-picture';
+import { SIDES, type Side } from '@/core/picture/finding-kinds';
 import { FINDINGS, type FindingId } from '@/core/picture/findings';
 import { resolve } from '@/core/prescribe/resolve';
 import type { Specification } from '@/core/prescribe/specification';
 import { type AtRiskCategory, atRiskCategory } from '@/core/safety/at-risk-category';
-import { type StartSize, startSize } from '@/core/sizing/start-size';
-import { SIZE_SYSTEM_LABEL } from '@/core/sizing/systems';
+import { fittingOf } from '@/core/sizing/learned/fitting-of';
+import type { Fitting } from '@/core/sizing/learned/learn-offsets';
+import { LOOSE_FROM_MM } from '@/core/sizing/learned/width-evidence';
+import { sizePair } from '@/core/sizing/size-pair';
+import { roomWished } from '@/core/sizing/size-wish';
+import { insideLength, insideWidth, sizeInWords, UPPER_GIVES_MM, widthFor } from '@/core/sizing/start-size';
+import type { FootFit, TryOn } from '@/core/tryon/try-on';
 import { wearForecast } from '@/core/wear/forecast';
 import { daysAgo, examined, withDetails } from './examination';
 import { DEMO_HOUSE_RULES } from './house-rules';
+import type { DemoModel } from './models';
 import type { Persona } from './personas';
 import type { Random } from './random';
 
@@ -41,6 +54,23 @@ export interface DemoVisit {
     endedOn: string | null;
     log: DemoLogEntry[];
   } | null;
+  /** A pair that was chosen and ordered. */
+  order: DemoOrder | null;
+  /** What the try-ons teach about their models. */
+  fittings: Fitting[];
+}
+
+export interface DemoOrder {
+  findings: Findings;
+  choices: Choices;
+  specification: Specification;
+  model: ShoeModel;
+  size: string;
+  tryOn: TryOn;
+  modifications: Modification[];
+  state: OrderState;
+  arrivedOn: string | null;
+  events: { event: OrderEvent | 'created'; on: string }[];
 }
 
 /** Who examined, in the demo. */
@@ -74,13 +104,16 @@ const CLINIC = 'Harbour Clinic, Skarholm';
 /** A persona's visits: the engine prescribes, the catalogue serves, the patient wears. */
 export function demoHistory(
   persona: Persona,
-  models: readonly ShoeModel[],
+  models: readonly DemoModel[],
   today: string,
   random: Random,
 ): DemoVisit[] {
   const now = examined(persona, random);
   const visits = persona.visits.map((ago, index) => {
-    const next = persona.visits[index + 1];
+    const last = index === persona.visits.length - 1;
+    // A pair that is only ordered replaces nothing yet.
+    const orderedNext = persona.order !== undefined && index === persona.visits.length - 2;
+    const next = orderedNext ? undefined : persona.visits[index + 1];
     const day = dayAfter(today, -ago);
     return handedOver(
       { ...persona, findings: daysAgo(now, persona.age, ago, random) },
@@ -89,14 +122,17 @@ export function demoHistory(
       next === undefined ? null : dayAfter(today, -next),
       today,
       random,
+      last ? (persona.order ?? null) : null,
     );
   });
   const latest = persona.visits.at(-1);
-  if (latest !== undefined && latest > 16 && !persona.openVisit && random.chance(0.85))
+  if (latest !== undefined && latest > 16 && !persona.openVisit && !persona.order && random.chance(0.85))
     visits.push({
       day: dayAfter(today, -latest + random.int(13, 16)),
       steps: {},
       handOver: null,
+      order: null,
+      fittings: [],
       closedBecause: 'review: pair kept',
     });
   if (persona.openVisit)
@@ -105,6 +141,8 @@ export function demoHistory(
       closedBecause: null,
       steps: withDetails(intoSteps(begun(now), today), now, today, random),
       handOver: null,
+      order: null,
+      fittings: [],
     });
   return visits;
 }
@@ -121,13 +159,32 @@ function begun(findings: Findings): Findings {
   return { body: open(findings.body), left: open(findings.left), right: open(findings.right) };
 }
 
+/** Before this many days a model's forerunner stood on the shelf. */
+const FORERUNNERS_UNTIL_DAYS = 200;
+
+/** What stood on the shelf for somebody at a visit: that day's version of each model. */
+function shelfOf(models: readonly DemoModel[], persona: Persona, day: string, today: string): DemoModel[] {
+  const old = dayAfter(today, -FORERUNNERS_UNTIL_DAYS) > day;
+  const forerunners = new Set(models.map((model) => model.replaces));
+  return models.filter(
+    (model) =>
+      model.sizing.group === persona.group &&
+      (model.status === 'current'
+        ? !old || model.replaces === null
+        : old &&
+          forerunners.has(model.id) &&
+          models.some((next) => next.replaces === model.id && next.status === 'current')),
+  );
+}
+
 function handedOver(
   persona: Persona,
-  models: readonly ShoeModel[],
+  models: readonly DemoModel[],
   day: string,
   replacedOn: string | null,
   today: string,
   random: Random,
+  order: NonNullable<Persona['order']> | null,
 ): DemoVisit {
   const findings: Findings = {
     ...persona.findings,
@@ -137,14 +194,42 @@ function handedOver(
   const inForce = DEMO_HOUSE_RULES.findLast(({ daysAgo }) => dayAfter(today, -daysAgo) <= day);
   const choices = { school: 'balanced' as const, ...persona.choices };
   const specification = resolve(picture, { ...choices, knowledge: knowledgeOf(inForce ?? NO_HOUSE_RULES) });
-  const group = models.filter((model) => model.sizing.group === persona.group);
+  const group = shelfOf(models, persona, day, today);
   const { ranked } = rank(group, specification);
   const byId = new Map(group.map((model) => [model.id, model]));
-  const sized = ranked.filter((entry) => sizeFor(byId.get(entry.id)!, picture) !== null);
-  const tried = proposeTrial(sized, byId);
-  const model = byId.get(tried.length > 0 ? random.pick(tried) : group[0]!.id)!;
-  const size = sizeFor(model, picture);
-  const label = size?.label ?? `${SIZE_SYSTEM_LABEL[model.sizing.system]} ${model.sizing.sizes[8]}`;
+  const sized = ranked.filter((entry) => sizePair(byId.get(entry.id)!.sizing, picture, specification).ok);
+  const tried = proposeTrial(sized, byId).map(({ id }) => byId.get(id)!);
+  const model = tried.length > 0 ? random.pick(tried) : group[0]!;
+  const comfort = random.int(58, 78);
+  const tryOns = (tried.length > 0 ? tried : [model]).map((entry) => ({
+    ...triedOn(entry, picture, specification, random),
+    comfort: entry === model ? comfort : comfort - random.int(5, 20),
+    verdict: entry === model ? ('chosen' as const) : ('possible' as const),
+  }));
+  const chosen = tryOns.find((tryOn) => tryOn.model === model.id)!;
+  const label = sizeInWords(model.sizing, chosen.sizeLeft ?? model.sizing.sizes[8]!, chosen.width);
+  const steps = {
+    ...withDetails(intoSteps(persona.findings, day), persona.findings, day, random),
+    warnings: { checked: true, present: [] },
+    reason: persona.choices ?? {},
+    candidates: { chosen: tried.map(({ id }) => id) },
+    'try-on': { tryOns },
+    'hand-over': {
+      surface: persona.surface,
+      ...(persona.weeklyKm === null ? {} : { weeklyKm: persona.weeklyKm }),
+    },
+  };
+  const fittings = tryOns.flatMap((tryOn) => fittingOf(tryOn, picture) ?? []);
+  const issued = { findings, choices, specification, model };
+  if (order)
+    return {
+      day,
+      steps,
+      fittings,
+      closedBecause: `ordered: ${modelTitle(model)}, ${label}`,
+      handOver: null,
+      order: { ...issued, ...ordered(order, day, today), size: label, tryOn: chosen },
+    };
   const categories = SIDES.map((side) => atRiskCategory(picture, side)).filter((answer) => answer.known);
   const category =
     categories.length === 0
@@ -160,7 +245,6 @@ function handedOver(
     log: [],
     expectedWeeklyKm: persona.weeklyKm,
   });
-  const comfort = random.int(58, 78);
   const sheet = patientSheet({
     patient: `${persona.given} ${persona.family}`,
     clinic: CLINIC,
@@ -170,7 +254,7 @@ function handedOver(
     picture,
     specification,
     values: model.features,
-    tryOn: { model: model.id, heelSlip: 'none', roomMm: 12 },
+    tryOn: chosen,
     category,
     usualMinutes: 60,
     windowDays: forecast.windowDays,
@@ -180,35 +264,12 @@ function handedOver(
   return {
     day,
     closedBecause: null,
-    steps: {
-      ...withDetails(intoSteps(persona.findings, day), persona.findings, day, random),
-      warnings: { checked: true, present: [] },
-      reason: persona.choices ?? {},
-      candidates: { chosen: tried },
-      'try-on': {
-        tryOns: tried.map((id) => ({
-          model: id,
-          roomMm: 12,
-          widthFit: 'right' as const,
-          heelSlip: 'none' as const,
-          comfort: id === model.id ? comfort : comfort - random.int(5, 20),
-          verdict: id === model.id ? ('chosen' as const) : ('possible' as const),
-          ...(id === model.id && size
-            ? { sizeLeft: size.size, sizeRight: size.size, width: size.width }
-            : {}),
-        })),
-      },
-      'hand-over': {
-        surface: persona.surface,
-        ...(persona.weeklyKm === null ? {} : { weeklyKm: persona.weeklyKm }),
-      },
-    },
+    steps,
+    fittings,
+    order: null,
     handOver: {
-      findings,
-      choices,
-      specification,
+      ...issued,
       sheet,
-      model,
       sizeLeft: label,
       sizeRight: label,
       racing,
@@ -218,15 +279,73 @@ function handedOver(
   };
 }
 
-function sizeFor(model: ShoeModel, picture: ReturnType<typeof clinicalPicture>): StartSize | null {
-  const lengthMm = greaterOf(picture, 'footLength');
-  if (lengthMm === null) return null;
-  const start = startSize(
-    model.sizing,
-    { lengthMm, ballWidthMm: greaterOf(picture, 'ballWidth') },
-    { room: { least: 10, wished: 12, most: 15 } },
+/** How far an order has come, with the days on which it moved. */
+function ordered(
+  state: NonNullable<Persona['order']>,
+  day: string,
+  today: string,
+): Pick<DemoOrder, 'state' | 'arrivedOn' | 'events' | 'modifications'> {
+  const later = (days: number) => {
+    const on = dayAfter(day, days);
+    return on > today ? today : on;
+  };
+  const course = [
+    { event: 'created' as const, on: day, state: 'wanted' as const },
+    { event: 'place' as const, on: later(1), state: 'ordered' as const },
+    { event: 'arrive' as const, on: later(9), state: 'arrived' as const },
+    { event: 'pass' as const, on: later(10), state: 'checked' as const },
+  ];
+  const events = course.slice(0, course.findIndex((step) => step.state === state) + 1);
+  return {
+    state,
+    arrivedOn: events.find(({ event }) => event === 'arrive')?.on ?? null,
+    events: events.map(({ event, on }) => ({ event, on })),
+    modifications: [{ kind: 'heel-lift', side: 'left', amount: 4 }],
+  };
+}
+
+/** A fitting as it went: in the size that fits the true inside, with what was felt in it. */
+function triedOn(
+  model: DemoModel,
+  picture: ClinicalPicture,
+  specification: Specification,
+  random: Random,
+): TryOn {
+  const start = sizePair(model.sizing, picture, specification);
+  if (!start.ok) return { model: model.id };
+  const { least, wished } = roomWished(specification);
+  const longer = greaterOf(picture, 'footLength')!;
+  const inside = (size: number) => insideLength(model.sizing, size) + model.truth.lengthMm;
+  const fitting = model.sizing.sizes.filter((size) => inside(size) - longer >= least);
+  const size = (fitting.length > 0 ? fitting : model.sizing.sizes.slice(-1)).reduce((best, next) =>
+    Math.abs(inside(next) - longer - wished) < Math.abs(inside(best) - longer - wished) ? next : best,
   );
-  return start.ok ? start.value : null;
+  const wide = greaterOf(picture, 'ballWidth');
+  const trueInside = { ...model.sizing, widthOffsetMm: model.truth.widthMm };
+  const width = widthFor(trueInside, size, wide, 2);
+  const foot = (side: Side): FootFit => {
+    const lengthMm = numberAt(picture, 'footLength', side);
+    const ballWidthMm = numberAt(picture, 'ballWidth', side);
+    if (lengthMm === null) return {};
+    const slack =
+      insideWidth(trueInside, size, width) + UPPER_GIVES_MM - (ballWidthMm ?? 0) + random.int(-2, 2);
+    return {
+      roomMm: Math.max(least, Math.round(inside(size) - lengthMm + random.int(-2, 2))),
+      heelSlip: random.chance(0.2) ? 'slight' : 'none',
+      // Where even the widest is tight the fitter stretched it before the patient walked.
+      ...(ballWidthMm === null || slack < 0
+        ? {}
+        : { widthFit: slack > LOOSE_FROM_MM ? ('loose' as const) : ('right' as const) }),
+    };
+  };
+  return {
+    model: model.id,
+    sizeLeft: size,
+    sizeRight: size,
+    width,
+    left: foot('left'),
+    right: foot('right'),
+  };
 }
 
 /** A report every week or two: distance about the usual week, comfort drifting up, then down as the pair ages. */

@@ -1,517 +1,34 @@
-import type { ShoeModel } from '@/core/match/model';
-import type { FeatureId, FeatureValue } from '@/core/shoe/features';
+import { dayAfter } from '@/core/aftercare/patient-sheet';
+import { type ShoeModel, stockKey } from '@/core/match/model';
+import type { FeatureId } from '@/core/shoe/features';
+import {
+  type FeatureReadings,
+  featuresOf,
+  readingsFrom,
+  type ValueSource,
+  withReading,
+} from '@/core/shoe/readings/readings';
+import type { ModelSizing } from '@/core/sizing/start-size';
 import type { SizeSystem } from '@/core/sizing/systems';
-import type { SizingGroup, WidthLetter } from '@/core/sizing/widths';
+import type { SizingGroup } from '@/core/sizing/widths';
+import { ARCHETYPES, type Archetype, COMMON, type Values, WIDE } from './archetypes';
 import type { Random } from './random';
 
-type Values = Partial<Record<FeatureId, FeatureValue>>;
-
-/** A kind of shoe from which several invented models are varied. */
-interface Archetype {
-  use: string;
-  names: readonly string[];
-  values: Values;
-  widths?: readonly WidthLetter[];
+/** A model of the demo with what the demo alone knows: how its true inside differs from its label, mm. */
+export interface DemoModel extends ShoeModel {
+  readings: FeatureReadings;
+  truth: { lengthMm: number; widthMm: number };
 }
 
-/** Invented makers; by memory no shoe firm bears one of these names. */
-const MAKERS = ['Brindlemoor', 'Ketterwick', 'Sollenby', 'Fjarrow', 'Marrowick', 'Quillhaven'] as const;
-
-/** What all shoes have in common unless a kind says otherwise. */
-const COMMON: Values = {
-  midsoleHardness: 3,
-  heelCushioning: 3,
-  forefootCushioning: 3,
-  forefootStiffness: 2,
-  torsionalStiffness: 3,
-  heelCounter: 3,
-  counterReach: 28,
-  bendPoint: 73,
-  rocker: 1,
-  toeSpring: 12,
-  medialSupport: 'none',
-  lateralSupport: 'none',
-  heelBase: 82,
-  forefootBase: 108,
-  archContour: 2,
-  toeBoxShape: 'round',
-  toeBoxDepth: 2,
-  toeBoxMaterial: 'mesh',
-  toeProtection: 'none',
-  seamFree: 'no',
-  upperFirmness: 2,
-  overlaysReachSole: 2,
-  collarHeight: 1,
-  collarPadding: 2,
-  closure: 'laces',
-  opening: 2,
-  removableInsole: 'yes',
-  insoleDepth: 4,
-  outsoleHardness: 3,
-  tread: 'road',
-  water: 'breathable',
-  plate: 'none',
-  heelBevel: 'none',
-  heelKind: 'flat',
-  softCounterEdge: 'no',
-  rockerApex: 65,
-};
-
-const WIDE: readonly WidthLetter[] = ['B', 'D', '2E', '4E'];
-
-const ARCHETYPES: readonly Archetype[] = [
-  {
-    use: 'road-running',
-    names: ['Tern', 'Sandpiper', 'Longshore', 'Ebb', 'Kittiwake'],
-    values: {
-      category: 'neutral',
-      drop: 8,
-      heelStack: 31,
-      mass: 270,
-      heelCushioning: 4,
-      forefootCushioning: 3.5,
-      midsoleHardness: 2.5,
-    },
-  },
-  {
-    use: 'road-running',
-    names: ['Causeway', 'Headland', 'Tideway', 'Strand'],
-    values: {
-      category: 'structured',
-      drop: 10,
-      heelStack: 30,
-      mass: 295,
-      heelCounter: 4,
-      torsionalStiffness: 4,
-      medialSupport: 'foam',
-      heelCushioning: 4,
-    },
-  },
-  {
-    use: 'road-running',
-    names: ['Breakwater', 'Mole', 'Bulkhead'],
-    values: {
-      category: 'stability',
-      drop: 10,
-      heelStack: 31,
-      mass: 315,
-      heelCounter: 5,
-      torsionalStiffness: 4,
-      medialSupport: 'rail',
-      heelBase: 88,
-      midsoleHardness: 3.5,
-    },
-  },
-  {
-    use: 'road-running',
-    names: ['Pierhead', 'Caisson'],
-    values: {
-      category: 'motion-control',
-      drop: 12,
-      heelStack: 32,
-      mass: 350,
-      heelCounter: 5,
-      torsionalStiffness: 5,
-      medialSupport: 'post',
-      heelBase: 90,
-      midsoleHardness: 4,
-    },
-  },
-  {
-    use: 'road-running',
-    names: ['Cumulus', 'Fogbank', 'Swell'],
-    values: {
-      category: 'maximal',
-      drop: 5,
-      heelStack: 40,
-      mass: 300,
-      heelCushioning: 5,
-      forefootCushioning: 5,
-      midsoleHardness: 1.5,
-      rocker: 2,
-      rockerApex: 62,
-      heelBase: 92,
-      forefootBase: 116,
-    },
-  },
-  {
-    use: 'road-running',
-    names: ['Foreshore', 'Shingle'],
-    values: {
-      category: 'minimal',
-      drop: 2,
-      heelStack: 14,
-      mass: 185,
-      heelCushioning: 2,
-      forefootCushioning: 2,
-      forefootStiffness: 1,
-      torsionalStiffness: 1,
-      heelCounter: 1.5,
-      toeBoxShape: 'anatomic',
-      archContour: 1,
-    },
-  },
-  {
-    use: 'racing',
-    names: ['Gannet', 'Swift', 'Merlin'],
-    values: {
-      category: 'neutral',
-      drop: 8,
-      heelStack: 38,
-      mass: 200,
-      plate: 'rigid',
-      forefootStiffness: 5,
-      rocker: 2,
-      heelCushioning: 4,
-      forefootCushioning: 4,
-      midsoleHardness: 1.5,
-      heelCounter: 2,
-      removableInsole: 'no',
-    },
-  },
-  {
-    use: 'trail',
-    names: ['Gorse', 'Scree', 'Heather', 'Fellside'],
-    values: {
-      category: 'neutral',
-      drop: 6,
-      heelStack: 29,
-      mass: 310,
-      tread: 'lugs',
-      toeProtection: 'bumper',
-      upperFirmness: 3,
-      outsoleHardness: 3.5,
-      forefootStiffness: 3,
-      torsionalStiffness: 3.5,
-      water: 'resistant',
-      heelBase: 88,
-      forefootBase: 113,
-    },
-  },
-  {
-    use: 'hiking',
-    names: ['Cairn', 'Ridgeway', 'Drover'],
-    values: {
-      category: 'neutral',
-      drop: 10,
-      heelStack: 32,
-      mass: 430,
-      tread: 'lugs',
-      toeProtection: 'bumper',
-      collarHeight: 2,
-      upperFirmness: 3,
-      forefootStiffness: 4,
-      torsionalStiffness: 4,
-      heelCounter: 4,
-      outsoleHardness: 4,
-      water: 'proof',
-      toeBoxMaterial: 'leather',
-    },
-  },
-  {
-    use: 'walking',
-    names: ['Promenade', 'Esplanade', 'Towpath', 'Boardwalk', 'Quayside'],
-    values: {
-      category: 'structured',
-      drop: 8,
-      heelStack: 28,
-      mass: 320,
-      rocker: 2,
-      rockerApex: 60,
-      heelBase: 88,
-      forefootBase: 112,
-      heelCounter: 4,
-      toeBoxDepth: 2,
-      heelBevel: 'central',
-      torsionalStiffness: 4,
-    },
-    widths: WIDE,
-  },
-  {
-    use: 'walking',
-    names: ['Lamplight', 'Almshouse', 'Evenfall'],
-    values: {
-      category: 'neutral',
-      drop: 6,
-      heelStack: 23,
-      mass: 280,
-      closure: 'hook-and-loop',
-      opening: 3,
-      heelBase: 88,
-      forefootBase: 112,
-      midsoleHardness: 4,
-      heelBevel: 'central',
-      tread: 'slip-rated',
-      collarPadding: 2,
-      toeBoxDepth: 3,
-      seamFree: 'yes',
-      toeBoxMaterial: 'stretch',
-    },
-    widths: WIDE,
-  },
-  {
-    use: 'court',
-    names: ['Baseline', 'Rally', 'Backhand'],
-    values: {
-      category: 'structured',
-      drop: 6,
-      heelStack: 24,
-      mass: 350,
-      outsoleHardness: 4.5,
-      tread: 'herringbone',
-      upperFirmness: 3,
-      heelCounter: 4.5,
-      forefootBase: 116,
-      heelBase: 90,
-      lateralSupport: 'sidewall',
-      torsionalStiffness: 4,
-      toeProtection: 'bumper',
-    },
-  },
-  {
-    use: 'indoor-court',
-    names: ['Gantry', 'Sprung', 'Halfcourt'],
-    values: {
-      category: 'neutral',
-      drop: 6,
-      heelStack: 23,
-      mass: 310,
-      outsoleHardness: 1.5,
-      tread: 'herringbone',
-      upperFirmness: 3,
-      heelCounter: 4,
-      forefootBase: 114,
-      heelBase: 88,
-      lateralSupport: 'flare',
-      torsionalStiffness: 4,
-    },
-  },
-  {
-    use: 'lifting',
-    names: ['Anvil', 'Derrick', 'Capstan'],
-    values: {
-      category: 'neutral',
-      drop: 20,
-      heelStack: 30,
-      mass: 470,
-      midsoleHardness: 5,
-      heelCushioning: 1,
-      forefootCushioning: 1,
-      forefootStiffness: 3,
-      torsionalStiffness: 5,
-      heelCounter: 5,
-      closure: 'laces',
-      upperFirmness: 3,
-      heelBase: 92,
-      heelKind: 'wedge',
-    },
-  },
-  {
-    use: 'lifting',
-    names: ['Keelson', 'Ballast'],
-    values: {
-      category: 'minimal',
-      drop: 0,
-      heelStack: 9,
-      mass: 300,
-      midsoleHardness: 5,
-      heelCushioning: 1,
-      forefootCushioning: 1,
-      forefootStiffness: 2,
-      heelCounter: 3,
-      upperFirmness: 3,
-      heelBase: 86,
-      toeBoxShape: 'anatomic',
-    },
-  },
-  {
-    use: 'gym',
-    names: ['Tumbler', 'Circuit'],
-    values: {
-      category: 'neutral',
-      drop: 5,
-      heelStack: 22,
-      mass: 290,
-      lateralSupport: 'sidewall',
-      upperFirmness: 2.5,
-      heelBase: 86,
-      torsionalStiffness: 3,
-    },
-  },
-  {
-    use: 'work',
-    names: ['Galley', 'Wardroom', 'Slipway', 'Ferryman'],
-    values: {
-      category: 'structured',
-      drop: 8,
-      heelStack: 29,
-      mass: 340,
-      tread: 'slip-rated',
-      heelCushioning: 3.5,
-      heelBase: 90,
-      forefootBase: 113,
-      toeBoxMaterial: 'leather',
-      water: 'resistant',
-      outsoleHardness: 3,
-      toeBoxDepth: 2.5,
-    },
-    widths: WIDE,
-  },
-  {
-    use: 'safety',
-    names: ['Stevedore', 'Rigger', 'Dockhand'],
-    values: {
-      category: 'structured',
-      drop: 10,
-      heelStack: 33,
-      mass: 560,
-      tread: 'slip-rated',
-      toeProtection: 'safety',
-      toeBoxMaterial: 'cap',
-      collarHeight: 2,
-      forefootStiffness: 4,
-      torsionalStiffness: 4.5,
-      upperFirmness: 3,
-      water: 'proof',
-      heelBase: 92,
-    },
-    widths: WIDE,
-  },
-  {
-    use: 'dress',
-    names: ['Vestry', 'Choirstall'],
-    values: {
-      category: 'neutral',
-      drop: 18,
-      heelStack: 28,
-      mass: 260,
-      heelKind: 'block',
-      tread: 'smooth',
-      toeBoxShape: 'tapered',
-      toeBoxMaterial: 'leather',
-      closure: 'slip-on',
-      removableInsole: 'no',
-      heelBase: 58,
-      forefootBase: 96,
-      toeBoxDepth: 1.5,
-      forefootStiffness: 3,
-    },
-  },
-  {
-    use: 'dress',
-    names: ['Bellringer', 'Parlour'],
-    values: {
-      category: 'neutral',
-      drop: 10,
-      heelStack: 22,
-      mass: 300,
-      heelKind: 'wedge',
-      tread: 'road',
-      toeBoxMaterial: 'leather',
-      closure: 'laces',
-      heelBase: 76,
-      forefootBase: 104,
-    },
-  },
-  {
-    use: 'therapeutic',
-    names: ['Haven', 'Mooring', 'Anchorage', 'Safe Harbour', 'Lee Shore'],
-    values: {
-      category: 'structured',
-      drop: 8,
-      heelStack: 26,
-      mass: 340,
-      toeBoxDepth: 3,
-      toeBoxShape: 'anatomic',
-      toeBoxMaterial: 'stretch',
-      seamFree: 'yes',
-      closure: 'hook-and-loop',
-      opening: 3,
-      insoleDepth: 8,
-      heelBase: 90,
-      forefootBase: 116,
-      rocker: 2,
-      rockerApex: 58,
-      forefootStiffness: 4,
-      torsionalStiffness: 4,
-      heelCounter: 4,
-      tread: 'slip-rated',
-      heelBevel: 'central',
-      upperFirmness: 1.5,
-    },
-    widths: WIDE,
-  },
-  {
-    use: 'everyday',
-    names: ['Errand', 'Market Day', 'Allotment'],
-    values: {
-      category: 'neutral',
-      drop: 6,
-      heelStack: 24,
-      mass: 300,
-      toeBoxShape: 'square',
-      closure: 'elastic',
-      opening: 3,
-      heelBase: 84,
-      forefootBase: 110,
-    },
-    widths: WIDE,
-  },
-  {
-    use: 'everyday',
-    names: ['Schoolyard', 'Rockpool'],
-    values: {
-      category: 'neutral',
-      drop: 3,
-      heelStack: 16,
-      mass: 210,
-      forefootStiffness: 1.5,
-      heelCounter: 4,
-      closure: 'hook-and-loop',
-      toeBoxShape: 'round',
-      opening: 2.5,
-    },
-  },
-  {
-    use: 'house',
-    names: ['Hearth', 'Inglenook'],
-    values: {
-      category: 'neutral',
-      drop: 3,
-      heelStack: 15,
-      mass: 210,
-      closure: 'hook-and-loop',
-      opening: 3,
-      tread: 'slip-rated',
-      toeBoxDepth: 3,
-      seamFree: 'yes',
-      heelCounter: 3,
-      removableInsole: 'yes',
-    },
-    widths: WIDE,
-  },
-  {
-    use: 'post-operative',
-    names: ['Drydock'],
-    values: {
-      category: 'neutral',
-      drop: 2,
-      heelStack: 24,
-      mass: 280,
-      rocker: 3,
-      rockerApex: 55,
-      forefootStiffness: 5,
-      closure: 'hook-and-loop',
-      opening: 3,
-      toeBoxDepth: 3,
-      toeBoxShape: 'square',
-      removableInsole: 'yes',
-      heelBase: 92,
-      forefootBase: 118,
-    },
-    widths: WIDE,
-  },
-];
+/** Invented makers; by memory no shoe firm bears one of these names. How each runs against its label, mm. */
+const MAKERS = [
+  { name: 'Brindlemoor', runsMm: -3 },
+  { name: 'Ketterwick', runsMm: 0 },
+  { name: 'Sollenby', runsMm: 1.5 },
+  { name: 'Fjarrow', runsMm: -1 },
+  { name: 'Marrowick', runsMm: 0.5 },
+  { name: 'Quillhaven', runsMm: -2 },
+] as const;
 
 /** Features that a maker does not always state. */
 const OFTEN_UNKNOWN: readonly FeatureId[] = [
@@ -524,15 +41,9 @@ const OFTEN_UNKNOWN: readonly FeatureId[] = [
   'collarPadding',
 ];
 
-const SIZES: Record<SizeSystem, Partial<Record<SizingGroup, readonly [number, number]>>> = {
+const SIZES: Partial<Record<SizeSystem, Partial<Record<SizingGroup, readonly [number, number]>>>> = {
   eu: { men: [39, 49], women: [35, 44], child: [28, 38] },
   uk: { men: [6, 14], women: [2.5, 9.5], child: [9, 13] },
-  'us-men': { men: [6.5, 14.5] },
-  'us-women': { women: [5, 12] },
-  'us-women-wide-gap': {},
-  mondopoint: {},
-  japan: {},
-  'uk-child': { child: [9, 13.5] },
 };
 
 function varied(values: Values, random: Random): Values {
@@ -553,51 +64,147 @@ function varied(values: Values, random: Random): Values {
   return Object.fromEntries(Object.entries(all).filter(([id]) => !unknown.has(id as FeatureId)));
 }
 
+/** What a maker changes from one version to the next. */
+function nextVersion(values: Values, random: Random): Values {
+  const next = { ...values };
+  next.heelStack = Math.min(58, Math.max(Number(next.drop) + 4, Number(next.heelStack) + random.int(-1, 3)));
+  if (random.chance(0.3)) next.drop = Math.max(0, Number(next.drop) + random.pick([-2, 2]));
+  next.forefootStack = Math.max(3, Number(next.heelStack) - Number(next.drop));
+  next.heelStack = Number(next.forefootStack) + Number(next.drop);
+  next.mass = Math.max(120, Number(next.mass) + random.near(-20, 20, 5));
+  if (random.chance(0.4))
+    next.midsoleHardness = Math.min(5, Math.max(1, Number(next.midsoleHardness) + random.pick([-0.5, 0.5])));
+  return next;
+}
+
+const half = (value: number): number => Math.round(value * 2) / 2;
+
+/** Where the clinic's values of one model come from: mostly the maker, some measured, a few guessed. */
+function saidOf(values: Values, on: string, random: Random): FeatureReadings {
+  let readings = readingsFrom(values, 'maker', on);
+  const later = (from: ValueSource, feature: FeatureId, value: number | string) => {
+    readings = withReading(readings, feature, { value, from, on: dayAfter(on, random.int(10, 60)) });
+  };
+  if (random.chance(0.2)) {
+    // A bench test: the drop is often a little off what the maker states.
+    const drop = Math.max(0, Number(values.drop) + random.pick([-3, -1.5, 0, 0.5, 2]));
+    later('bench', 'drop', drop);
+    later('bench', 'forefootStack', Math.max(3, Number(values.heelStack) - drop));
+    later('bench', 'heelStack', Math.max(3, Number(values.heelStack) - drop) + drop);
+    later('bench', 'heelCounter', Number(values.heelCounter));
+    later('bench', 'torsionalStiffness', Number(values.torsionalStiffness));
+    later('bench', 'bendPoint', random.int(68, 76));
+    later('bench', 'counterReach', random.int(20, 36));
+  }
+  if (values.insoleDepth === undefined && random.chance(0.3)) later('estimate', 'insoleDepth', 4);
+  if (random.chance(0.1)) later('fitting', 'collarClear', random.pick(['yes', 'yes', 'no']));
+  return readings;
+}
+
+/** Pairs on the shelf: most in the middle of the run, in one or two widths. */
+function shelf({ sizes, widths }: ModelSizing, share: number, random: Random): Record<string, number> {
+  const stock: Record<string, number> = {};
+  for (const [at, size] of sizes.entries()) {
+    const middle = 1 - Math.abs(at / (sizes.length - 1) - 0.5);
+    for (const width of widths)
+      if (random.chance(share * middle)) stock[stockKey(size, width)] = random.int(1, 3);
+  }
+  return stock;
+}
+
 /** Children's models come from these kinds only. */
 const CHILDREN = new Set(['Schoolyard', 'Rockpool']);
 
-/** The demo catalogue: every kind as men's and women's model or one of them, children's where they are made. */
-export function demoModels(random: Random): ShoeModel[] {
-  const models: ShoeModel[] = [];
-  for (const kind of ARCHETYPES) {
-    for (const name of kind.names) {
-      const maker = random.pick(MAKERS);
-      const groups: SizingGroup[] = CHILDREN.has(name)
-        ? ['child']
-        : random.chance(0.75)
-          ? ['men', 'women']
-          : [random.pick(['men', 'women'] as const)];
-      const features = { ...varied(kind.values, random), use: kind.use };
-      const allowanceMm = random.pick([13.3, 15, 15, 17]);
-      const lengthOffsetMm = random.pick([0, 0, 0, -3, 2]);
-      for (const group of groups) {
-        const system: SizeSystem = group === 'child' ? 'eu' : random.chance(0.75) ? 'eu' : 'uk';
-        const [from, to] = SIZES[system][group]!;
-        const narrower = group === 'women' ? (['2A', 'B', 'D', '2E'] as const) : WIDE;
-        const widths = kind.widths
-          ? narrower
-          : random.chance(0.5)
-            ? narrower.slice(1, 3)
-            : narrower.slice(1, 2);
-        models.push({
-          id: random.uuid(),
-          maker,
-          name: group === 'women' && groups.length > 1 ? `${name} W` : name,
-          version: String(random.int(1, 6)),
-          features: { ...features, width: widths.length > 2 ? 3 : widths.length > 1 ? 2.5 : 2 },
-          sizing: {
-            system,
-            group,
-            allowanceMm,
-            lengthOffsetMm,
-            sizes: Array.from({ length: (to - from) * 2 + 1 }, (_, index) => from + index / 2),
-            widths,
-            ballWidthMm: (group === 'women' ? 90 : 94) + (kind.widths ? -2 : 0) + random.int(0, 3),
-          },
-          inStock: random.chance(0.9),
-        });
-      }
-    }
+function groupsOf(name: string, random: Random): SizingGroup[] {
+  if (CHILDREN.has(name)) return ['child'];
+  return random.chance(0.75) ? ['men', 'women'] : [random.pick(['men', 'women'] as const)];
+}
+
+function sizingOf(kind: Archetype, group: SizingGroup, random: Random): ModelSizing {
+  const system: SizeSystem = group === 'child' || random.chance(0.75) ? 'eu' : 'uk';
+  const [from, to] = SIZES[system]![group]!;
+  const narrower = group === 'women' ? (['2A', 'B', 'D', '2E'] as const) : WIDE;
+  return {
+    system,
+    group,
+    allowanceMm: random.pick([13.3, 15, 15, 17]),
+    lengthOffsetMm: 0,
+    widthOffsetMm: 0,
+    sizes: Array.from({ length: (to - from) * 2 + 1 }, (_, index) => from + index / 2),
+    widths: kind.widths ? narrower : random.chance(0.5) ? narrower.slice(1, 3) : narrower.slice(1, 2),
+    ballWidthMm: (group === 'women' ? 90 : 94) + (kind.widths ? -2 : 0) + random.int(0, 3),
+  };
+}
+
+/** Latest version of a model among its versions; all but that are discontinued, the one before may still stand there. */
+function versionsOf(
+  kind: Archetype,
+  maker: (typeof MAKERS)[number],
+  name: string,
+  group: SizingGroup,
+  first: Values,
+  today: string,
+  random: Random,
+): DemoModel[] {
+  const sizing = sizingOf(kind, group, random);
+  const count = random.pick([1, 2, 2, 3]);
+  const number = random.int(1, 4);
+  const runs = { lengthMm: maker.runsMm + half(random.int(-4, 4) / 2), widthMm: half(random.int(-4, 4) / 2) };
+  const price = random.near(70, 190, 5);
+  const models: DemoModel[] = [];
+  let values = first;
+  for (let at = 0; at < count; at += 1) {
+    if (at > 0) values = nextVersion(values, random);
+    const latest = at === count - 1;
+    const { widths } = sizing;
+    const readings = saidOf(
+      { ...values, use: kind.use, width: widths.length > 2 ? 3 : widths.length > 1 ? 2.5 : 2 },
+      dayAfter(today, -(count - at) * 380 + random.int(0, 200)),
+      random,
+    );
+    models.push({
+      id: random.uuid(),
+      maker: maker.name,
+      name,
+      version: String(number + at),
+      features: featuresOf(readings),
+      readings,
+      sizing,
+      stock: latest
+        ? shelf(sizing, random.chance(0.9) ? 0.85 : 0, random)
+        : at === count - 2
+          ? shelf(sizing, 0.15, random)
+          : {},
+      price: latest ? price : Math.round(price * 0.7),
+      status: latest ? 'current' : 'discontinued',
+      replaces: models.at(-1)?.id ?? null,
+      truth: {
+        lengthMm: runs.lengthMm + half(random.int(-2, 2) / 2),
+        widthMm: runs.widthMm + half(random.int(-2, 2) / 2),
+      },
+    });
   }
   return models;
+}
+
+/** The demo catalogue: every kind for men, women or both, children's where they are made, in one to three versions. */
+export function demoModels(random: Random, today = '2030-01-01'): DemoModel[] {
+  return ARCHETYPES.flatMap((kind) =>
+    kind.names.flatMap((name) => {
+      const maker = random.pick(MAKERS);
+      const groups = groupsOf(name, random);
+      const values = varied(kind.values, random);
+      return groups.flatMap((group) =>
+        versionsOf(
+          kind,
+          maker,
+          group === 'women' && groups.length > 1 ? `${name} W` : name,
+          group,
+          values,
+          today,
+          random,
+        ),
+      );
+    }),
+  );
 }

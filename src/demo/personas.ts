@@ -1,4 +1,5 @@
 import type { Choices } from '@/api/visit-schema';
+import type { OrderState } from '@/core/orders/order';
 import type { BodyFindings, Findings, FootFindings } from '@/core/picture/clinical-picture';
 import type { SizingGroup } from '@/core/sizing/widths';
 import type { WearSurface } from '@/core/wear/forecast';
@@ -19,6 +20,8 @@ export interface Persona {
   choices?: Pick<Choices, 'decisions' | 'setAside'>;
   /** An examination begun today and not handed over. */
   openVisit?: boolean;
+  /** The pair of the last visit was ordered, and how far that has come. */
+  order?: Extract<OrderState, 'wanted' | 'ordered' | 'arrived' | 'checked'>;
 }
 
 const foot = (length: number, width: number, rest: FootFindings = {}): FootFindings => ({
@@ -242,7 +245,8 @@ export const PERSONAS: readonly Persona[] = [
     occupation: 'ward nurse',
     weeklyKm: 38,
     surface: 'hard',
-    visits: [330, 140],
+    visits: [330, 140, 6],
+    order: 'ordered',
     findings: feet(
       foot(252, 98, {
         ...well,
@@ -274,7 +278,8 @@ export const PERSONAS: readonly Persona[] = [
     occupation: 'fish-hall packer',
     weeklyKm: 25,
     surface: 'hard',
-    visits: [500, 210],
+    visits: [500, 210, 12],
+    order: 'arrived',
     findings: feet(
       foot(266, 108, { ...well, pain: ['big-toe'], bigToeRange: 28, worstPain: 6, bunion: 'mild' }),
       foot(265, 107, { ...well, bigToeRange: 45 }),
@@ -298,7 +303,8 @@ export const PERSONAS: readonly Persona[] = [
     occupation: 'young orienteer',
     weeklyKm: 22,
     surface: 'soft',
-    visits: [280, 130],
+    visits: [280, 130, 20],
+    order: 'checked',
     findings: feet(
       foot(232, 86, { pain: ['heel-growth-plate'], worstPain: 4 }),
       foot(233, 86, { pain: ['heel-growth-plate'], worstPain: 3 }),
@@ -374,7 +380,8 @@ export const PERSONAS: readonly Persona[] = [
     occupation: 'bell-ringer',
     weeklyKm: 15,
     surface: 'mixed',
-    visits: [460, 230],
+    visits: [460, 230, 2],
+    order: 'wanted',
     findings: feet(
       foot(270, 105, { ...well, midfootArthritis: 'yes', pain: ['midfoot'], worstPain: 5 }),
       foot(262, 103, { ...well, midfootArthritis: 'no' }),
