@@ -1,6 +1,7 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
+import { lineSplitter } from '@/api/json-lines';
 import type { PreviewLine } from '@/api/records';
-import { lineSplitter, readPreview } from './read-preview';
+import { readPreview } from './read-preview';
 
 const nothing = { changes: [], settings: {} };
 const answer = (body: BodyInit, status = 200) =>

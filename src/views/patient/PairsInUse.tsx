@@ -1,6 +1,7 @@
 import { lazy, Suspense, useState } from 'react';
 import type { PairRecord } from '@/api/records';
 import { modelTitle } from '@/core/match/model';
+import { modificationInWords } from '@/core/orders/order';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
 import { cushioningKept } from '@/core/wear/cushioning';
 import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
@@ -70,6 +71,14 @@ function Pair({ pair, today }: { pair: PairRecord; today: string }) {
           {forecast.usedKm !== null &&
             `; ${Math.round(forecast.usedKm)} km ${forecast.basis === 'log' ? 'logged' : 'by the stated week'}, about ${Math.round(cushioningKept(forecast.usedKm) * 100)} % of the cushioning left`}
         </p>
+        {pair.modifications.length > 0 && <p>{pair.modifications.map(modificationInWords).join('; ')}</p>}
+        {pair.successor && (
+          <p className="text-hold">
+            <a href={`/shoes/${pair.successor.id}`}>{pair.successor.title}</a> has taken its place: another
+            shoe. {pair.successor.differs.length > 0 ? `${pair.successor.differs.join('; ')}. ` : ''}Try it on
+            before a repeat.
+          </p>
+        )}
         <WindowBar pair={pair} today={today} />
         <p className="text-faint text-xs">
           Half of such pairs are used up at {Math.round(forecast.life.q50)} {forecast.life.unit}

@@ -35,6 +35,16 @@ export function Sheet({ sheet }: { sheet: PatientSheet }) {
               ))}
             </ul>
           </section>
+          {sheet.changes && (
+            <section>
+              <h2>Changed for you</h2>
+              <ul className="list-disc pl-5">
+                {sheet.changes.map((line) => (
+                  <li key={line}>{line}</li>
+                ))}
+              </ul>
+            </section>
+          )}
           <section>
             <h2>Lacing: {sheet.lacing.name}</h2>
             <p>

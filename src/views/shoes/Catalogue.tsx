@@ -7,22 +7,14 @@ import {
   useReactTable,
 } from '@tanstack/react-table';
 import { useMemo, useState } from 'react';
-import { modelTitle, type ShoeModel } from '@/core/match/model';
-import { sideProfile } from '@/core/shoe/drawing/side-profile';
-import { solePlan } from '@/core/shoe/drawing/sole-plan';
-import {
-  FEATURE_IDS,
-  FEATURES,
-  type FeatureId,
-  featureOf,
-  isFeatureId,
-  printFeature,
-} from '@/core/shoe/features';
-import { SIZE_SYSTEM_LABEL } from '@/core/sizing/systems';
-import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
+import { type CatalogueQuery, filterModels } from '@/core/match/filter';
+import { modelTitle, pairsInStock, type ShoeModel } from '@/core/match/model';
+import { FEATURES, type FeatureId, featureOf, isFeatureId, printFeature } from '@/core/shoe/features';
+import { FilterBar } from './FilterBar';
+import { ModelCard } from './ModelCard';
 
 const column = createColumnHelper<ShoeModel>();
-const shown: FeatureId[] = ['use', 'drop', 'heelStack', 'mass', 'closure'];
+const shown: FeatureId[] = ['use', 'drop', 'heelStack', 'mass'];
 const numeric = (id: FeatureId): boolean => featureOf(id).kind !== 'choice';
 
 const columns = [
@@ -36,23 +28,23 @@ const columns = [
       sortUndefined: 'last',
     }),
   ),
+  column.accessor(pairsInStock, { id: 'stock', header: 'Pairs' }),
 ];
 
-/** The catalogue: search, filter by use, sort; one model at a time drawn with all that is known of it. */
+/** Rows at first; more on request, so that ten thousand models are no burden to the page. */
+const PAGE = 80;
+const MOST_COMPARED = 4;
+
+/** The catalogue: filter on any feature, sort, look at one, choose up to four to lay beside each other. */
 export function Catalogue({ models }: { models: ShoeModel[] }) {
-  const [words, setWords] = useState('');
-  const [use, setUse] = useState('');
+  const [query, setQuery] = useState<CatalogueQuery>({ status: 'current' });
   const [sorting, setSorting] = useState<SortingState>([]);
-  const [chosen, setChosen] = useState<string>(models[0]?.id ?? '');
-  const found = useMemo(
-    () =>
-      models.filter(
-        (model) =>
-          (use === '' || model.features.use === use) &&
-          modelTitle(model).toLowerCase().includes(words.trim().toLowerCase()),
-      ),
-    [models, use, words],
-  );
+  const [chosen, setChosen] = useState<string>(models.find(({ status }) => status === 'current')?.id ?? '');
+  const [beside, setBeside] = useState<string[]>([]);
+  const [rows, setRows] = useState(PAGE);
+  const { matching, unknown } = useMemo(() => filterModels(models, query), [models, query]);
+  const unsure = useMemo(() => new Set(unknown.map(({ id }) => id)), [unknown]);
+  const found = useMemo(() => [...matching, ...unknown], [matching, unknown]);
   const table = useReactTable({
     data: found,
     columns,
@@ -62,34 +54,41 @@ export function Catalogue({ models }: { models: ShoeModel[] }) {
     getSortedRowModel: getSortedRowModel(),
   });
   const model = models.find((entry) => entry.id === chosen);
+  const all = table.getRowModel().rows;
+  const toggle = (id: string) =>
+    setBeside(
+      beside.includes(id) ? beside.filter((one) => one !== id) : [...beside, id].slice(-MOST_COMPARED),
+    );
   return (
-    <div className="grid grid-cols-[1fr_21rem] gap-6">
-      <div>
-        <div className="flex gap-4 mb-2 items-end">
-          <label>
-            <span className="block text-faint">Name</span>
-            <input value={words} onChange={(event) => setWords(event.target.value)} />
-          </label>
-          <label>
-            <span className="block text-faint">Intended use</span>
-            <select value={use} onChange={(event) => setUse(event.target.value)}>
-              <option value="">any</option>
-              {Object.entries(FEATURES.use.options).map(([id, label]) => (
-                <option key={id} value={id}>
-                  {label}
-                </option>
-              ))}
-            </select>
-          </label>
-          <p className="ml-auto text-faint" role="status">
-            {found.length} of {models.length}
-          </p>
-        </div>
-        <div className="max-h-[68vh] overflow-y-auto" tabIndex={0} role="region" aria-label="Models">
-          <table>
-            <thead className="sticky top-0 bg-paper">
+    <div className="grid grid-cols-[1fr_20rem] gap-6">
+      <div className="min-w-0">
+        <FilterBar
+          query={query}
+          onChange={(next) => {
+            setQuery(next);
+            setRows(PAGE);
+          }}
+        />
+        <p className="flex gap-4 items-baseline mb-1">
+          <span className="text-faint" role="status">
+            {matching.length} of {models.length} match
+            {unknown.length > 0 && `; ${unknown.length} more may: a value that was asked for is not known`}
+          </span>
+          <a
+            className={`press ml-auto ${beside.length < 2 ? 'invisible' : ''}`}
+            href={`/shoes/compare?${beside.map((id) => `id=${id}`).join('&')}`}
+          >
+            Compare {beside.length}
+          </a>
+        </p>
+        <div className="max-h-[64vh] overflow-y-auto" tabIndex={0} role="region" aria-label="Models">
+          <table className="tight">
+            <thead className="sticky top-0 bg-paper z-10">
               {table.getHeaderGroups().map((group) => (
                 <tr key={group.id}>
+                  <th scope="col">
+                    <span className="sr-only">Compare</span>
+                  </th>
                   {group.headers.map((header) => {
                     const sorted = header.column.getIsSorted();
                     return (
@@ -100,7 +99,7 @@ export function Catalogue({ models }: { models: ShoeModel[] }) {
                       >
                         <button
                           type="button"
-                          className="cursor-pointer font-medium"
+                          className="cursor-pointer font-medium text-left"
                           onClick={header.column.getToggleSortingHandler()}
                         >
                           {flexRender(header.column.columnDef.header, header.getContext())}
@@ -113,13 +112,24 @@ export function Catalogue({ models }: { models: ShoeModel[] }) {
               ))}
             </thead>
             <tbody>
-              {table.getRowModel().rows.map((row) => (
-                <tr key={row.id} className={row.original.id === chosen ? 'bg-desk' : ''}>
+              {all.slice(0, rows).map((row) => (
+                <tr
+                  key={row.id}
+                  className={`${row.original.id === chosen ? 'bg-desk' : ''} ${unsure.has(row.original.id) ? 'italic' : ''}`}
+                >
+                  <td>
+                    <input
+                      type="checkbox"
+                      checked={beside.includes(row.original.id)}
+                      aria-label={`Compare ${modelTitle(row.original)}`}
+                      onChange={() => toggle(row.original.id)}
+                    />
+                  </td>
                   {row.getVisibleCells().map((cell) => (
                     <td
                       key={cell.id}
                       className={
-                        isFeatureId(cell.column.id) && numeric(cell.column.id)
+                        cell.column.id === 'stock' || (isFeatureId(cell.column.id) && numeric(cell.column.id))
                           ? 'figure whitespace-nowrap'
                           : ''
                       }
@@ -142,39 +152,15 @@ export function Catalogue({ models }: { models: ShoeModel[] }) {
               ))}
             </tbody>
           </table>
-          {found.length === 0 && <p className="py-3">No model matches. Clear the name or the use.</p>}
+          {found.length === 0 && <p className="py-3">No model matches. Remove a filter.</p>}
+          {rows < all.length && (
+            <button type="button" className="press my-2" onClick={() => setRows(rows + PAGE)}>
+              {all.length - rows} more
+            </button>
+          )}
         </div>
       </div>
       {model && <ModelCard model={model} />}
     </div>
-  );
-}
-
-function ModelCard({ model }: { model: ShoeModel }) {
-  const { sizing } = model;
-  return (
-    <aside aria-label={modelTitle(model)} className="bg-desk p-4 content-start grid gap-2">
-      <h2>{modelTitle(model)}</h2>
-      <ShoeDrawing drawing={sideProfile(model.features)} ruler className="w-full" />
-      <ShoeDrawing drawing={solePlan(model.features, null)} className="w-full" />
-      <p className="text-faint text-sm">
-        {SIZE_SYSTEM_LABEL[sizing.system]} {sizing.sizes[0]}–{sizing.sizes.at(-1)}, widths{' '}
-        {sizing.widths.join(' ')}; {model.inStock ? 'in stock' : 'to order'}
-      </p>
-      <dl
-        className="grid grid-cols-[auto_auto] gap-x-3 text-sm max-h-60 overflow-y-auto"
-        tabIndex={0}
-        aria-label="Features"
-      >
-        {FEATURE_IDS.filter((id) => id !== 'toeRoom').map((id) => (
-          <div key={id} className="contents">
-            <dt className="text-faint">{FEATURES[id].label}</dt>
-            <dd className="figure text-right">
-              {model.features[id] === undefined ? 'not stated' : printFeature(id, model.features[id])}
-            </dd>
-          </div>
-        ))}
-      </dl>
-    </aside>
   );
 }

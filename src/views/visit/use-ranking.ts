@@ -1,11 +1,16 @@
 import { useEffect, useRef, useState } from 'react';
+import type { CatalogueQuery } from '@/core/match/filter';
 import type { ShoeModel } from '@/core/match/model';
 import type { Ranking } from '@/core/match/rank';
 import type { Specification } from '@/core/prescribe/specification';
 import type { RankAnswer, RankRequest } from '@/workers/rank-worker';
 
-/** Ranking of the catalogue, computed in a worker whenever the specification changes; null while it works. */
-export function useRanking(models: ShoeModel[] | null, specification: Specification): Ranking | null {
+/** Ranking of the catalogue, computed in a worker whenever specification or query change; null while it works. */
+export function useRanking(
+  models: ShoeModel[] | null,
+  specification: Specification,
+  query: CatalogueQuery,
+): Ranking | null {
   const worker = useRef<Worker | null>(null);
   const asked = useRef(0);
   const [ranking, setRanking] = useState<Ranking | null>(null);
@@ -22,7 +27,7 @@ export function useRanking(models: ShoeModel[] | null, specification: Specificat
   useEffect(() => {
     if (!models) return;
     asked.current += 1;
-    worker.current?.postMessage({ id: asked.current, specification } satisfies RankRequest);
-  }, [models, specification]);
+    worker.current?.postMessage({ id: asked.current, specification, query } satisfies RankRequest);
+  }, [models, specification, query]);
   return ranking;
 }

@@ -30,6 +30,7 @@ const visit = (steps: StepRecord[] = [], closedAt: string | null = null): VisitR
   reader: 'Test Reader',
   steps,
   sheet: null,
+  order: null,
 });
 const asked = (falls: number, revision: number, savedBy = 'Somebody Else'): StepRecord => ({
   step: 'ask',

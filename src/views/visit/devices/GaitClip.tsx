@@ -46,14 +46,14 @@ const deviceFields = (side: Side) => [
 ];
 
 /** A rear view, frame by frame: lines on leg and heel, the angle, what it does against standing and in each shoe. */
-export default function GaitClip() {
+export default function GaitClip({ wearing = BAREFOOT }: { wearing?: string }) {
   const { readOnly, picture } = useVisit();
   const { content } = useStepContent('move');
   const record = useRecord('move');
   const gait = useGaitClip();
   const [side, setSide] = useState<Side>('left');
   const [activity, setActivity] = useState<Activity>('walk');
-  const [condition, setCondition] = useState<string>(BAREFOOT);
+  const [condition, setCondition] = useState<string>(wearing);
   const [edges, setEdges] = useState<Edges | null>(null);
   const { clip, linesNow: lines, frame } = gait;
   const readings = content.gait ?? [];

@@ -1,12 +1,16 @@
 import { useState } from 'react';
 import { type Answer, call, errorAt, sayWhy } from '@/api/client';
 import type { StepContents } from '@/api/visit-schema';
+import { stockOf } from '@/core/match/model';
 import type { NumberFinding } from '@/core/picture/finding-kinds';
 import { suggestedWarnings } from '@/core/safety/suggested-warnings';
 import { openWarnings } from '@/core/safety/warning-signs';
 import { Choice } from '@/ui/controls/Choice';
 import { Measure } from '@/ui/controls/Measure';
+import { OrderCard } from '../../orders/OrderCard';
+import { useModels } from '../use-models';
 import { useVisit } from '../visit-context';
+import { Modifications } from './Modifications';
 
 type Content = StepContents['hand-over'];
 
@@ -38,8 +42,17 @@ export function HandOver() {
   const content = entry.content as Content;
   const [answer, setAnswer] = useState<Answer<unknown> | null>(null);
   const [busy, setBusy] = useState(false);
+  const { models } = useModels();
   if (readOnly) return <HandedOver />;
   const chosen = (store.content('try-on').tryOns ?? []).find((tryOn) => tryOn.verdict === 'chosen');
+  const model = models?.find(({ id }) => id === chosen?.model);
+  const shelf =
+    model && chosen?.width !== undefined && chosen.sizeLeft !== undefined
+      ? Math.min(
+          stockOf(model, chosen.sizeLeft, chosen.width),
+          stockOf(model, chosen.sizeRight ?? chosen.sizeLeft, chosen.width),
+        )
+      : null;
   const blocks = [
     ...openWarnings(state.steps.warnings.content, suggestedWarnings(picture)).map((block) => ({
       href: '#warnings',
@@ -58,11 +71,12 @@ export function HandOver() {
     const { [name]: _, ...rest } = entry.typed;
     return value === undefined ? rest : { ...rest, [name]: value };
   };
-  const issue = async () => {
+  const end = async (how: 'hand-over' | 'order') => {
     setBusy(true);
     const saved = await store.flush();
+    const { startedOn: _, ...ordered } = content;
     const result: Answer<unknown> = saved
-      ? await call('POST', `/visits/${visit.id}/hand-over`, content)
+      ? await call('POST', `/visits/${visit.id}/${how}`, how === 'order' ? ordered : content)
       : { ok: false, kind: 'refused', problem: { type: 'about:blank', status: 0, title: NOT_SAVED } };
     setBusy(false);
     setAnswer(result);
@@ -118,19 +132,42 @@ export function HandOver() {
           onChange={(usualMinutes, typed) => save({ usualMinutes }, text('usualMinutes', typed))}
         />
       </div>
+      <Modifications
+        value={content.modifications ?? []}
+        onChange={(modifications) =>
+          save({ modifications: modifications.length > 0 ? modifications : undefined })
+        }
+      />
       {answer && !answer.ok && (
         <p role="alert" className="problem">
           {sayWhy(answer)}
         </p>
       )}
-      <button
-        type="button"
-        className="press press-main justify-self-start"
-        disabled={blocks.length > 0 || busy}
-        onClick={issue}
-      >
-        {busy ? 'Handing over …' : 'Hand over'}
-      </button>
+      <div className="flex flex-wrap gap-3 items-baseline">
+        <button
+          type="button"
+          className="press press-main"
+          disabled={blocks.length > 0 || busy}
+          onClick={() => end('hand-over')}
+        >
+          {busy ? 'Handing over …' : 'Hand over'}
+        </button>
+        <button
+          type="button"
+          className="press"
+          disabled={blocks.length > 0 || busy}
+          onClick={() => end('order')}
+        >
+          Order instead
+        </button>
+        {shelf !== null && (
+          <span className={shelf > 0 ? 'text-faint' : 'text-hold'}>
+            {shelf > 0
+              ? `${shelf} on the shelf.`
+              : 'Not on the shelf in this size: order it, or hand over what was tried.'}
+          </span>
+        )}
+      </div>
       <CloseWithout />
     </div>
   );
@@ -174,6 +211,13 @@ function CloseWithout() {
 function HandedOver() {
   const { visit } = useVisit();
   const sheet = visit.sheet;
+  if (!sheet && visit.order)
+    return (
+      <div className="grid gap-3 max-w-3xl">
+        <p>The pair was ordered; it is handed over when it is collected.</p>
+        <OrderCard order={visit.order} />
+      </div>
+    );
   if (!sheet) return <p>Nothing was handed over: {visit.closedBecause}.</p>;
   return (
     <div className="grid gap-3 max-w-2xl">

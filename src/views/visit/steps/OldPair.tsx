@@ -1,7 +1,25 @@
+import { greaterOf } from '@/core/picture/clinical-picture';
+import { type BenchAnswers, signsOfUse } from '@/core/shoe/bench/read-bench';
+import { BenchTest } from '../../bench/BenchTest';
 import { FindingField } from '../FindingField';
+import { Sections } from '../Sections';
+import { useFinding, useStepContent } from '../use-findings';
+import { useVisit } from '../visit-context';
 
-/** What the patient came in: age, distance, signs. */
+/** What the patient came in: age, distance, signs; and the ten tests of it. */
 export function OldPair() {
+  return (
+    <Sections
+      label="Parts of the old pair"
+      parts={[
+        { id: 'history', title: 'History and signs', content: <History /> },
+        { id: 'bench', title: 'Bench test', content: <OldBench /> },
+      ]}
+    />
+  );
+}
+
+function History() {
   return (
     <div className="grid gap-4">
       <div className="flex flex-wrap gap-6">
@@ -16,5 +34,39 @@ export function OldPair() {
         wear is the usual landing place and means nothing by itself.
       </p>
     </div>
+  );
+}
+
+/** The tests of the pair that came in; what they find is offered to the history, never put there unasked. */
+function OldBench() {
+  const { picture } = useVisit();
+  const { content, change } = useStepContent('old-pair');
+  const signs = useFinding('oldPairSigns', 'body');
+  const answers: BenchAnswers = content.bench ?? {};
+  const found = signsOfUse(answers).filter(
+    (sign) => !((signs.value as string[] | undefined) ?? []).includes(sign),
+  );
+  return (
+    <BenchTest
+      pair="old"
+      answers={answers}
+      onChange={(bench) => change({ bench })}
+      heelBallMm={greaterOf(picture, 'heelBallLength')}
+      end={
+        <div className="grid gap-1">
+          {found.length > 0 && (
+            <p>
+              <button
+                type="button"
+                className="press"
+                onClick={() => signs.set([...((signs.value as string[] | undefined) ?? []), ...found])}
+              >
+                Take {found.length} sign{found.length === 1 ? '' : 's'} of use into the history
+              </button>
+            </p>
+          )}
+        </div>
+      }
+    />
   );
 }

@@ -1,0 +1,221 @@
+import { useState } from 'react';
+import { type Answer, call, errorAt, sayWhy } from '@/api/client';
+import type { OrderRecord } from '@/api/records';
+import { modelTitle } from '@/core/match/model';
+import {
+  checkArrival,
+  modificationInWords,
+  ORDER_EVENTS,
+  ORDER_STATES,
+  type OrderEvent,
+  possibleEvents,
+} from '@/core/orders/order';
+
+/** Steps of an order on the way to the patient, as the line shows them. */
+const COURSE = ['wanted', 'ordered', 'arrived', 'checked', 'collected'] as const;
+
+/** One order: how far it has come, what may happen next, what happened. */
+export function OrderCard({ order: given, patient = false }: { order: OrderRecord; patient?: boolean }) {
+  const [order, setOrder] = useState(given);
+  const [answer, setAnswer] = useState<Answer<OrderRecord> | null>(null);
+  const move = async (event: OrderEvent | 'check', rest: object = {}) => {
+    const result = await call<OrderRecord>('POST', `/orders/${order.id}/events`, { event, ...rest });
+    setAnswer(result);
+    if (result.ok) setOrder(result.value);
+  };
+  const events = possibleEvents(order.state).filter((event) => event !== 'pass' && event !== 'collect');
+  return (
+    <article
+      aria-label={`Order: ${modelTitle(order.model)}`}
+      className="border-b border-line py-2 grid gap-1"
+    >
+      <h3>
+        {modelTitle(order.model)}{' '}
+        <span className="figure font-text text-base">
+          {order.sizeLeft === order.sizeRight
+            ? order.sizeLeft
+            : `left ${order.sizeLeft}, right ${order.sizeRight}`}
+        </span>
+      </h3>
+      {patient && (
+        <p>
+          <a href={`/patients/${order.patient.id}`}>{order.patient.name}</a>
+        </p>
+      )}
+      <Course order={order} />
+      {order.modifications.length > 0 && <p>{order.modifications.map(modificationInWords).join('; ')}</p>}
+      {order.returnBy && order.state !== 'collected' && (
+        <p className="text-faint">Can be sent back until {order.returnBy}.</p>
+      )}
+      {order.cameVersion && (
+        <p className="text-hold">
+          Version {order.cameVersion} came, {order.model.version} was tried.
+        </p>
+      )}
+      {order.state === 'arrived' && (
+        <ArrivalForm order={order} onCheck={(arrival) => move('check', { arrival })} />
+      )}
+      {order.state === 'checked' && (
+        <CollectForm
+          order={order}
+          error={errorAt(answer, 'tryAgain')}
+          onCollect={(tryAgain) => move('collect', tryAgain ? { tryAgain } : {})}
+        />
+      )}
+      <div className="flex flex-wrap gap-3">
+        {events.map((event) => (
+          <button key={event} type="button" className="press" onClick={() => move(event)}>
+            {ORDER_EVENTS[event].label}
+          </button>
+        ))}
+      </div>
+      {answer && !answer.ok && (
+        <p role="alert" className="problem">
+          {sayWhy(answer)}
+        </p>
+      )}
+      {order.state === 'collected' && (
+        <p role="status">
+          Collected and in use. <a href={`/visits/${order.visitId}/sheet`}>Patient’s sheet</a>
+        </p>
+      )}
+      <details>
+        <summary className="cursor-pointer text-faint">What happened</summary>
+        <ol className="text-sm">
+          {order.events.map((event) => (
+            <li key={event.at + event.event}>
+              {event.at.slice(0, 10)} {event.event === 'created' ? 'Chosen' : ORDER_EVENTS[event.event].label}
+              {event.note && `: ${event.note}`} <span className="text-faint">({event.by})</span>
+            </li>
+          ))}
+        </ol>
+      </details>
+    </article>
+  );
+}
+
+function Course({ order }: { order: OrderRecord }) {
+  const at = COURSE.indexOf(order.state as (typeof COURSE)[number]);
+  if (at < 0) return <p className="text-hold">{ORDER_STATES[order.state]}</p>;
+  return (
+    <ol className="flex flex-wrap gap-x-2 text-sm" aria-label={`State: ${ORDER_STATES[order.state]}`}>
+      {COURSE.map((state, place) => (
+        <li
+          key={state}
+          className={place === at ? 'font-semibold border-b-2 border-accent' : place < at ? '' : 'text-faint'}
+        >
+          {place > 0 && <span aria-hidden="true">→ </span>}
+          {ORDER_STATES[state]}
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+/** What lies in the box, held against what was ordered before it is sent. */
+function ArrivalForm({ order, onCheck }: { order: OrderRecord; onCheck: (arrival: object) => void }) {
+  const [version, setVersion] = useState(order.model.version);
+  const [sizeLeft, setLeft] = useState(order.sizeLeft);
+  const [sizeRight, setRight] = useState(order.sizeRight);
+  const [sound, setSound] = useState(false);
+  const [modified, setModified] = useState(order.modifications.length === 0);
+  const arrival = { version, sizeLeft, sizeRight, sound, modified };
+  const check = checkArrival(
+    { version: order.model.version, sizeLeft: order.sizeLeft, sizeRight: order.sizeRight },
+    arrival,
+    order.modifications.map(modificationInWords),
+  );
+  const text = (label: string, value: string, set: (text: string) => void) => (
+    <label>
+      <span className="block text-faint">{label}</span>
+      <input className="w-28" value={value} maxLength={40} onChange={({ target }) => set(target.value)} />
+    </label>
+  );
+  return (
+    <fieldset className="bg-desk px-3 py-2 grid gap-1">
+      <legend className="font-medium">What lies in the box</legend>
+      <div className="flex flex-wrap gap-3 items-end">
+        {text('Version', version, setVersion)}
+        {text('Left', sizeLeft, setLeft)}
+        {text('Right', sizeRight, setRight)}
+        <label className="pb-1.5">
+          <input type="checkbox" checked={sound} onChange={({ target }) => setSound(target.checked)} /> alike
+          and without fault
+        </label>
+        {order.modifications.length > 0 && (
+          <label className="pb-1.5">
+            <input
+              type="checkbox"
+              checked={modified}
+              onChange={({ target }) => setModified(target.checked)}
+            />{' '}
+            changes made
+          </label>
+        )}
+        <button type="button" className="press press-main" onClick={() => onCheck(arrival)}>
+          {check.right
+            ? 'Right: put by'
+            : check.tryAgain && check.problems.length === 1
+              ? 'Put by, to try again'
+              : 'Wrong: to be returned'}
+        </button>
+      </div>
+      <ul role="status">
+        {check.problems.map((problem) => (
+          <li key={problem} className="text-hold">
+            {problem}
+          </li>
+        ))}
+      </ul>
+    </fieldset>
+  );
+}
+
+/** At collection every pair is felt once more; after another version it must be. */
+function CollectForm({
+  order,
+  error,
+  onCollect,
+}: {
+  order: OrderRecord;
+  error: string | null | undefined;
+  onCollect: (tryAgain: object | null) => void;
+}) {
+  const [comfort, setComfort] = useState('');
+  const [left, setLeft] = useState('');
+  const [right, setRight] = useState('');
+  const read = (text: string) => (text.trim() === '' ? undefined : Number(text.replace(',', '.')));
+  const again = {
+    comfort: read(comfort),
+    left: read(left) === undefined ? undefined : { roomMm: read(left) },
+    right: read(right) === undefined ? undefined : { roomMm: read(right) },
+  };
+  const said = Object.values(again).some((value) => value !== undefined);
+  const field = (label: string, value: string, set: (text: string) => void) => (
+    <label>
+      <span className="block text-faint">{label}</span>
+      <input
+        className="figure w-20 text-right"
+        inputMode="decimal"
+        value={value}
+        onChange={({ target }) => set(target.value)}
+      />
+    </label>
+  );
+  return (
+    <fieldset className="bg-desk px-3 py-2 grid gap-1">
+      <legend className="font-medium">
+        {order.cameVersion ? 'Another version: tried on again' : 'Felt on the feet once more'}
+      </legend>
+      <div className="flex flex-wrap gap-3 items-end">
+        {field('Room left, mm', left, setLeft)}
+        {field('Room right, mm', right, setRight)}
+        {field('Comfort, 0–100', comfort, setComfort)}
+        <button type="button" className="press press-main" onClick={() => onCollect(said ? again : null)}>
+          Collected
+        </button>
+      </div>
+      {error && <p className="problem">{error}</p>}
+    </fieldset>
+  );
+}

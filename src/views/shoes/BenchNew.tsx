@@ -1,0 +1,49 @@
+import { useState } from 'react';
+import { type Answer, call, sayWhy } from '@/api/client';
+import type { ModelRecord } from '@/api/records';
+import { type BenchAnswers, benchChanges, readBench } from '@/core/shoe/bench/read-bench';
+import { BenchTest } from '../bench/BenchTest';
+
+const KIND = { fills: 'fills', confirms: 'confirms', disagrees: 'differs' } as const;
+
+/** The ten tests of a new pair; what they change of what is known stands under them before it is kept. */
+export function BenchNew({ record }: { record: ModelRecord }) {
+  const [answers, setAnswers] = useState<BenchAnswers>({});
+  const [answer, setAnswer] = useState<Answer<ModelRecord> | null>(null);
+  const { features } = readBench(answers, { pair: 'new' });
+  const changes = benchChanges(features, record.readings);
+  const keep = async () => {
+    const result = await call<ModelRecord>('POST', `/models/${record.model.id}/bench-tests`, { answers });
+    setAnswer(result);
+    if (result.ok) location.assign(`/shoes/${record.model.id}`);
+  };
+  return (
+    <BenchTest
+      pair="new"
+      answers={answers}
+      onChange={setAnswers}
+      end={
+        <section aria-label="What this changes" className="border-t border-line pt-2 grid gap-1">
+          <ul className="text-sm max-h-40 overflow-y-auto">
+            {changes.map((change) => (
+              <li key={change.feature} className={change.kind === 'disagrees' ? 'text-hold' : ''}>
+                <span className="text-faint">{KIND[change.kind]}</span>{' '}
+                {change.kind === 'fills' ? `${change.label}: ${change.measured}` : change.sentence}
+              </li>
+            ))}
+          </ul>
+          {answer && !answer.ok && (
+            <p role="alert" className="problem">
+              {sayWhy(answer)}
+            </p>
+          )}
+          <p>
+            <button type="button" className="press press-main" disabled={changes.length === 0} onClick={keep}>
+              Keep {changes.length} value{changes.length === 1 ? '' : 's'}
+            </button>
+          </p>
+        </section>
+      }
+    />
+  );
+}

@@ -1,0 +1,165 @@
+import { useState } from 'react';
+import { type Answer, call, sayWhy } from '@/api/client';
+import type { ModelRecord } from '@/api/records';
+import { pairsInStock } from '@/core/match/model';
+import { versionDifferences } from '@/core/match/version-differences';
+import { sideProfile } from '@/core/shoe/drawing/side-profile';
+import { FEATURE_IDS, FEATURES, isPerFoot, printFeature } from '@/core/shoe/features';
+import { minimalistIndexOf } from '@/core/shoe/minimalist-index';
+import { MOTION_CONTROL_MOST, motionControlScaleOf } from '@/core/shoe/motion-control-scale';
+import { disagreements, readingThatCounts, VALUE_SOURCES } from '@/core/shoe/readings/readings';
+import { offsetInWords } from '@/core/sizing/learned/learn-offsets';
+import { SIZE_SYSTEM_LABEL } from '@/core/sizing/systems';
+import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
+import { ShelfGrid } from './ShelfGrid';
+
+/** All that is known of one model: values with source and day, shelf, versions, wearers, tests, changes. */
+export function ModelPage({ record: given }: { record: ModelRecord }) {
+  const [record, setRecord] = useState(given);
+  const [answer, setAnswer] = useState<Answer<ModelRecord> | null>(null);
+  const { model, readings, versions, wearers } = record;
+  const change = async (part: object) => {
+    const result = await call<ModelRecord>('PATCH', `/models/${model.id}`, part);
+    setAnswer(result);
+    if (result.ok) setRecord(result.value);
+  };
+  const differ = new Set(disagreements(readings).map(({ feature }) => feature));
+  const scale = motionControlScaleOf(model.features);
+  const index = minimalistIndexOf(model.features);
+  const range = ({ least, most }: { least: number; most: number }) =>
+    least === most ? String(most) : `${least} to ${most}`;
+  return (
+    <div className="grid grid-cols-[1fr_24rem] gap-8">
+      <section aria-labelledby="values">
+        <h2 id="values">Values, and where each comes from</h2>
+        <p className="text-faint">
+          Motion-control scale {range(scale)} of {MOTION_CONTROL_MOST}; minimalist index {range(index)} %. A
+          bench test counts before the maker.
+        </p>
+        <table className="tight text-sm">
+          <thead>
+            <tr>
+              <th scope="col">Feature</th>
+              <th scope="col">Value</th>
+              <th scope="col">From</th>
+              <th scope="col">Otherwise said</th>
+            </tr>
+          </thead>
+          <tbody>
+            {FEATURE_IDS.filter((id) => id !== 'toeRoom' && !isPerFoot(id)).map((id) => {
+              const said = readings[id];
+              const counts = readingThatCounts(said);
+              return (
+                <tr key={id} className={differ.has(id) ? 'bg-desk' : ''}>
+                  <th scope="row">{FEATURES[id].label}</th>
+                  <td className="figure">
+                    {counts ? (
+                      printFeature(id, counts.value)
+                    ) : (
+                      <span className="italic text-faint">not known</span>
+                    )}
+                  </td>
+                  <td className="text-faint">{counts && `${VALUE_SOURCES[counts.from]}, ${counts.on}`}</td>
+                  <td className={differ.has(id) ? 'text-hold' : 'text-faint'}>
+                    {said
+                      ?.filter((reading) => reading !== counts)
+                      .map(
+                        (reading) =>
+                          `${VALUE_SOURCES[reading.from]} ${printFeature(id, reading.value)}, ${reading.on}`,
+                      )
+                      .join('; ')}
+                  </td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </section>
+      <div className="grid gap-4 content-start">
+        <ShoeDrawing drawing={sideProfile(model.features)} ruler className="w-full" />
+        <p>
+          <a className="press press-main" href={`/shoes/${model.id}/bench`}>
+            Bench test
+          </a>
+        </p>
+        <section aria-labelledby="sizes">
+          <h2 id="sizes">Sizes and shelf</h2>
+          <p>
+            {SIZE_SYSTEM_LABEL[model.sizing.system]}, {model.sizing.group}; the maker adds{' '}
+            {model.sizing.allowanceMm} mm. {pairsInStock(model)} pairs there
+            {model.price !== null && `, price ${model.price}`}
+            {model.status === 'discontinued' && '; no longer made'}.
+          </p>
+          {model.learned && (
+            <ul className="text-sm">
+              <li>Fittings here: {offsetInWords('length', model.learned.length)}</li>
+              <li>{offsetInWords('width', model.learned.width)}</li>
+            </ul>
+          )}
+          <ShelfGrid model={model} onCount={(key, count) => change({ stock: { [key]: count } })} />
+          {answer && !answer.ok && (
+            <p role="alert" className="problem">
+              {sayWhy(answer)}
+            </p>
+          )}
+        </section>
+        <section aria-labelledby="versions">
+          <h2 id="versions">Versions</h2>
+          <ul className="text-sm">
+            {versions.map((version) => {
+              const before = versions.find(({ id }) => id === version.replaces);
+              return (
+                <li key={version.id} className="border-b border-line py-1">
+                  {version.id === model.id ? (
+                    <strong>{version.version}</strong>
+                  ) : (
+                    <a href={`/shoes/${version.id}`}>{version.version}</a>
+                  )}{' '}
+                  {version.status === 'discontinued' ? 'no longer made' : 'made now'}
+                  {before && (
+                    <span className="block text-faint">
+                      Against {before.version}:{' '}
+                      {versionDifferences(before, version).join('; ') || 'nothing that is stated'}
+                    </span>
+                  )}
+                </li>
+              );
+            })}
+          </ul>
+        </section>
+        <section aria-labelledby="wearers">
+          <h2 id="wearers">Worn by</h2>
+          {wearers.length === 0 ? (
+            <p className="text-faint">Nobody now.</p>
+          ) : (
+            <ul className="text-sm">
+              {wearers.map((wearer) => {
+                const version = versions.find(({ id }) => id === wearer.modelId);
+                const forerunner = versions.some(({ replaces }) => replaces === wearer.modelId);
+                return (
+                  <li key={wearer.patientId + wearer.since}>
+                    <a href={`/patients/${wearer.patientId}`}>{wearer.name}</a>, version {version?.version},
+                    since {wearer.since}
+                    {forerunner && <span className="text-hold"> a later version has taken its place</span>}
+                  </li>
+                );
+              })}
+            </ul>
+          )}
+        </section>
+        {record.changes.length > 0 && (
+          <section aria-labelledby="changes">
+            <h2 id="changes">What changed</h2>
+            <ul className="text-sm">
+              {record.changes.map((entry) => (
+                <li key={entry.at + entry.what}>
+                  {entry.at.slice(0, 10)} {entry.what} <span className="text-faint">({entry.by})</span>
+                </li>
+              ))}
+            </ul>
+          </section>
+        )}
+      </div>
+    </div>
+  );
+}

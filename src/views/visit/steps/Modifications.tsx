@@ -1,0 +1,111 @@
+import { useState } from 'react';
+import {
+  MODIFICATIONS,
+  type Modification,
+  type ModificationKind,
+  modificationInWords,
+} from '@/core/orders/order';
+import { targetInWords } from '@/core/prescribe/explain';
+import { featureOf } from '@/core/shoe/features';
+import { useVisit } from '../visit-context';
+
+const SIDE_OPTIONS = { left: 'left', right: 'right', both: 'both' } as const;
+
+interface Props {
+  value: readonly Modification[];
+  onChange: (next: Modification[]) => void;
+}
+
+/** What is changed on the pair before it is worn; what the specification asks of one foot stands beside it. */
+export function Modifications({ value, onChange }: Props) {
+  const { specification } = useVisit();
+  const [kind, setKind] = useState<ModificationKind>('heel-lift');
+  const [side, setSide] = useState<Modification['side']>('left');
+  const [amount, setAmount] = useState('');
+  const [note, setNote] = useState('');
+  const { unit, most } = MODIFICATIONS[kind];
+  const number = amount.trim() === '' ? undefined : Number(amount.replace(',', '.'));
+  const wrong = unit !== null && number !== undefined && !(number > 0 && number <= most);
+  const asked = (['left', 'right'] as const).flatMap((foot) =>
+    specification.feet[foot]
+      .filter((target) => targetInWords(target) !== 'any')
+      .map((target) => `${foot}: ${featureOf(target.feature).label.toLowerCase()} ${targetInWords(target)}`),
+  );
+  const add = () => {
+    if (wrong) return;
+    onChange([
+      ...value,
+      {
+        kind,
+        side,
+        ...(unit === null || number === undefined ? {} : { amount: number }),
+        ...(note.trim() ? { note: note.trim() } : {}),
+      },
+    ]);
+    setAmount('');
+    setNote('');
+  };
+  return (
+    <section aria-label="Changes to the pair" className="grid gap-1">
+      <h2>Changes to the pair</h2>
+      {asked.length > 0 && <p className="text-faint">The specification asks {asked.join('; ')}.</p>}
+      <ul>
+        {value.map((modification, at) => (
+          <li key={modificationInWords(modification)}>
+            {modificationInWords(modification)}{' '}
+            <button
+              type="button"
+              className="press press-quiet"
+              aria-label={`Remove ${modificationInWords(modification)}`}
+              onClick={() => onChange(value.filter((_, place) => place !== at))}
+            >
+              Remove
+            </button>
+          </li>
+        ))}
+      </ul>
+      <div className="flex flex-wrap gap-3 items-end">
+        <label>
+          <span className="block text-faint">What</span>
+          <select value={kind} onChange={({ target }) => setKind(target.value as ModificationKind)}>
+            {Object.entries(MODIFICATIONS).map(([id, { label }]) => (
+              <option key={id} value={id}>
+                {label}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label>
+          <span className="block text-faint">Side</span>
+          <select value={side} onChange={({ target }) => setSide(target.value as Modification['side'])}>
+            {Object.entries(SIDE_OPTIONS).map(([id, label]) => (
+              <option key={id} value={id}>
+                {label}
+              </option>
+            ))}
+          </select>
+        </label>
+        {unit !== null && (
+          <label>
+            <span className="block text-faint">Amount, {unit === 'deg' ? 'degrees' : unit}</span>
+            <input
+              className="figure w-16 text-right"
+              inputMode="decimal"
+              value={amount}
+              aria-invalid={wrong || undefined}
+              onChange={({ target }) => setAmount(target.value)}
+            />
+            {wrong && <span className="problem block">At most {most}.</span>}
+          </label>
+        )}
+        <label>
+          <span className="block text-faint">Note</span>
+          <input maxLength={120} value={note} onChange={({ target }) => setNote(target.value)} />
+        </label>
+        <button type="button" className="press" onClick={add}>
+          Add
+        </button>
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,98 @@
+import { useMemo } from 'react';
+import type { reasonsFor } from '@/core/match/rank';
+import { numberAt } from '@/core/picture/clinical-picture';
+import { SIDES } from '@/core/picture/finding-kinds';
+import { fitPlan } from '@/core/shoe/drawing/fit-plan';
+import { sideProfile } from '@/core/shoe/drawing/side-profile';
+import { standingBandOf } from '@/core/shoe/drawing/standing-band';
+import { interval95, offsetInWords } from '@/core/sizing/learned/learn-offsets';
+import { sizeWish } from '@/core/sizing/size-wish';
+import { MarkShape } from '@/ui/drawing/Marks';
+import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
+import type { Candidate } from '../../use-candidates';
+import { useVisit } from '../../visit-context';
+
+interface Props {
+  candidate: Candidate;
+  reasons: ReturnType<typeof reasonsFor>;
+}
+
+/** One candidate drawn to scale: under the specification's band, and with each foot inside; why this size; all reasons. */
+export function CandidateDetail({ candidate, reasons }: Props) {
+  const { model, pair } = candidate;
+  const { specification, picture, store } = useVisit();
+  const band = useMemo(() => standingBandOf(specification), [specification]);
+  const length = pair ? Math.round((pair.left ?? pair.right)!.insideLengthMm + 11) : 285;
+  const conditions = store.content('candidates').conditions ?? {};
+  return (
+    <div className="grid grid-cols-[1fr_1fr_1fr] gap-4 py-2">
+      <figure>
+        <ShoeDrawing drawing={sideProfile(model.features, length, band)} ruler className="w-full" />
+        <figcaption className="text-faint text-xs">
+          {band
+            ? 'Hatched: where the specification lets the foot stand.'
+            : 'The specification asks no heights.'}
+        </figcaption>
+      </figure>
+      {SIDES.map((side) => {
+        const start = pair?.[side];
+        const lengthMm = numberAt(picture, 'footLength', side);
+        if (!start || lengthMm === null)
+          return (
+            <p key={side} className="text-faint">
+              The {side} foot is not measured.
+            </p>
+          );
+        const plan = fitPlan(
+          model.features,
+          { lengthMm: start.insideLengthMm, widthMm: start.insideWidthMm },
+          {
+            lengthMm,
+            ballWidthMm: numberAt(picture, 'ballWidth', side),
+            heelBallMm: numberAt(picture, 'heelBallLength', side),
+          },
+        );
+        const wish = sizeWish(picture, specification, side, conditions);
+        const off = model.learned ? interval95(model.learned.length) : null;
+        return (
+          <figure key={side}>
+            <div className={side === 'left' ? '-scale-y-100' : ''}>
+              <ShoeDrawing
+                drawing={{ ...plan.drawing, dimensions: [] }}
+                className={`w-full ${plan.overhangs.length > 0 ? 'over' : ''}`}
+              />
+            </div>
+            <figcaption className="text-xs">
+              <strong className="capitalize">{side}</strong>{' '}
+              <span className={plan.overhangs.length > 0 ? 'text-hold' : ''}>{plan.sentence}</span>
+              <span className="block text-faint">
+                {start.why.join('; ')}
+                {off &&
+                  `; room ${Math.round(start.roomMm - (model.learned!.length.meanMm - off[0]))} to ${Math.round(start.roomMm + (off[1] - model.learned!.length.meanMm))} mm (95 %)`}
+              </span>
+              <span className="block text-faint">{wish.why.join('; ')}</span>
+            </figcaption>
+          </figure>
+        );
+      })}
+      <div className="col-span-3 grid grid-cols-2 gap-4 text-sm">
+        <p>
+          <MarkShape mark="holds" />{' '}
+          {reasons.pro.map((reason) => `${reason.label.toLowerCase()} ${reason.has}`).join(', ')}
+        </p>
+        <p>
+          {reasons.contra.length === 0
+            ? 'Nothing speaks against it.'
+            : `Against: ${reasons.contra.map((reason) => `${reason.label.toLowerCase()} ${reason.has} (wanted ${reason.wanted})`).join(', ')}.`}
+        </p>
+        {model.learned && (
+          <p className="col-span-2 text-faint">
+            This clinic’s fittings: {offsetInWords('length', model.learned.length)};{' '}
+            {offsetInWords('width', model.learned.width)}.{' '}
+            <a href={`/shoes/${model.id}`}>All that is known</a>
+          </p>
+        )}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,133 @@
+import { useMemo } from 'react';
+import { modelTitle, stockOf } from '@/core/match/model';
+import { DIRECTIONS, type DirectionId } from '@/core/match/more-like';
+import { reasonsFor } from '@/core/match/rank';
+import { sideProfile } from '@/core/shoe/drawing/side-profile';
+import type { SizedPair } from '@/core/sizing/size-pair';
+import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
+import type { Candidate } from '../../use-candidates';
+import { useVisit } from '../../visit-context';
+import { CandidateDetail } from './CandidateDetail';
+import { useBrought } from './use-brought';
+
+interface Props {
+  candidate: Candidate;
+  open: boolean;
+  onOpen: () => void;
+  onLike: (but: DirectionId) => void;
+  /** What else changes against the one it is like. */
+  also?: string | undefined;
+}
+
+/** Score with what the unknown values leave open: `82 ± 3`. */
+const scoreInWords = ({ score, spread }: Candidate['entry']): string => {
+  const points = Math.round(score * 100);
+  const off = Math.round(spread * 100);
+  return off >= 1 ? `${points} ± ${off} %` : `${points} %`;
+};
+
+/** One candidate: how well it serves, in which size, what speaks for and against it. */
+export function CandidateRow({ candidate, open, onOpen, onLike, also }: Props) {
+  const { entry, model, pair } = candidate;
+  const { specification, readOnly } = useVisit();
+  const { chosen, toggle } = useBrought();
+  const reasons = useMemo(() => reasonsFor(model, specification), [model, specification]);
+  const drawing = useMemo(() => ({ ...sideProfile(model.features), dimensions: [] }), [model]);
+  const title = modelTitle(model);
+  return (
+    <li className="border-b border-line py-1.5 grid grid-cols-[1.4rem_6rem_1fr_10.5rem] gap-x-3 items-start">
+      <input
+        type="checkbox"
+        className="mt-1 size-5"
+        checked={chosen.includes(model.id)}
+        disabled={readOnly}
+        onChange={() => toggle(model.id)}
+        aria-label={`Bring ${title}`}
+      />
+      <ShoeDrawing drawing={drawing} className="w-24" />
+      <div>
+        <p>
+          <strong>{title}</strong> <span className="figure">{scoreInWords(entry)}</span> of what is wanted
+          {entry.unknown > 0.02 && (
+            <span className="text-faint">, {Math.round(entry.unknown * 100)} % rests on unstated values</span>
+          )}
+          {model.status === 'discontinued' && <span className="text-hold"> No longer made.</span>}
+        </p>
+        {also !== undefined && <p>{also ? `Also ${also}.` : 'Little else changes.'}</p>}
+        <p className="text-faint">
+          {reasons.pro
+            .slice(0, 3)
+            .map((reason) => `${reason.label.toLowerCase()} ${reason.has}`)
+            .join(', ')}
+        </p>
+        {reasons.contra.length > 0 && (
+          <p>
+            Against:{' '}
+            {reasons.contra
+              .slice(0, 2)
+              .map((reason) => `${reason.label.toLowerCase()} ${reason.has} (wanted ${reason.wanted})`)
+              .join(', ')}
+            .
+          </p>
+        )}
+        {reasons.check.map((line) => (
+          <p key={line} className="text-hold">
+            {line}
+          </p>
+        ))}
+      </div>
+      <div className="text-right grid justify-items-end gap-0.5">
+        {pair && <PairSize pair={pair} candidate={candidate} />}
+        {model.price !== null && <span className="text-faint text-xs">price {model.price}</span>}
+        <label className="text-xs">
+          <span className="sr-only">More like {title}, but</span>
+          <select
+            className="text-xs max-w-40"
+            value=""
+            onChange={({ target }) => target.value && onLike(target.value as DirectionId)}
+          >
+            <option value="">more like this, but …</option>
+            {Object.entries(DIRECTIONS).map(([id, { label }]) => (
+              <option key={id} value={id}>
+                {label}
+              </option>
+            ))}
+          </select>
+        </label>
+        <button
+          type="button"
+          className="cursor-pointer underline text-xs"
+          aria-expanded={open}
+          aria-label={`${open ? 'Less' : 'Drawn, with all reasons'}: ${title}`}
+          onClick={onOpen}
+        >
+          {open ? 'less' : 'drawn, all reasons'}
+        </button>
+      </div>
+      {open && (
+        <div className="col-span-4">
+          <CandidateDetail candidate={candidate} reasons={reasons} />
+        </div>
+      )}
+    </li>
+  );
+}
+
+/** The size on both feet and what of it stands on the shelf. */
+function PairSize({ pair, candidate }: { pair: SizedPair; candidate: Candidate }) {
+  const sides = [pair.left, pair.right].filter((side) => side !== null);
+  const count = Math.min(...sides.map((side) => stockOf(candidate.model, side.size, side.width)));
+  return (
+    <p>
+      <span className="figure font-medium">{pair.label}</span>
+      <span className={`block text-xs ${count > 0 ? 'text-faint' : 'text-hold'}`}>
+        {count > 0
+          ? `${count} on the shelf`
+          : candidate.model.status === 'current'
+            ? 'to order'
+            : 'not there'}
+      </span>
+      {pair.advice && <span className="block text-xs text-hold">{pair.advice}</span>}
+    </p>
+  );
+}

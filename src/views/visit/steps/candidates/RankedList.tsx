@@ -1,0 +1,114 @@
+import { useMemo, useState } from 'react';
+import { modelTitle } from '@/core/match/model';
+import { DIRECTIONS, type DirectionId, moreLikeThis } from '@/core/match/more-like';
+import { type Proposal, proposeTrial, ROLE_LABEL } from '@/core/match/propose';
+import type { Candidate, Candidates } from '../../use-candidates';
+import { useVisit } from '../../visit-context';
+import { CandidateRow } from './CandidateRow';
+import { useBrought } from './use-brought';
+
+const SHOWN = 8;
+
+/** Best first, with the three that teach most together, and ways to look for others like one of them. */
+export function RankedList({ candidates }: { candidates: Candidates }) {
+  const { readOnly } = useVisit();
+  const { chosen, choose } = useBrought();
+  const [shown, setShown] = useState(SHOWN);
+  const [open, setOpen] = useState<string | null>(null);
+  const [like, setLike] = useState<{ id: string; but: DirectionId } | null>(null);
+  const { usable, byId } = candidates;
+  const ranked = useMemo(() => usable.map(({ entry }) => entry), [usable]);
+  // Three to feel today stand on the shelf, where enough do.
+  const proposals = useMemo(() => {
+    const here = proposeTrial(
+      usable.filter(({ onShelf }) => onShelf).map(({ entry }) => entry),
+      byId,
+    );
+    return here.length >= 2 ? here : proposeTrial(ranked, byId);
+  }, [usable, ranked, byId]);
+  const alike = useMemo(
+    () => (like && byId.get(like.id) ? moreLikeThis(like.but, byId.get(like.id)!, ranked, byId) : null),
+    [like, ranked, byId],
+  );
+  const row = (candidate: Candidate, also?: string) => (
+    <CandidateRow
+      key={candidate.model.id}
+      candidate={candidate}
+      also={also}
+      open={open === candidate.model.id}
+      onOpen={() => setOpen(open === candidate.model.id ? null : candidate.model.id)}
+      onLike={(but) => setLike({ id: candidate.model.id, but })}
+    />
+  );
+  const find = (id: string) => usable.find(({ model }) => model.id === id);
+  return (
+    <div className="grid gap-2">
+      <p role="status">
+        {usable.length} of {candidates.considered} models stay within the limits
+        {candidates.measured ? ' and are made in the size needed' : ''}.
+        {!candidates.measured && <span className="text-hold"> Measure the feet to see sizes.</span>}
+      </p>
+      {usable.length === 0 ? (
+        <p className="problem">
+          No model fits these limits and feet. Order one, refer to an orthopaedic shoemaker, or look at the
+          limits again.
+        </p>
+      ) : (
+        <ToTry proposals={proposals} candidates={candidates} />
+      )}
+      {!readOnly && (
+        <p className="flex gap-3 items-baseline">
+          <button type="button" className="press" onClick={() => choose(proposals.map(({ id }) => id))}>
+            Propose {proposals.length === 3 ? 'these three' : 'these'}
+          </button>
+          <span className="text-faint" role="status">
+            {chosen.length === 0
+              ? 'Choose two or three to bring.'
+              : `To bring: ${chosen.map((id) => (byId.get(id) ? modelTitle(byId.get(id)!) : '')).join('; ')}`}
+          </span>
+        </p>
+      )}
+      {like && alike && (
+        <section aria-label="More like this" className="bg-desk px-3 py-2">
+          <p className="flex gap-3 items-baseline">
+            <span>
+              Like <strong>{modelTitle(byId.get(like.id)!)}</strong>, but {DIRECTIONS[like.but].label}:
+            </span>
+            <button type="button" className="press press-quiet ml-auto" onClick={() => setLike(null)}>
+              Close
+            </button>
+          </p>
+          {alike.length === 0 ? (
+            <p>No other candidate goes that way by a step that is felt.</p>
+          ) : (
+            <ol>{alike.flatMap(({ id, also }) => (find(id) ? [row(find(id)!, also)] : []))}</ol>
+          )}
+        </section>
+      )}
+      <ol aria-label="Ranked candidates">{usable.slice(0, shown).map((candidate) => row(candidate))}</ol>
+      {shown < usable.length && (
+        <button type="button" className="press justify-self-start" onClick={() => setShown(shown + 12)}>
+          Show more
+        </button>
+      )}
+    </div>
+  );
+}
+
+function ToTry({ proposals, candidates }: { proposals: readonly Proposal[]; candidates: Candidates }) {
+  return (
+    <ul className="grid grid-cols-3 gap-4 border-y border-line py-2" aria-label="Three that teach">
+      {proposals.map(({ id, role, teaches }) => {
+        const candidate = candidates.usable.find(({ model }) => model.id === id)!;
+        return (
+          <li key={id}>
+            <span className="block text-faint text-xs">{ROLE_LABEL[role]}</span>
+            <strong>{modelTitle(candidate.model)}</strong>{' '}
+            <span className="figure">{candidate.pair?.label}</span>
+            <span className="block text-sm">{teaches}</span>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

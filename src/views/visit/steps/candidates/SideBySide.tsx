@@ -1,0 +1,34 @@
+import { useMemo } from 'react';
+import { compareModels } from '@/core/match/compare';
+import { modelTitle } from '@/core/match/model';
+import { sideProfile } from '@/core/shoe/drawing/side-profile';
+import { CompareTable } from '@/ui/drawing/CompareTable';
+import { OverlaidProfiles } from '@/ui/drawing/OverlaidProfiles';
+import type { Candidates } from '../../use-candidates';
+import { useVisit } from '../../visit-context';
+import { useBrought } from './use-brought';
+
+/** The pairs to bring beside each other, against the specification. */
+export function SideBySide({ candidates }: { candidates: Candidates }) {
+  const { specification } = useVisit();
+  const { chosen } = useBrought();
+  const models = useMemo(
+    () => chosen.flatMap((id) => candidates.byId.get(id) ?? []),
+    [chosen, candidates.byId],
+  );
+  const rows = useMemo(() => compareModels(models, specification), [models, specification]);
+  if (models.length < 2) return <p>Choose two or three to bring: here they stand beside each other.</p>;
+  return (
+    <div className="grid gap-3">
+      <div className="max-w-xl">
+        <OverlaidProfiles
+          profiles={models.map((model) => ({
+            label: modelTitle(model),
+            drawing: sideProfile(model.features),
+          }))}
+        />
+      </div>
+      <CompareTable label="Pairs to bring, side by side" titles={models.map(modelTitle)} rows={rows} />
+    </div>
+  );
+}

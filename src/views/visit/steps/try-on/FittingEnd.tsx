@@ -1,0 +1,69 @@
+import { modelTitle } from '@/core/match/model';
+import { useBrought } from '../candidates/use-brought';
+import type { FittingView } from './use-fitting';
+
+/** Where the fitting stands: which way to go next, and what to do when nothing fits. */
+export function FittingEnd({ fitting }: { fitting: FittingView }) {
+  const { outcome, next, ways, candidates, blind, readOnly, pairs } = fitting;
+  const { chosen, choose } = useBrought();
+  if (readOnly) return null;
+  // The pair that was liked least makes room for the next.
+  const least = pairs
+    .filter(({ tryOn }) => tryOn.verdict !== 'chosen')
+    .toSorted((a, b) => (a.tryOn.comfort ?? 101) - (b.tryOn.comfort ?? 101))[0];
+  const bring = (id: string) =>
+    choose(
+      chosen.length < 3 || !least
+        ? [...chosen, id].slice(-3)
+        : [...chosen.filter((one) => one !== least.model.id), id],
+    );
+  const sizeOf = (id: string) => {
+    const model = candidates.byId.get(id)!;
+    const sized = candidates.sizeOf(model);
+    return sized.ok ? sized.value.label : '';
+  };
+  if (!next && ways.length === 0 && !outcome.nothingFits) return null;
+  return (
+    <section aria-label="Where the fitting stands" className="bg-desk px-3 py-2 text-sm grid gap-1">
+      {outcome.nothingFits && <p className="problem">{outcome.sentence}</p>}
+      {ways.map((way) =>
+        way.kind === 'refer' ? (
+          <p key={way.sentence}>{way.sentence}</p>
+        ) : (
+          <p key={way.id}>
+            {way.kind === 'fetch' ? 'On the shelf, untried: ' : 'To order: '}
+            <strong>{modelTitle(candidates.byId.get(way.id)!)}</strong>{' '}
+            <span className="figure">{way.label}</span>{' '}
+            <button type="button" className="press press-quiet" onClick={() => bring(way.id)}>
+              {way.kind === 'fetch' ? 'Bring it' : 'Choose it to order'}
+            </button>
+          </p>
+        ),
+      )}
+      {next && (
+        <p>
+          {next.direction ? (
+            <>
+              What was felt points to <strong>{next.direction}</strong>.{' '}
+            </>
+          ) : (
+            'What was felt points nowhere yet. '
+          )}
+          {next.candidates.slice(0, 2).map((candidate) => (
+            <span key={candidate.id} className="block">
+              Next best guess: {blind ? 'another pair' : modelTitle(candidates.byId.get(candidate.id)!)}{' '}
+              <span className="figure">{sizeOf(candidate.id)}</span>, about {Math.round(candidate.points)} of
+              100{candidate.differs ? `, ${candidate.differs}` : ''}.{' '}
+              <button type="button" className="press press-quiet" onClick={() => bring(candidate.id)}>
+                Bring it
+              </button>
+            </span>
+          ))}
+          <span className="text-faint">
+            Two or three ratings decide little: a guess, held against the specification.
+          </span>
+        </p>
+      )}
+    </section>
+  );
+}

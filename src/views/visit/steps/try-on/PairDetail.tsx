@@ -1,0 +1,212 @@
+import { lazy, Suspense } from 'react';
+import { numberAt } from '@/core/picture/clinical-picture';
+import { SIDES, type Side } from '@/core/picture/finding-kinds';
+import {
+  COMFORT_ZONES,
+  type ComfortZone,
+  FEELS,
+  type Feel,
+  TASKS,
+  type Task,
+  type TaskResult,
+  type TryOn,
+} from '@/core/tryon/try-on';
+import { Choice } from '@/ui/controls/Choice';
+import { ChoiceSet } from '@/ui/controls/ChoiceSet';
+import { Measure } from '@/ui/controls/Measure';
+import { Sections } from '../../Sections';
+import { useVisit } from '../../visit-context';
+import { COMFORT, FOOT_CHECKS, type FootCheck, ROOM } from './fields';
+import { PressurePoints } from './PressurePoints';
+import type { FittedPair, FittingView } from './use-fitting';
+
+const GaitClip = lazy(() => import('../../devices/GaitClip'));
+
+interface Props {
+  pair: FittedPair;
+  fitting: FittingView;
+}
+
+/** One pair in detail: each foot checked, places marked, the real task, the clip, comfort by zone. */
+export function PairDetail({ pair, fitting }: Props) {
+  return (
+    <section aria-label={`Checks of pair ${pair.letter}`} className="border-t border-rule pt-2">
+      <Sections
+        label={`Parts of the checks of pair ${pair.letter}`}
+        parts={[
+          {
+            id: 'feet',
+            title: `${pair.letter}: each foot`,
+            content: <FootChecks pair={pair} fitting={fitting} />,
+          },
+          { id: 'points', title: 'Places', content: <PressurePoints pair={pair} fitting={fitting} /> },
+          { id: 'tasks', title: 'Real task', content: <Tasks pair={pair} fitting={fitting} /> },
+          {
+            id: 'clip',
+            title: 'Gait clip',
+            content: (
+              <Suspense fallback={<p className="text-faint">Opening …</p>}>
+                <GaitClip wearing={`Pair ${pair.letter}`} />
+              </Suspense>
+            ),
+          },
+          { id: 'comfort', title: 'Comfort', content: <Comfort pair={pair} fitting={fitting} /> },
+        ]}
+      />
+    </section>
+  );
+}
+
+/** Both feet, side by side as the feet stand. */
+function FootChecks({ pair, fitting }: Props) {
+  const { tryOn, model } = pair;
+  const { picture } = useVisit();
+  const { changeFoot, typed } = fitting;
+  const cell = (side: Side, check: FootCheck) => {
+    const [label, options] = FOOT_CHECKS[check];
+    return (
+      <Choice
+        key={check}
+        quiet
+        label={`${label}, ${side}`}
+        options={options}
+        value={tryOn[side]?.[check]}
+        onChange={(value) => changeFoot(model.id, side, { [check]: value })}
+      />
+    );
+  };
+  const room = (side: Side) => {
+    const key = `${model.id}.${side}.roomMm`;
+    return (
+      <Measure
+        quiet
+        definition={ROOM}
+        label={`${ROOM.label}, ${side}`}
+        value={tryOn[side]?.roomMm}
+        typed={typed[key]}
+        onChange={(roomMm, text) => changeFoot(model.id, side, { roomMm }, { [key]: text })}
+      />
+    );
+  };
+  return (
+    <div className="grid grid-cols-[1fr_8.5rem_1fr] gap-x-4 gap-y-1 items-center">
+      {SIDES.map((side, at) => (
+        <h3 key={side} className={`capitalize ${at === 0 ? 'text-right' : 'col-start-3'}`}>
+          {side} {numberAt(picture, 'footLength', side) ?? ''}
+        </h3>
+      ))}
+      <Row label={ROOM.label} left={room('left')} right={room('right')} />
+      {(Object.keys(FOOT_CHECKS) as FootCheck[]).map((check) => (
+        <Row
+          key={check}
+          label={FOOT_CHECKS[check][0]}
+          left={cell('left', check)}
+          right={cell('right', check)}
+        />
+      ))}
+    </div>
+  );
+}
+
+function Row({ label, left, right }: { label: string; left: React.ReactNode; right: React.ReactNode }) {
+  return (
+    <>
+      <div className="flex justify-end">{left}</div>
+      <span className="text-center text-faint text-sm" aria-hidden="true">
+        {label}
+      </span>
+      <div>{right}</div>
+    </>
+  );
+}
+
+/** What the shoes are for, done in them. */
+function Tasks({ pair: { tryOn, model, letter }, fitting: { change } }: Props) {
+  const { state } = useVisit();
+  const gait = (
+    state.steps.move.content as {
+      gait?: { condition: string; side: string; event: string; angleDeg: number }[];
+    }
+  ).gait;
+  const seen = gait?.filter(({ condition }) => condition === `Pair ${letter}`) ?? [];
+  return (
+    <div className="grid grid-cols-3 gap-x-5 gap-y-2">
+      {(Object.keys(TASKS) as Task[]).map((task) => (
+        <Choice
+          key={task}
+          label={TASKS[task]}
+          options={{ good: 'good', fair: 'fair', poor: 'poor' }}
+          value={tryOn.tasks?.[task]}
+          onChange={(value) => {
+            const { [task]: _, ...rest } = tryOn.tasks ?? {};
+            const tasks = value === undefined ? rest : { ...rest, [task]: value as TaskResult };
+            change(model.id, { tasks: Object.keys(tasks).length > 0 ? tasks : undefined });
+          }}
+        />
+      ))}
+      <Choice
+        label="Seen moving, against barefoot"
+        options={{ 'moves-less': 'moves less', same: 'same', 'moves-more': 'moves more' }}
+        value={tryOn.seen}
+        onChange={(value) => change(model.id, { seen: value as TryOn['seen'] })}
+      />
+      <Choice
+        label="Insert in"
+        options={{ none: 'none', own: 'own', flat: 'flat' }}
+        value={tryOn.insert}
+        onChange={(value) => change(model.id, { insert: value as TryOn['insert'] })}
+      />
+      <p className="text-faint text-sm">
+        {seen.length === 0
+          ? 'No clip of this pair yet.'
+          : seen.map(({ side, event, angleDeg }) => `${side}, ${event}: ${angleDeg}°`).join('; ')}
+      </p>
+    </div>
+  );
+}
+
+function Comfort({ pair: { tryOn, model }, fitting: { change, typed, readOnly } }: Props) {
+  return (
+    <div className="grid gap-3">
+      <div className="flex flex-wrap gap-5">
+        {(Object.keys(COMFORT_ZONES) as ComfortZone[]).map((zone) => {
+          const key = `${model.id}.zone.${zone}`;
+          return (
+            <Measure
+              key={zone}
+              definition={COMFORT}
+              label={`Comfort at the ${COMFORT_ZONES[zone]}`}
+              value={tryOn.zones?.[zone]}
+              typed={typed[key]}
+              onChange={(value, text) => {
+                const { [zone]: _, ...rest } = tryOn.zones ?? {};
+                const zones = value === undefined ? rest : { ...rest, [zone]: value };
+                change(
+                  model.id,
+                  { zones: Object.keys(zones).length > 0 ? zones : undefined },
+                  { [key]: text },
+                );
+              }}
+            />
+          );
+        })}
+      </div>
+      <ChoiceSet
+        label="Feels"
+        options={Object.fromEntries(Object.entries(FEELS).map(([id, { label }]) => [id, label]))}
+        value={tryOn.feels}
+        onChange={(feels) => change(model.id, { feels: feels as Feel[] | undefined })}
+      />
+      <label>
+        <span className="block text-faint">Patient’s words</span>
+        <input
+          className="w-full"
+          maxLength={600}
+          disabled={readOnly}
+          value={tryOn.words ?? ''}
+          onChange={({ target }) => change(model.id, { words: target.value || undefined })}
+        />
+      </label>
+    </div>
+  );
+}

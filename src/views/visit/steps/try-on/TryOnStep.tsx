@@ -1,0 +1,73 @@
+import { useState } from 'react';
+import { modelTitle } from '@/core/match/model';
+import { orderDrift } from '@/core/tryon/try-on';
+import { wearingOrder } from '@/core/tryon/wearing-order';
+import { FittingEnd } from './FittingEnd';
+import { PairDetail } from './PairDetail';
+import { PairHead } from './PairHead';
+import { useFitting } from './use-fitting';
+
+/** Two or three pairs at once: each with size, comfort, advice and verdict; one of them at a time in detail. */
+export function TryOnStep() {
+  const { fitting, problem } = useFitting();
+  const [looked, setLooked] = useState<string | null>(null);
+  if (problem) return <p className="problem">{problem}</p>;
+  if (!fitting) return <p role="status">Fetching the catalogue …</p>;
+  const { pairs } = fitting;
+  if (pairs.length === 0)
+    return (
+      <p>
+        Nothing chosen to bring yet. <a href="#candidates">Choose two or three candidates</a> first.
+      </p>
+    );
+  const pair = pairs.find(({ model }) => model.id === looked) ?? pairs[0]!;
+  const order = wearingOrder(pairs.length);
+  const drift = orderDrift(pairs[0]!.tryOn);
+  const { room } = pair.context;
+  return (
+    <div className="grid gap-2">
+      <p className="text-faint text-sm flex flex-wrap gap-x-4 items-baseline">
+        <span>
+          Longer foot first, heel tapped back, laced for the patient. Room {room.least}–{room.most} mm.
+        </span>
+        <span>
+          Wear {order.letters.join(' → ')}: {order.because}
+          {drift !== null &&
+            Math.abs(drift) >= 5 &&
+            ` It was rated ${Math.abs(drift)} ${drift > 0 ? 'higher' : 'lower'} the second time.`}
+        </span>
+        <label>
+          <input
+            type="checkbox"
+            checked={fitting.blind}
+            disabled={fitting.readOnly}
+            onChange={({ target }) => fitting.setBlind(target.checked)}
+          />{' '}
+          hide makers and models
+        </label>
+      </p>
+      <div className="grid grid-flow-col auto-cols-fr gap-4">
+        {pairs.map((entry, at) => (
+          <PairHead
+            key={entry.model.id}
+            pair={entry}
+            fitting={fitting}
+            first={at === 0 && pairs.length > 1}
+            looked={entry === pair}
+            onLook={() => setLooked(entry.model.id)}
+          />
+        ))}
+      </div>
+      <FittingEnd fitting={fitting} />
+      <PairDetail key={pair.model.id} pair={pair} fitting={fitting} />
+      {fitting.blind && (
+        <p className="sr-only">Makers and models are hidden: {pairs.length} pairs by letter.</p>
+      )}
+      {!fitting.blind && pair.tryOn.verdict === 'chosen' && (
+        <p role="status" className="text-faint">
+          {modelTitle(pair.model)} goes on to the hand-over.
+        </p>
+      )}
+    </div>
+  );
+}
