@@ -19,8 +19,13 @@ export interface SupplierFeed {
   items: SupplierItem[];
 }
 
-const hashOf = (text: string): number =>
-  [...text].reduce((hash, letter) => (Math.imul(hash, 31) + letter.charCodeAt(0)) >>> 0, 7);
+/** A seed from a text; the last lines spread neighbours apart (finalizer of MurmurHash3, public domain). */
+function hashOf(text: string): number {
+  let hash = [...text].reduce((sum, letter) => (Math.imul(sum, 31) + letter.charCodeAt(0)) >>> 0, 7);
+  hash = Math.imul(hash ^ (hash >>> 16), 0x85ebca6b);
+  hash = Math.imul(hash ^ (hash >>> 13), 0xc2b2ae35);
+  return (hash ^ (hash >>> 16)) >>> 0;
+}
 
 const half = (value: number): number => Math.round(value * 2) / 2;
 

@@ -24,6 +24,7 @@ beforeAll(async () => {
       group: 'women',
       allowanceMm: 15,
       lengthOffsetMm: 0,
+      widthOffsetMm: 0,
       sizes: [38, 38.5, 39],
       widths: ['B'],
       ballWidthMm: 90,

@@ -36,7 +36,7 @@ export function compareModels(
             : { says: printFeature(feature, value), inside: target ? isInside(target, value) : null };
         }),
         differs: known.some((value) => disagree(feature, known[0]!, value)),
-        wanted: target ? targetInWords(target) : null,
+        wanted: target && targetInWords(target) !== 'any' ? targetInWords(target) : null,
       },
     ];
   });

@@ -245,6 +245,14 @@ describe('what to bring', () => {
     expect(proposeTrial([], new Map())).toEqual([]);
   });
 
+  it('two versions of one model are not brought together', () => {
+    const versions = shelf.map((model) => ({
+      ...model,
+      name: model.id === 'structured' ? 'best' : model.name,
+    }));
+    expect(proposeTrial(ranked(versions), of(versions)).map(({ id }) => id)).toEqual(['best', 'softer']);
+  });
+
   it('“more like this but softer” goes that way and changes little else', () => {
     const other = shoe('softer but high', { ...best.features, midsoleHardness: 1.5, heelStack: 46, drop: 0 });
     const list = [...shelf, other];

@@ -22,6 +22,10 @@ export const ROLE_LABEL: Record<TrialRole, string> = {
 const UNLIKE = 1.5;
 const WORTH_TRYING = 0.15;
 
+/** Those of a ranking that are worth putting on a foot: not much worse than the best. */
+export const worthTrying = (ranked: readonly Ranked[]): Ranked[] =>
+  ranked.filter((entry) => entry.score >= (ranked[0]?.score ?? 0) - WORTH_TRYING);
+
 /** How far a difference leads toward more hold, or toward less shoe, in felt steps. */
 const toward: Record<'structured' | 'softer', (difference: FeelDifference) => number> = {
   structured: ({ firmness = 0, structure = 0 }) => firmness + structure,
@@ -49,11 +53,14 @@ export function proposeTrial(
     },
   ];
   const chosen = [best];
-  const worth = ranked.slice(1).filter((entry) => entry.score >= first.score - WORTH_TRYING);
+  const worth = worthTrying(ranked).slice(1);
   const free = () =>
     worth.flatMap((entry) => {
       const model = models.get(entry.id)!;
-      return chosen.every((other) => unlikeness(feelDifference(other.features, model.features)) >= UNLIKE)
+      // Two versions of one model are hardly two pairs to a wearer.
+      const family = chosen.some((other) => other.maker === model.maker && other.name === model.name);
+      return !family &&
+        chosen.every((other) => unlikeness(feelDifference(other.features, model.features)) >= UNLIKE)
         ? [{ entry, model, difference: feelDifference(best.features, model.features) }]
         : [];
     });

@@ -82,6 +82,21 @@ describe('which way to go', () => {
     expect(next.taste.drop).toEqual({ points: 0, sd: 6 });
   });
 
+  it('never guesses another version of what was tried', () => {
+    const again = { ...shelf[3]!, id: 'firm, next version', name: 'firm', version: '2' };
+    const models = new Map([...byId, [again.id, again]]);
+    const next = nextGuess(
+      [
+        { model: 'firm', comfort: 80 },
+        { model: 'soft', comfort: 50 },
+      ],
+      [...ranked, { id: again.id, score: 1, unknown: 0, spread: 0 }],
+      models,
+    )!;
+    expect(next.candidates.map(({ id }) => id)).not.toContain(again.id);
+    expect(next.candidates[0]!.id).toBe('very firm');
+  });
+
   it('a second rating of the same pair makes surer', () => {
     const once = guess({ model: 'firm', comfort: 60 }, { model: 'soft', comfort: 80 })!;
     const twice = guess({ model: 'firm', comfort: 60, comfortAgain: 60 }, { model: 'soft', comfort: 80 })!;

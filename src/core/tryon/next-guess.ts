@@ -113,10 +113,12 @@ export function nextGuess(
   const taste = Object.fromEntries(
     FEEL_AXIS_IDS.map((axis, at) => [axis, { points: mean[at]!, sd: Math.sqrt(covariance[at]![at]!) }]),
   ) as NextGuess['taste'];
-  const tried = new Set(tryOns.map(({ model }) => model));
+  // Another version of a tried model is hardly another pair.
+  const familyOf = ({ maker, name }: ShoeModel) => `${maker} ${name}`;
+  const tried = new Set(felt.map(({ model }) => familyOf(model)));
   const best = felt.toSorted((a, b) => (comfortOf(b.tryOn) ?? 0) - (comfortOf(a.tryOn) ?? 0))[0]!.model;
   const candidates = ranked
-    .filter((entry) => !tried.has(entry.id))
+    .filter((entry) => !tried.has(familyOf(models.get(entry.id)!)))
     .map((entry) => {
       const model = models.get(entry.id)!;
       const place = placeOf(model, origin);

@@ -92,13 +92,16 @@ export async function previewHouseRules(
   const child = startProcess();
   child.send({ before, after } satisfies PreviewAsked);
   const encoder = new TextEncoder();
-  // The next page is read while the process works on this one.
-  let next = readPage(actor, null);
+  // The next page is read while the process works on this one; its failure is told where it is awaited, if it still is.
+  const readAhead = (after: Parameters<typeof readPage>[1]) => {
+    const page = readPage(actor, after);
+    page.catch(() => null);
+    return page;
+  };
+  let next = readAhead(null);
   let looked = 0;
   let changed = 0;
   const stop = () => {
-    // A page that was read ahead may fail once nobody waits for it.
-    next.catch(() => null);
     if (child.connected) child.disconnect();
   };
   const stream = new ReadableStream<Uint8Array>({
@@ -115,7 +118,7 @@ export async function previewHouseRules(
         page: rows.map(({ picture, choices }) => ({ picture, choices })),
       } satisfies PreviewAsked);
       const last = rows.at(-1)!;
-      next = readPage(actor, { at: last.issued_at, id: last.id });
+      next = readAhead({ at: last.issued_at, id: last.id });
       const answers = await answerOf(child);
       for (const [at, row] of rows.entries()) {
         const change = answers[at];

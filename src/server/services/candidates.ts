@@ -2,7 +2,7 @@ import type { z } from 'zod';
 import type { shoes } from '@/api/shoes';
 import { modelTitle, type ShoeModel, stockOf } from '@/core/match/model';
 import { moreLikeThis } from '@/core/match/more-like';
-import { proposeTrial } from '@/core/match/propose';
+import { proposeTrial, worthTrying } from '@/core/match/propose';
 import { type Ranking, rank, reasonsFor } from '@/core/match/rank';
 import type { ClinicalPicture } from '@/core/picture/clinical-picture';
 import { resolve } from '@/core/prescribe/resolve';
@@ -101,7 +101,7 @@ export async function moreLike(tenant: Tenant, body: Body<'moreLike'>) {
 export async function adviseOnFit(tenant: Tenant, body: Body<'fitAdvice'>) {
   const { specification, models, ranking, sizes } = await fitted(tenant, body);
   const room = roomWished(specification);
-  const others = ranking.ranked.flatMap(({ id }) => models.get(id) ?? []);
+  const others = worthTrying(ranking.ranked).flatMap(({ id }) => models.get(id) ?? []);
   const tried = body.tryOns.map((tryOn) => ({
     tryOn,
     context: { room, model: models.get(tryOn.model), others },

@@ -9,8 +9,8 @@ import { catalogueEntries, noteChange } from './models';
 import { today } from './pairs';
 
 /** What the simulated supplier announces this month and nobody has answered. */
-async function openItems(tenant: Tenant): Promise<SupplierItem[]> {
-  const { items } = supplierFeed(await catalogueEntries(tenant), today().slice(0, 7));
+async function openItems(tenant: Tenant, month: string): Promise<SupplierItem[]> {
+  const { items } = supplierFeed(await catalogueEntries(tenant), month);
   const answered = await tenant.tx.selectFrom('supplier_item').select('item_id').execute();
   const done = new Set(answered.map((row) => row.item_id));
   return items.filter((item) => !done.has(item.id));
@@ -46,7 +46,10 @@ const modelNamed = async ({ tx }: Tenant, item: SupplierItem) =>
     .executeTakeFirst();
 
 /** Announcements with how many people wear what they are about. */
-export async function readSupplierFeed(tenant: Tenant): Promise<SupplierAnnouncement[]> {
+export async function readSupplierFeed(
+  tenant: Tenant,
+  month = today().slice(0, 7),
+): Promise<SupplierAnnouncement[]> {
   const wearing = await tenant.tx
     .selectFrom('pair')
     .innerJoin('shoe_model', 'shoe_model.id', 'pair.model_id')
@@ -54,7 +57,7 @@ export async function readSupplierFeed(tenant: Tenant): Promise<SupplierAnnounce
     .where('ended_on', 'is', null)
     .groupBy(['maker', 'name', 'version'])
     .execute();
-  return (await openItems(tenant)).map((item) => {
+  return (await openItems(tenant, month)).map((item) => {
     const version = item.kind === 'new-version' ? item.entry.replaces : item.version;
     const worn = wearing.find(
       (row) => row.maker === item.maker && row.name === item.name && row.version === version,
@@ -74,8 +77,9 @@ export async function readSupplierFeed(tenant: Tenant): Promise<SupplierAnnounce
 export async function answerSupplier(
   tenant: Tenant,
   { take, ignore }: z.infer<typeof supplierAnswerSchema>,
+  month = today().slice(0, 7),
 ): Promise<SupplierAnnouncement[]> {
-  const items = await openItems(tenant);
+  const items = await openItems(tenant, month);
   for (const item of items) {
     const taken = take.includes(item.id);
     if (!taken && !ignore.includes(item.id)) continue;
@@ -91,7 +95,7 @@ export async function answerSupplier(
       .onConflict((conflict) => conflict.doNothing())
       .execute();
   }
-  return readSupplierFeed(tenant);
+  return readSupplierFeed(tenant, month);
 }
 
 async function takeOver(tenant: Tenant, item: SupplierItem): Promise<void> {

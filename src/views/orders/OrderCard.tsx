@@ -10,9 +10,12 @@ import {
   type OrderEvent,
   possibleEvents,
 } from '@/core/orders/order';
+import { Choice } from '@/ui/controls/Choice';
 
 /** Steps of an order on the way to the patient, as the line shows them. */
 const COURSE = ['wanted', 'ordered', 'arrived', 'checked', 'collected'] as const;
+
+const YES_NO = { yes: 'yes', no: 'no' };
 
 /** One order: how far it has come, what may happen next, what happened. */
 export function OrderCard({ order: given, patient = false }: { order: OrderRecord; patient?: boolean }) {
@@ -23,7 +26,10 @@ export function OrderCard({ order: given, patient = false }: { order: OrderRecor
     setAnswer(result);
     if (result.ok) setOrder(result.value);
   };
-  const events = possibleEvents(order.state).filter((event) => event !== 'pass' && event !== 'collect');
+  // What an arrival is, its check decides; collecting has a form of its own.
+  const events = possibleEvents(order.state).filter(
+    (event) => event !== 'pass' && event !== 'collect' && !(event === 'reject' && order.state === 'arrived'),
+  );
   return (
     <article
       aria-label={`Order: ${modelTitle(order.model)}`}
@@ -117,9 +123,12 @@ function ArrivalForm({ order, onCheck }: { order: OrderRecord; onCheck: (arrival
   const [version, setVersion] = useState(order.model.version);
   const [sizeLeft, setLeft] = useState(order.sizeLeft);
   const [sizeRight, setRight] = useState(order.sizeRight);
-  const [sound, setSound] = useState(false);
-  const [modified, setModified] = useState(order.modifications.length === 0);
-  const arrival = { version, sizeLeft, sizeRight, sound, modified };
+  const [sound, setSound] = useState<string | undefined>();
+  const [modified, setModified] = useState<string | undefined>(
+    order.modifications.length === 0 ? 'yes' : undefined,
+  );
+  const looked = sound !== undefined && modified !== undefined;
+  const arrival = { version, sizeLeft, sizeRight, sound: sound !== 'no', modified: modified !== 'no' };
   const check = checkArrival(
     { version: order.model.version, sizeLeft: order.sizeLeft, sizeRight: order.sizeRight },
     arrival,
@@ -138,26 +147,23 @@ function ArrivalForm({ order, onCheck }: { order: OrderRecord; onCheck: (arrival
         {text('Version', version, setVersion)}
         {text('Left', sizeLeft, setLeft)}
         {text('Right', sizeRight, setRight)}
-        <label className="pb-1.5">
-          <input type="checkbox" checked={sound} onChange={({ target }) => setSound(target.checked)} /> alike
-          and without fault
-        </label>
+        <Choice label="Alike, without fault" options={YES_NO} value={sound} onChange={setSound} />
         {order.modifications.length > 0 && (
-          <label className="pb-1.5">
-            <input
-              type="checkbox"
-              checked={modified}
-              onChange={({ target }) => setModified(target.checked)}
-            />{' '}
-            changes made
-          </label>
+          <Choice label="Changes made" options={YES_NO} value={modified} onChange={setModified} />
         )}
-        <button type="button" className="press press-main" onClick={() => onCheck(arrival)}>
-          {check.right
-            ? 'Right: put by'
-            : check.tryAgain && check.problems.length === 1
-              ? 'Put by, to try again'
-              : 'Wrong: to be returned'}
+        <button
+          type="button"
+          className="press press-main"
+          disabled={!looked}
+          onClick={() => onCheck(arrival)}
+        >
+          {!looked
+            ? 'Look at both shoes first'
+            : check.right
+              ? 'Right: put by'
+              : check.tryAgain && check.problems.length === 1
+                ? 'Put by, to try again'
+                : 'Wrong: to be returned'}
         </button>
       </div>
       <ul role="status">

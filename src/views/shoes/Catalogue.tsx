@@ -53,8 +53,9 @@ export function Catalogue({ models }: { models: ShoeModel[] }) {
     getCoreRowModel: getCoreRowModel(),
     getSortedRowModel: getSortedRowModel(),
   });
-  const model = models.find((entry) => entry.id === chosen);
   const all = table.getRowModel().rows;
+  // The card follows the list: what was filtered away is not looked at any longer.
+  const model = found.find((entry) => entry.id === chosen) ?? all[0]?.original;
   const toggle = (id: string) =>
     setBeside(
       beside.includes(id) ? beside.filter((one) => one !== id) : [...beside, id].slice(-MOST_COMPARED),
@@ -82,7 +83,7 @@ export function Catalogue({ models }: { models: ShoeModel[] }) {
           </a>
         </p>
         <div className="max-h-[64vh] overflow-y-auto" tabIndex={0} role="region" aria-label="Models">
-          <table className="tight">
+          <table className="tight text-sm">
             <thead className="sticky top-0 bg-paper z-10">
               {table.getHeaderGroups().map((group) => (
                 <tr key={group.id}>
@@ -115,7 +116,7 @@ export function Catalogue({ models }: { models: ShoeModel[] }) {
               {all.slice(0, rows).map((row) => (
                 <tr
                   key={row.id}
-                  className={`${row.original.id === chosen ? 'bg-desk' : ''} ${unsure.has(row.original.id) ? 'italic' : ''}`}
+                  className={`${row.original === model ? 'bg-desk' : ''} ${unsure.has(row.original.id) ? 'italic' : ''}`}
                 >
                   <td>
                     <input
@@ -137,8 +138,8 @@ export function Catalogue({ models }: { models: ShoeModel[] }) {
                       {cell.column.id === 'model' ? (
                         <button
                           type="button"
-                          className="cursor-pointer text-left text-accent underline underline-offset-2"
-                          aria-pressed={row.original.id === chosen}
+                          className="cursor-pointer text-left text-accent underline underline-offset-2 whitespace-nowrap"
+                          aria-pressed={row.original === model}
                           onClick={() => setChosen(row.original.id)}
                         >
                           {modelTitle(row.original)}

@@ -24,7 +24,7 @@ export function ModelCard({ model }: { model: ShoeModel }) {
         {model.learned && `; ${offsetInWords('length', model.learned.length)}`}
       </p>
       <dl
-        className="grid grid-cols-[auto_auto] gap-x-3 text-sm max-h-44 overflow-y-auto"
+        className="grid grid-cols-[auto_auto] gap-x-3 text-sm max-h-[17.5rem] overflow-y-auto"
         tabIndex={0}
         aria-label="Features"
       >

@@ -29,7 +29,7 @@ export function ModelPage({ record: given }: { record: ModelRecord }) {
   const range = ({ least, most }: { least: number; most: number }) =>
     least === most ? String(most) : `${least} to ${most}`;
   return (
-    <div className="grid grid-cols-[1fr_24rem] gap-8">
+    <div className="grid grid-cols-[minmax(0,1fr)_24rem] gap-8">
       <section aria-labelledby="values">
         <h2 id="values">Values, and where each comes from</h2>
         <p className="text-faint">
@@ -75,7 +75,7 @@ export function ModelPage({ record: given }: { record: ModelRecord }) {
           </tbody>
         </table>
       </section>
-      <div className="grid gap-4 content-start">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-4 content-start min-w-0">
         <ShoeDrawing drawing={sideProfile(model.features)} ruler className="w-full" />
         <p>
           <a className="press press-main" href={`/shoes/${model.id}/bench`}>

@@ -66,6 +66,8 @@ export function useCandidates(): { candidates: Candidates | null; problem: strin
       const pair = sized.ok ? sized.value : null;
       const onShelf = pair ? isOnShelf(model, pair) : pairsInStock(model) > 0;
       if (measured && !sized.ok) noSize.push({ model, message: sized.problem.message });
+      else if (measured && model.status === 'discontinued' && !onShelf)
+        noSize.push({ model, message: 'No longer made, and not on the shelf in this size.' });
       else if (!inStockOnly || onShelf) usable.push({ entry, model, pair, onShelf });
     }
     const considered = ranking.ranked.length + ranking.excluded.length;

@@ -30,7 +30,7 @@ export function CandidateDetail({ candidate, reasons }: Props) {
         <ShoeDrawing drawing={sideProfile(model.features, length, band)} ruler className="w-full" />
         <figcaption className="text-faint text-xs">
           {band
-            ? 'Hatched: where the specification lets the foot stand.'
+            ? 'Tinted: where the specification lets the foot stand.'
             : 'The specification asks no heights.'}
         </figcaption>
       </figure>

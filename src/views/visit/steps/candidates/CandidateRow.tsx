@@ -75,35 +75,34 @@ export function CandidateRow({ candidate, open, onOpen, onLike, also }: Props) {
             {line}
           </p>
         ))}
-      </div>
-      <div className="text-right grid justify-items-end gap-0.5">
-        {pair && <PairSize pair={pair} candidate={candidate} />}
-        {model.price !== null && <span className="text-faint text-xs">price {model.price}</span>}
-        <label className="text-xs">
-          <span className="sr-only">More like {title}, but</span>
-          <select
-            className="text-xs max-w-40"
-            value=""
-            onChange={({ target }) => target.value && onLike(target.value as DirectionId)}
+        <p className="text-sm flex gap-4 items-center">
+          <button
+            type="button"
+            className="cursor-pointer underline"
+            aria-expanded={open}
+            aria-label={`${open ? 'Less' : 'Drawn, with all reasons'}: ${title}`}
+            onClick={onOpen}
           >
-            <option value="">more like this, but …</option>
-            {Object.entries(DIRECTIONS).map(([id, { label }]) => (
-              <option key={id} value={id}>
-                {label}
-              </option>
-            ))}
-          </select>
-        </label>
-        <button
-          type="button"
-          className="cursor-pointer underline text-xs"
-          aria-expanded={open}
-          aria-label={`${open ? 'Less' : 'Drawn, with all reasons'}: ${title}`}
-          onClick={onOpen}
-        >
-          {open ? 'less' : 'drawn, all reasons'}
-        </button>
+            {open ? 'less' : 'drawn, all reasons'}
+          </button>
+          <label>
+            <span className="sr-only">More like {title}, but</span>
+            <select
+              className="text-sm more-like"
+              value=""
+              onChange={({ target }) => target.value && onLike(target.value as DirectionId)}
+            >
+              <option value="">more like this, but …</option>
+              {Object.entries(DIRECTIONS).map(([id, { label }]) => (
+                <option key={id} value={id}>
+                  {label}
+                </option>
+              ))}
+            </select>
+          </label>
+        </p>
       </div>
+      <div className="text-right">{pair && <PairSize pair={pair} candidate={candidate} />}</div>
       {open && (
         <div className="col-span-4">
           <CandidateDetail candidate={candidate} reasons={reasons} />

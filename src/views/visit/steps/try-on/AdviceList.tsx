@@ -6,16 +6,40 @@ import type { FittedPair, FittingView } from './use-fitting';
 
 const ORDER: Record<FitAdvice['level'], number> = { stop: 0, change: 1, good: 2 };
 const LOOK: Record<FitAdvice['level'], string> = { stop: 'problem', change: 'text-hold', good: 'text-faint' };
-/** Lines that are read at a glance; the rest stands in the checks. */
-const SHOWN = 4;
+
+const worstFirst = (advice: readonly FitAdvice[]): FitAdvice[] =>
+  advice.toSorted((a, b) => ORDER[a.level] - ORDER[b.level]);
+
+/** The worst of what the checks say about a pair, in a line, and whether it is the one that is liked best. */
+export function AdviceInShort({ pair, fitting }: { pair: FittedPair; fitting: FittingView }) {
+  const [worst, ...rest] = worstFirst(pair.advice).filter(({ level }) => level !== 'good');
+  const best = fitting.outcome.best?.model === pair.model.id;
+  return (
+    <div role="status" aria-label={`Pair ${pair.letter} in short`} className="text-sm">
+      {worst && (
+        <p className={LOOK[worst.level]}>
+          {worst.side && <span className="capitalize">{worst.side}: </span>}
+          {worst.sentence}
+          {rest.length > 0 && <span className="text-faint font-normal"> {rest.length} more.</span>}
+        </p>
+      )}
+      {!worst && pair.advice.length > 0 && <p className="text-faint">Nothing speaks against it.</p>}
+      {best && <p className="font-medium">{fitting.outcome.sentence}</p>}
+    </div>
+  );
+}
 
 /** What the checks say about a pair, worst first, each with what to do about it. */
 export function AdviceList({ pair, fitting }: { pair: FittedPair; fitting: FittingView }) {
-  const lines = pair.advice.toSorted((a, b) => ORDER[a.level] - ORDER[b.level]);
-  const best = fitting.outcome.best?.model === pair.model.id;
+  if (pair.advice.length === 0)
+    return <p className="text-faint text-sm">Advice stands here as the checks are made.</p>;
   return (
-    <ul role="status" aria-label={`Advice on pair ${pair.letter}`} className="text-sm">
-      {lines.slice(0, SHOWN).map((line) => (
+    <ul
+      role="status"
+      aria-label={`Advice on pair ${pair.letter}`}
+      className="text-sm grid gap-1 content-start"
+    >
+      {worstFirst(pair.advice).map((line) => (
         <li key={`${line.side} ${line.sentence}`} className={LOOK[line.level]}>
           {line.side && <span className="capitalize">{line.side}: </span>}
           {line.sentence}
@@ -26,8 +50,6 @@ export function AdviceList({ pair, fitting }: { pair: FittedPair; fitting: Fitti
           ))}
         </li>
       ))}
-      {lines.length > SHOWN && <li className="text-faint">{lines.length - SHOWN} more in the checks.</li>}
-      {best && <li className="font-medium">{fitting.outcome.sentence}</li>}
     </ul>
   );
 }

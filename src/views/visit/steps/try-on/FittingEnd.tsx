@@ -49,9 +49,11 @@ export function FittingEnd({ fitting }: { fitting: FittingView }) {
           ) : (
             'What was felt points nowhere yet. '
           )}
-          {next.candidates.slice(0, 2).map((candidate) => (
-            <span key={candidate.id} className="block">
-              Next best guess: {blind ? 'another pair' : modelTitle(candidates.byId.get(candidate.id)!)}{' '}
+          {next.candidates.slice(0, 2).map((candidate, at) => (
+            <span key={candidate.id}>
+              {' '}
+              {at === 0 ? 'Next best guess' : 'Or'}:{' '}
+              {blind ? 'another pair' : modelTitle(candidates.byId.get(candidate.id)!)}{' '}
               <span className="figure">{sizeOf(candidate.id)}</span>, about {Math.round(candidate.points)} of
               100{candidate.differs ? `, ${candidate.differs}` : ''}.{' '}
               <button type="button" className="press press-quiet" onClick={() => bring(candidate.id)}>

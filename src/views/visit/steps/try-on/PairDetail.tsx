@@ -16,6 +16,7 @@ import { ChoiceSet } from '@/ui/controls/ChoiceSet';
 import { Measure } from '@/ui/controls/Measure';
 import { Sections } from '../../Sections';
 import { useVisit } from '../../visit-context';
+import { AdviceList } from './AdviceList';
 import { COMFORT, FOOT_CHECKS, type FootCheck, ROOM } from './fields';
 import { PressurePoints } from './PressurePoints';
 import type { FittedPair, FittingView } from './use-fitting';
@@ -37,7 +38,12 @@ export function PairDetail({ pair, fitting }: Props) {
           {
             id: 'feet',
             title: `${pair.letter}: each foot`,
-            content: <FootChecks pair={pair} fitting={fitting} />,
+            content: (
+              <div className="grid grid-cols-[1fr_15.5rem] gap-4">
+                <FootChecks pair={pair} fitting={fitting} />
+                <AdviceList pair={pair} fitting={fitting} />
+              </div>
+            ),
           },
           { id: 'points', title: 'Places', content: <PressurePoints pair={pair} fitting={fitting} /> },
           { id: 'tasks', title: 'Real task', content: <Tasks pair={pair} fitting={fitting} /> },
@@ -89,7 +95,7 @@ function FootChecks({ pair, fitting }: Props) {
     );
   };
   return (
-    <div className="grid grid-cols-[1fr_8.5rem_1fr] gap-x-4 gap-y-1 items-center">
+    <div className="grid grid-cols-[1fr_6.5rem_1fr] gap-x-2 gap-y-1 items-center content-start">
       {SIDES.map((side, at) => (
         <h3 key={side} className={`capitalize ${at === 0 ? 'text-right' : 'col-start-3'}`}>
           {side} {numberAt(picture, 'footLength', side) ?? ''}

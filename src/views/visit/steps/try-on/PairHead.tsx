@@ -5,7 +5,7 @@ import type { TryOn } from '@/core/tryon/try-on';
 import { Choice } from '@/ui/controls/Choice';
 import { Measure } from '@/ui/controls/Measure';
 import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
-import { AdviceList } from './AdviceList';
+import { AdviceInShort } from './AdviceList';
 import { COMFORT } from './fields';
 import type { FittedPair, FittingView } from './use-fitting';
 
@@ -37,8 +37,8 @@ export function PairHead({ pair, fitting, first, looked, onLook }: Props) {
       aria-label={`Pair ${letter}${blind ? '' : `: ${name.slice(3)}`}`}
       className={`grid gap-1 content-start border-l-2 pl-3 min-w-0 ${looked ? 'border-accent' : 'border-line'}`}
     >
-      <h2 className="flex items-baseline gap-2">
-        {name}
+      <div className="flex items-baseline gap-2">
+        <h2>{name}</h2>
         <button
           type="button"
           className="press press-quiet ml-auto text-sm"
@@ -47,7 +47,7 @@ export function PairHead({ pair, fitting, first, looked, onLook }: Props) {
         >
           Checks of {letter}
         </button>
-      </h2>
+      </div>
       {!blind && (
         <ShoeDrawing drawing={{ ...sideProfile(model.features), dimensions: [] }} className="h-14" />
       )}
@@ -74,7 +74,7 @@ export function PairHead({ pair, fitting, first, looked, onLook }: Props) {
           />
         </label>
       )}
-      <AdviceList pair={pair} fitting={fitting} />
+      <AdviceInShort pair={pair} fitting={fitting} />
     </section>
   );
 }

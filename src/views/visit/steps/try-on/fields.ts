@@ -13,9 +13,9 @@ export const COMFORT = number('Comfort, 0–100', 'score', [0, 100], [0, 100], t
 
 /** Checks by tap, in the order in which they are made on each foot. */
 export const FOOT_CHECKS = {
-  widthFit: ['Width at the ball', { tight: 'tight', right: 'right', loose: 'loose' }],
-  depth: ['Depth, pinched', { tight: 'tight', right: 'right', loose: 'loose' }],
-  heelSlip: ['Heel slip, uphill', { none: 'none', slight: 'slight', clear: 'clear' }],
+  widthFit: ['Width, ball', { tight: 'tight', right: 'right', loose: 'loose' }],
+  depth: ['Depth', { tight: 'tight', right: 'right', loose: 'loose' }],
+  heelSlip: ['Heel slip', { none: 'none', slight: 'slight', clear: 'clear' }],
   collar: ['Collar', { clear: 'clear', presses: 'presses' }],
   archFeel: ['Arch', { right: 'right', presses: 'presses', missing: 'missing' }],
   instep: ['Instep', { right: 'right', presses: 'presses' }],

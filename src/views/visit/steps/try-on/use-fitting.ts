@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { modelTitle, type ShoeModel } from '@/core/match/model';
+import { worthTrying } from '@/core/match/propose';
 import type { Side } from '@/core/picture/finding-kinds';
 import { roomWished } from '@/core/sizing/size-wish';
 import { type FitAdvice, type FitContext, fitAdvice } from '@/core/tryon/fit-advice';
@@ -66,7 +67,8 @@ export function useFitting(): { fitting: FittingView | null; problem: string | n
   const view = useMemo(() => {
     if (!candidates) return null;
     const room = roomWished(specification);
-    const others = candidates.usable.map(({ model }) => model);
+    const ranked = candidates.usable.map(({ entry }) => entry);
+    const others = worthTrying(ranked).flatMap(({ id }) => candidates.byId.get(id) ?? []);
     const pairs = (chosen ?? []).flatMap((id, at): FittedPair[] => {
       const model = candidates.byId.get(id);
       if (!model) return [];
@@ -84,7 +86,6 @@ export function useFitting(): { fitting: FittingView | null; problem: string | n
         },
       ];
     });
-    const ranked = candidates.usable.map(({ entry }) => entry);
     const tryOns = pairs.map(({ tryOn }) => tryOn);
     const outcome = fittingOutcome(pairs);
     return {

@@ -1,0 +1,422 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { ImportLine } from '@/api/records';
+import { featuresOf } from '@/core/shoe/readings/readings';
+import { insideLength } from '@/core/sizing/start-size';
+import { type Actor, asTenant } from '@/server/database/tenant';
+import type { Refusal } from '@/server/http/problem';
+import { adviseOnFit, moreLike, rankCandidates } from '@/server/services/candidates';
+import { exportCatalogue } from '@/server/services/catalogue-export';
+import { importCatalogue } from '@/server/services/catalogue-import';
+import { handOver } from '@/server/services/hand-over';
+import {
+  catalogueEntries,
+  changeModel,
+  listModels,
+  readModel,
+  recordBenchTest,
+} from '@/server/services/models';
+import { listOrders } from '@/server/services/order-records';
+import { moveOrder, orderPair } from '@/server/services/orders';
+import { today } from '@/server/services/pairs';
+import { addPatient, readPatient } from '@/server/services/patients';
+import { answerSupplier, readSupplierFeed } from '@/server/services/supplier';
+import { readToday } from '@/server/services/today';
+import { readVisit, saveStep, startVisit } from '@/server/services/visits';
+import { freshDatabase, type TestDatabase } from './database';
+
+let db: TestDatabase;
+let me: Actor;
+beforeAll(async () => {
+  db = await freshDatabase();
+  me = db.clinicA.practitioner;
+});
+afterAll(() => db.drop());
+
+const HEAD =
+  'maker,name,version,group,system,allowance_mm,sizes,widths,ball_width_mm,stock,price,status,replaces,drop_mm,heel_stack_mm,use';
+const row = (name: string, version = '1', more = '42 D:2,100,,,8,30,walking') =>
+  `Testmaker,${name},${version},men,eu,15,39-46,D 2E,95,${more}`;
+const request = (text: string | ReadableStream<Uint8Array>, type = 'text/csv') =>
+  new Request('http://clinic.test/api/v1/catalogue', {
+    method: 'POST',
+    body: text,
+    headers: { 'content-type': type },
+    duplex: 'half',
+  } as RequestInit);
+async function send(text: string, { dry = false, type = 'text/csv', actor = me } = {}) {
+  const answer = importCatalogue(actor, request(text, type), dry);
+  const lines = (await answer.text())
+    .trim()
+    .split('\n')
+    .map((line) => JSON.parse(line) as ImportLine);
+  const last = lines.at(-1)!;
+  if (!('finished' in last)) throw new Error('The import did not finish.');
+  return last.finished;
+}
+const names = (actor = me) =>
+  asTenant(actor, async (tenant) =>
+    (await listModels(tenant)).map(({ name, version }) => `${name} ${version}`),
+  );
+const refusal = async (work: Promise<unknown>): Promise<Refusal> =>
+  work.then(
+    () => {
+      throw new Error('was not refused');
+    },
+    (error) => error,
+  );
+const modelNamed = async (name: string, version = '1') => {
+  const models = await asTenant(me, listModels);
+  return models.find((model) => model.name === name && model.version === version)!;
+};
+
+describe('importing a catalogue', () => {
+  it('a dry run and an error change nothing; all or nothing, row and column named', async () => {
+    expect(await send(`${HEAD}\n${row('Dry')}\n`, { dry: true })).toMatchObject({
+      imported: false,
+      added: 1,
+      errorCount: 0,
+    });
+    const bad = await send(`${HEAD}\n${row('Good')}\n${row('Bad', '1', '42 D:2,100,,,80,30,walking')}\n`);
+    expect(bad).toMatchObject({ imported: false, errorCount: 1, errors: [{ row: 3, column: 'drop_mm' }] });
+    expect(await names()).toEqual([]);
+  });
+
+  it('adds, then changes by maker, model and version whatever the capitals; what a file does not say stays', async () => {
+    expect(await send(`${HEAD}\n${row('One')}\n${row('Two')}\n`)).toMatchObject({ imported: true, added: 2 });
+    const one = await modelNamed('One');
+    const again = row('ONE', '1', '42 D:5,120,,,9,,').replace('Testmaker', 'TESTMAKER');
+    expect(await send(`${HEAD}\n${again}\n`)).toMatchObject({ imported: true, added: 0, changed: 1 });
+    const changed = await asTenant(me, (tenant) => readModel(tenant, one.id));
+    expect(changed.model).toMatchObject({ name: 'One', price: 120, stock: { '42 D': 5 } });
+    expect(changed.model.features).toMatchObject({ drop: 9, heelStack: 30, use: 'walking' });
+    expect(await names()).toHaveLength(2);
+  });
+
+  it('ties a version to its forerunner in the same file, and names one that nobody knows', async () => {
+    const done = await send(
+      `${HEAD}\n${row('Line', '2', ',90,,1,6,28,walking')}\n${row('Line', '1', ',90,discontinued,,8,28,walking')}\n${row('Lost', '5', ',90,,4,8,28,walking')}\n`,
+    );
+    expect(done.notes.join()).toContain('Testmaker Lost 4');
+    const later = await modelNamed('Line', '2');
+    expect(later.replaces).toBe((await modelNamed('Line', '1')).id);
+  });
+
+  it('goes out as CSV and JSON and comes back the same', async () => {
+    const before = await asTenant(me, catalogueEntries);
+    for (const format of ['csv', 'json'] as const) {
+      const file = await asTenant(me, (tenant) => exportCatalogue(tenant, format));
+      expect(file.headers.get('content-disposition')).toContain(`.${format}`);
+      const done = await send(await file.text(), {
+        type: format === 'json' ? 'application/json' : 'text/csv',
+      });
+      expect(done).toMatchObject({ imported: true, added: 0, changed: before.length, errors: [] });
+      expect(await asTenant(me, catalogueEntries)).toEqual(before);
+    }
+  });
+
+  it('cancelling takes everything back, and the server goes on', async () => {
+    const before = await names();
+    let rows = 0;
+    const endless = new ReadableStream<Uint8Array>({
+      async pull(controller) {
+        const encoder = new TextEncoder();
+        if (rows === 0) controller.enqueue(encoder.encode(`${HEAD}\n`));
+        const lines = Array.from({ length: 500 }, () => {
+          rows += 1;
+          return row(`Endless ${rows}`);
+        });
+        controller.enqueue(encoder.encode(`${lines.join('\n')}\n`));
+        await new Promise((wait) => setTimeout(wait, 5));
+      },
+    });
+    const reader = importCatalogue(me, request(endless), false).body!.getReader();
+    const first = JSON.parse(new TextDecoder().decode((await reader.read()).value));
+    expect(first.rows).toBeGreaterThan(0);
+    await reader.cancel();
+    await expect.poll(names, { timeout: 5000 }).toEqual(before);
+  });
+
+  it('one clinic’s shoes are no other’s', async () => {
+    const other = db.clinicB.practitioner;
+    expect(await names(other)).toEqual([]);
+    await send(`${HEAD}\n${row('One')}\n`, { actor: other });
+    expect(await names(other)).toEqual(['One 1']);
+  });
+});
+
+describe('one model', () => {
+  it('a bench test counts from now on, the maker’s word stays beside it, and the difference is noted', async () => {
+    const { id } = await modelNamed('Two');
+    const tested = await asTenant(me, (tenant) =>
+      recordBenchTest(
+        tenant,
+        id,
+        {
+          answers: {
+            values: { heelStack: 31, forefootStack: 20, heelCounter: 4 },
+            lengths: { soleLength: 300 },
+          },
+        },
+        today(),
+      ),
+    );
+    expect(tested.model.features).toMatchObject({ drop: 11, heelStack: 31, heelCounter: 4 });
+    expect(tested.readings.drop).toHaveLength(2);
+    expect(featuresOf(tested.readings)).toEqual(tested.model.features);
+    expect(tested.changes[0]!.what).toMatch(/Heel-to-toe drop: maker says 8.mm, measured 11.mm/);
+    const nothing = await refusal(
+      asTenant(me, (tenant) => recordBenchTest(tenant, id, { answers: { signs: { tilts: 'no' } } }, today())),
+    );
+    expect(nothing.status).toBe(422);
+  });
+
+  it('the shelf is counted by size and width; a size that is not made is refused at its cell', async () => {
+    const { id } = await modelNamed('One');
+    const counted = await asTenant(me, (tenant) =>
+      changeModel(tenant, id, { stock: { '42 D': 0, '43 2E': 4 } }),
+    );
+    expect(counted.model.stock).toEqual({ '43 2E': 4 });
+    const wrong = await refusal(asTenant(me, (tenant) => changeModel(tenant, id, { stock: { '50 D': 1 } })));
+    expect(wrong.extra.errors?.[0]?.path).toEqual(['stock', '50 D']);
+  });
+});
+
+describe('the supplier', () => {
+  it('announces once; a new version takes the place of the old one and flags who wears it', async () => {
+    const list = Array.from({ length: 120 }, (_, at) => row(`Range ${at}`, '3', '42 D:1,100,,,8,30,walking'));
+    await send(`${HEAD}\n${list.join('\n')}\n`);
+    const feed = () => asTenant(me, (tenant) => readSupplierFeed(tenant, '2031-05'));
+    const announced = await feed();
+    expect(new Set(announced.map(({ kind }) => kind)).size).toBeGreaterThanOrEqual(3);
+    const fresh = announced.find(({ kind }) => kind === 'new-version')!;
+    const name = fresh.title.replace(/^Testmaker (.+) \d+$/, '$1');
+    const old = await modelNamed(name, '3');
+    const patient = await asTenant(me, async (tenant) => {
+      const { id } = await addPatient(tenant, person);
+      await tenant.tx
+        .insertInto('pair')
+        .values({
+          clinic_id: me.clinicId,
+          patient_id: id,
+          model_id: old.id,
+          size_left: 'EU 42 D',
+          size_right: 'EU 42 D',
+          started_on: today(),
+          ended_on: null,
+          surface: null,
+          expected_weekly_km: null,
+          body_mass_kg: null,
+        })
+        .execute();
+      return id;
+    });
+    expect((await feed()).find(({ id }) => id === fresh.id)!.wearers).toBe(1);
+    const ended = announced.find(({ kind }) => kind === 'discontinued');
+    const left = await asTenant(me, (tenant) =>
+      answerSupplier(tenant, { take: [fresh.id], ignore: ended ? [ended.id] : [] }, '2031-05'),
+    );
+    expect(left.map(({ id }) => id)).not.toContain(fresh.id);
+    expect(await modelNamed(name, '3')).toMatchObject({ status: 'discontinued' });
+    const next = await modelNamed(name, '4');
+    expect(next).toMatchObject({ status: 'current', replaces: old.id });
+    const [pair] = (await asTenant(me, (tenant) => readPatient(tenant, patient))).pairs;
+    expect(pair!.successor?.title).toBe(`Testmaker ${name} 4`);
+    expect(pair!.successor?.differs.join()).toMatch(/Heel stack: 30.mm →/);
+    const { wearers } = await asTenant(me, (tenant) => readModel(tenant, next.id));
+    expect(wearers).toMatchObject([{ patientId: patient, modelId: old.id }]);
+  });
+});
+
+const person = { givenName: 'Vera', familyName: 'Test', bornOn: '1970-05-06', sizingGroup: 'men' as const };
+const feet = { left: { footLength: 262, ballWidth: 99 }, right: { footLength: 262, ballWidth: 99 } };
+
+/** A visit with measured feet and one tried pair. */
+async function fitted(model: string, tryOn: object = {}): Promise<{ patientId: string; visitId: string }> {
+  return asTenant(me, async (tenant) => {
+    const { id: patientId } = await addPatient(tenant, person);
+    const { id: visitId } = await startVisit(tenant, patientId);
+    const save = (step: Parameters<typeof saveStep>[2], content: unknown) =>
+      saveStep(tenant, visitId, step, { revision: 0, state: 'done', content });
+    await save('ask', { findings: { body: { activities: ['walking'], bodyMass: 80 } } });
+    await save('try-on', {
+      tryOns: [{ model, sizeLeft: 42, sizeRight: 42, width: 'D', comfort: 80, verdict: 'chosen', ...tryOn }],
+    });
+    // Feet measured after the fitting count too.
+    await save('feet', { findings: feet });
+    await save('warnings', { checked: true });
+    return { patientId, visitId };
+  });
+}
+
+describe('learning from fittings', () => {
+  it('a misfit found at a fitting corrects the model for the next patient, and the family a little', async () => {
+    await send(
+      `${HEAD}\n${row('Short', '1')}\n${row('Short', '2')}\n${row('Stranger').replace('Testmaker', 'Otherworks')}\n`,
+    );
+    const model = await modelNamed('Short');
+    const label = insideLength(model.sizing, 42);
+    for (let at = 0; at < 4; at += 1)
+      await fitted(model.id, { left: { roomMm: label - 262 - 6 }, right: { roomMm: label - 262 - 6 } });
+    const short = await modelNamed('Short');
+    expect(short.learned!.length).toMatchObject({ fittings: 4 });
+    expect(short.learned!.length.meanMm).toBeLessThan(-2.5);
+    expect(short.sizing.lengthOffsetMm).toBe(short.learned!.length.meanMm);
+    const sibling = await modelNamed('Short', '2');
+    expect(sibling.learned!.length.meanMm).toBeLessThan(-1);
+    expect(sibling.learned!.length.meanMm).toBeGreaterThan(short.learned!.length.meanMm);
+    expect((await modelNamed('Stranger')).learned!.length.meanMm).toBe(0);
+    const { candidates } = await asTenant(me, (tenant) =>
+      rankCandidates(tenant, { findings: { body: { sizingGroup: 'men' }, ...feet }, limit: 200 }),
+    );
+    const size = (id: string) => candidates.find((entry) => entry.id === id)!.size!.left!.size;
+    expect(size(short.id)).toBeGreaterThan(size((await modelNamed('Stranger')).id));
+  });
+
+  it('correcting the try-on corrects what was learned: nothing is counted twice', async () => {
+    const model = await modelNamed('Two');
+    const { visitId } = await fitted(model.id, { left: { roomMm: 2 } });
+    const after = await modelNamed('Two');
+    await asTenant(me, (tenant) =>
+      saveStep(tenant, visitId, 'try-on', {
+        revision: 1,
+        state: 'done',
+        content: { tryOns: [{ model: model.id, sizeLeft: 42, width: 'D', left: { roomMm: 20 } }] },
+      }),
+    );
+    const corrected = await modelNamed('Two');
+    expect(corrected.learned!.length.fittings).toBe(1);
+    expect(corrected.learned!.length.meanMm).toBeGreaterThan(after.learned!.length.meanMm);
+  });
+});
+
+describe('candidates and fit by API', () => {
+  const findings = { body: { sizingGroup: 'men' as const, activities: ['walking' as const] }, ...feet };
+
+  it('ranks with size and stock, proposes, and says what is like this but softer', async () => {
+    const asked = { findings, limit: 5 };
+    const answer = await asTenant(me, (tenant) => rankCandidates(tenant, asked));
+    expect(answer.candidates).toHaveLength(5);
+    expect(answer.candidates[0]!.size!.left!.label).toMatch(/^EU /);
+    expect(answer.toTry[0]!.id).toBe(answer.candidates[0]!.id);
+    const shelf = await asTenant(me, (tenant) =>
+      rankCandidates(tenant, { ...asked, inStockOnly: true, limit: 200 }),
+    );
+    expect(shelf.candidates.every(({ size }) => size!.inStock > 0)).toBe(true);
+    const like = await asTenant(me, (tenant) =>
+      moreLike(tenant, { findings, model: answer.candidates[0]!.id, but: 'softer' }),
+    );
+    expect(Array.isArray(like.models)).toBe(true);
+  });
+
+  it('advises on a tried pair', async () => {
+    const model = await modelNamed('One');
+    const { advice, outcome } = await asTenant(me, (tenant) =>
+      adviseOnFit(tenant, {
+        findings,
+        tryOns: [{ model: model.id, sizeLeft: 42, sizeRight: 42, width: 'D', left: { roomMm: 6 } }],
+      }),
+    );
+    expect(advice[0]!.advice[0]).toMatchObject({ level: 'stop', side: 'left' });
+    expect(outcome.nothingFits).toBe(true);
+  });
+});
+
+describe('a pair that is not in hand', () => {
+  const move = (id: string, event: Parameters<typeof moveOrder>[2]) =>
+    asTenant(me, (tenant) => moveOrder(tenant, id, event));
+  const lift = [{ kind: 'heel-lift' as const, side: 'left' as const, amount: 6 }];
+  const box = { version: '1', sizeLeft: 'EU 42 D', sizeRight: 'EU 42 D', sound: true, modified: true };
+  const order = async (name = 'One') => {
+    const visit = await fitted((await modelNamed(name)).id, { left: { heelSlip: 'slight' } });
+    const placed = await asTenant(me, (tenant) =>
+      orderPair(tenant, visit.visitId, { modifications: lift, surface: 'hard' }),
+    );
+    return { ...visit, order: placed };
+  };
+
+  it('is issued and ordered; collected after it was checked, with its sheet, its change and its lacing', async () => {
+    const { patientId, visitId, order: placed } = await order();
+    expect(placed).toMatchObject({ state: 'wanted', sizeLeft: 'EU 42 D', modifications: lift });
+    const visit = await asTenant(me, (tenant) => readVisit(tenant, visitId));
+    expect(visit.closedBecause).toBe('ordered: Testmaker One 1, EU 42 D');
+    expect(visit.issued).not.toBeNull();
+    expect((await asTenant(me, (tenant) => readPatient(tenant, patientId))).pairs).toEqual([]);
+    const kinds = async () =>
+      (await asTenant(me, readToday)).filter((item) => item.patient.id === patientId).map(({ kind }) => kind);
+    expect(await kinds()).toEqual(['order-to-place']);
+    expect((await refusal(move(placed.id, { event: 'collect' }))).status).toBe(422);
+    await move(placed.id, { event: 'place' });
+    await move(placed.id, { event: 'arrive' });
+    expect(await kinds()).toEqual(['order-to-check']);
+    expect((await refusal(move(placed.id, { event: 'check' }))).extra.errors?.[0]?.path).toEqual(['arrival']);
+    const checked = await move(placed.id, { event: 'check', arrival: box });
+    expect(checked).toMatchObject({ state: 'checked', cameVersion: null });
+    expect(checked.returnBy! > today()).toBe(true);
+    const collected = await move(placed.id, {
+      event: 'collect',
+      tryAgain: { comfort: 88, left: { roomMm: 12, heelSlip: 'slight' } },
+    });
+    expect(collected.state).toBe('collected');
+    const patient = await asTenant(me, (tenant) => readPatient(tenant, patientId));
+    expect(patient.pairs[0]).toMatchObject({ startedOn: today(), modifications: lift, surface: 'hard' });
+    expect(patient.pairs[0]!.log[0]).toMatchObject({ comfort: 88 });
+    const { sheet } = await asTenant(me, (tenant) => readVisit(tenant, visitId));
+    expect(sheet).toMatchObject({ changes: ['left: lift inside 6 mm'], lacing: { pattern: 'heel-lock' } });
+    expect(collected.events.map(({ event }) => event)).toEqual([
+      'created',
+      'place',
+      'arrive',
+      'pass',
+      'collect',
+    ]);
+  });
+
+  it('another version may be put by, but is tried on again and recorded as what came', async () => {
+    await send(`${HEAD}\n${row('One', '9')}\n`);
+    const { patientId, order: placed } = await order();
+    await move(placed.id, { event: 'place' });
+    await move(placed.id, { event: 'arrive' });
+    const checked = await move(placed.id, { event: 'check', arrival: { ...box, version: '9' } });
+    expect(checked).toMatchObject({ state: 'checked', cameVersion: '9' });
+    const refused = await refusal(move(placed.id, { event: 'collect' }));
+    expect(refused.extra.errors?.[0]?.path).toEqual(['tryAgain']);
+    await move(placed.id, { event: 'collect', tryAgain: { comfort: 70, left: { roomMm: 11 } } });
+    const patient = await asTenant(me, (tenant) => readPatient(tenant, patientId));
+    expect(patient.pairs[0]!.model.version).toBe('9');
+  });
+
+  it('a wrong size goes back, and no pair begins', async () => {
+    const { patientId, order: placed } = await order();
+    await move(placed.id, { event: 'place' });
+    await move(placed.id, { event: 'arrive' });
+    const wrong = await move(placed.id, { event: 'check', arrival: { ...box, sizeRight: 'EU 43 D' } });
+    expect(wrong.state).toBe('wrong');
+    expect(wrong.events.at(-1)!.note).toContain('EU 43 D came, EU 42 D was ordered');
+    expect((await move(placed.id, { event: 'return' })).state).toBe('returned');
+    expect((await asTenant(me, (tenant) => readPatient(tenant, patientId))).pairs).toEqual([]);
+    const open = await asTenant(me, (tenant) => listOrders(tenant, { patientId, open: true }));
+    expect(open).toEqual([]);
+  });
+
+  it('a warning sign blocks the order as it blocks the hand-over; another clinic sees no order', async () => {
+    const { visitId } = await fitted((await modelNamed('One')).id);
+    await asTenant(me, (tenant) =>
+      saveStep(tenant, visitId, 'warnings', {
+        revision: 1,
+        state: 'done',
+        content: { checked: true, present: [{ sign: 'open-wound' }] },
+      }),
+    );
+    const refused = await refusal(asTenant(me, (tenant) => orderPair(tenant, visitId, {})));
+    expect(refused.extra.errors?.[0]?.path).toEqual(['warnings', 'open-wound']);
+    expect(await asTenant(db.clinicB.practitioner, (tenant) => listOrders(tenant, {}))).toEqual([]);
+  });
+
+  it('what is handed over comes off the shelf', async () => {
+    const { id } = await modelNamed('One');
+    await asTenant(me, (tenant) => changeModel(tenant, id, { stock: { '42 D': 2 } }));
+    const { visitId } = await fitted(id);
+    await asTenant(me, (tenant) => handOver(tenant, visitId, { modifications: lift }));
+    expect((await modelNamed('One')).stock['42 D']).toBe(1);
+  });
+});
