@@ -354,7 +354,7 @@ describe('a pair that is not in hand', () => {
     expect(checked.returnBy! > today()).toBe(true);
     const collected = await move(placed.id, {
       event: 'collect',
-      tryAgain: { comfort: 88, left: { roomMm: 12, heelSlip: 'slight' } },
+      tryAgain: { comfort: 88, left: { roomMm: 12 } },
     });
     expect(collected.state).toBe('collected');
     const patient = await asTenant(me, (tenant) => readPatient(tenant, patientId));

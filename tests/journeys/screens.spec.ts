@@ -61,7 +61,17 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await page.goto(`${origin()}/sign-in`);
     await clean('sign-in');
     await signIn(page);
-    for (const path of ['today', 'patients', 'patients/new', 'shoes', 'knowledge', 'settings']) {
+    for (const path of [
+      'today',
+      'patients',
+      'patients/new',
+      'shoes',
+      'shoes/orders',
+      'shoes/supplier',
+      'shoes/files',
+      'knowledge',
+      'settings',
+    ]) {
       await page.goto(`${origin()}/${path}`);
       // A few of the 240 rules stand for all.
       if (path === 'knowledge') {
@@ -71,6 +81,14 @@ for (const colorScheme of ['light', 'dark'] as const) {
       await clean(path);
       await fits(page, path);
     }
+    await page.goto(`${origin()}/shoes`);
+    await page.getByRole('link', { name: /^Sources, versions/ }).click();
+    await clean('model');
+    await fits(page, 'model');
+    await page.getByRole('link', { name: 'Bench test' }).click();
+    await page.locator('astro-island:not([ssr])').first().waitFor({ state: 'attached' });
+    await clean('bench test');
+    await fits(page, 'bench test');
     await page.goto(`${origin()}/patients?q=Marne`);
     await page.getByRole('table').getByRole('link').first().click();
     await page

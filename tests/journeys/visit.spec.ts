@@ -92,23 +92,27 @@ test('the whole visit by keyboard alone, then a reload and a killed server, and 
 
   // Candidates and try-on.
   await expect(page.getByText(/models stay within the limits/)).toBeVisible();
-  await press(page, page.getByRole('button', { name: /Propose three/ }), 'Enter');
+  await press(page, page.getByRole('button', { name: /^Propose these/ }), 'Enter');
   await expect(page.getByText(/To bring: /)).toBeVisible();
   await next('Try-on');
-  const pairA = page.getByRole('region', { name: /^Pair A/ });
-  const inA = (label: string) => pairA.getByLabel(label, { exact: true });
-  await tabTo(page, inA('Room in front'));
-  await page.keyboard.type('6');
+  const pairA = page.getByRole('region', { name: /^Pair A: / });
+  const feet = page.getByRole('region', { name: 'Checks of pair A' });
+  await tabTo(page, pairA.getByLabel('Comfort, 0–100'));
+  await page.keyboard.type('82');
+  await typeInto(page, 'Room in front, left', '6');
   await page.keyboard.press('Tab');
   await expect(pairA).toContainText('too short');
+  await expect(feet.getByRole('status', { name: 'Advice on pair A' })).toContainText(/Try \S+ \d/);
   await page.keyboard.press('Shift+Tab');
   await page.keyboard.press('Control+a');
   await page.keyboard.type('12');
-  await tabTo(page, inA('Comfort, 0–100'));
-  await page.keyboard.type('82');
+  await choose(page, 'Width, ball, left', 2);
+  await choose(page, 'Heel slip, right', 2);
+  await expect(feet).toContainText('Heel lock');
+  for (let presses = 0; presses < 60; presses += 1) await page.keyboard.press('Shift+Tab');
   await tabTo(page, pairA.getByRole('group', { name: 'Verdict' }).locator('input').first());
   await page.keyboard.press('1');
-  await expect(pairA).toContainText('Most comfortable of those that fit');
+  await expect(pairA).toContainText('The most comfortable of those that fit');
   const chosenShoe = (await pairA.getByRole('heading').innerText()).replace(/^A\. /, '');
   await next('Hand-over');
 

@@ -10,6 +10,7 @@ import {
   orderAfter,
   RETURN_DAYS,
 } from '@/core/orders/order';
+import { SIDES } from '@/core/picture/finding-kinds';
 import type { TryOn } from '@/core/tryon/try-on';
 import { audit, type Tenant } from '../database/tenant';
 import { notFound, Refusal, valueOrRefusal } from '../http/problem';
@@ -135,10 +136,7 @@ async function collect(tenant: Tenant, order: OrderRecord, move: Move): Promise<
   const model = order.cameVersion
     ? await versionThatCame(tenant, order)
     : await modelTried(tenant, row.try_on);
-  const again = move.tryAgain
-    ? Object.fromEntries(Object.entries(move.tryAgain).filter(([, value]) => value !== undefined))
-    : {};
-  const tryOn: TryOn = { ...row.try_on, ...again, model: model.id };
+  const tryOn = feltAgain(row.try_on, move.tryAgain ?? {}, model.id);
   await startPair(tenant, {
     patient: await patientRow(tenant, order.patient.id),
     visitId: order.visitId,
@@ -151,6 +149,18 @@ async function collect(tenant: Tenant, order: OrderRecord, move: Move): Promise<
     modifications: order.modifications,
     input: row.start,
   });
+}
+
+/** A fitting with what was felt at collection over it: what was not asked again still holds, foot by foot. */
+function feltAgain(before: TryOn, again: NonNullable<Move['tryAgain']>, model: string): TryOn {
+  const said = Object.fromEntries(Object.entries(again).filter(([, value]) => value !== undefined));
+  const feet = Object.fromEntries(
+    SIDES.flatMap((side) => {
+      const foot = { ...before[side], ...again[side] };
+      return Object.keys(foot).length > 0 ? [[side, foot]] : [];
+    }),
+  );
+  return { ...before, ...said, ...feet, model };
 }
 
 /** The version whose name the arrival said, where the catalogue has it; the one that was ordered otherwise. */

@@ -57,7 +57,7 @@ export function BenchTest({ pair, answers, onChange, heelBallMm = null, end }: P
   const index = minimalistIndexOf(features);
   const done = tests.filter(({ asks }) => isDone(asks, answers)).length;
   return (
-    <div className="grid grid-cols-[11rem_1fr_15rem] gap-5 items-start">
+    <div className="grid grid-cols-[9rem_minmax(0,1fr)] xl:grid-cols-[11rem_minmax(0,1fr)_15rem] gap-5 items-start">
       <nav aria-label="Bench tests">
         <ol>
           {tests.map((entry, place) => (
@@ -80,7 +80,7 @@ export function BenchTest({ pair, answers, onChange, heelBallMm = null, end }: P
         <h2 id="bench-title">
           {at + 1}. {test.title}
         </h2>
-        <div className="grid grid-cols-[13rem_1fr] gap-4">
+        <div className="grid grid-cols-[minmax(7rem,13rem)_1fr] gap-4">
           <BenchDrawing test={test.id} />
           <div>
             <p>{test.how}</p>
@@ -111,7 +111,7 @@ export function BenchTest({ pair, answers, onChange, heelBallMm = null, end }: P
         </p>
         {end}
       </section>
-      <aside aria-label="What the tests say" className="bg-desk px-3 py-2 text-sm" role="status">
+      <aside aria-label="What the tests say" className="bg-desk px-3 py-2 text-sm max-xl:col-start-2">
         <p>
           Motion-control scale:{' '}
           <strong className="figure">
@@ -125,7 +125,7 @@ export function BenchTest({ pair, answers, onChange, heelBallMm = null, end }: P
             {index.least === index.most ? index.most : `${index.least} to ${index.most}`} %
           </strong>
         </p>
-        <ul className="mt-2">
+        <ul className="mt-2" role="status" aria-label="Findings of the tests">
           {findings.map((finding) => (
             <li key={finding.sentence} className={LEVEL[finding.level]}>
               {finding.sentence}

@@ -39,7 +39,7 @@ export function PairDetail({ pair, fitting }: Props) {
             id: 'feet',
             title: `${pair.letter}: each foot`,
             content: (
-              <div className="grid grid-cols-[1fr_15.5rem] gap-4">
+              <div className="grid gap-4 xl:grid-cols-[1fr_15.5rem]">
                 <FootChecks pair={pair} fitting={fitting} />
                 <AdviceList pair={pair} fitting={fitting} />
               </div>

@@ -8,7 +8,8 @@ const number = (
   whole = false,
 ): NumberFinding => ({ kind: 'number', scope: 'body', step: null, label, unit, plausible, possible, whole });
 
-export const ROOM = number('Room in front', 'mm', [5, 22], [-20, 60]);
+// Short and long rooms are advised on; asking whether they are meant would only move what is pressed next.
+export const ROOM = number('Room in front', 'mm', [-20, 60], [-20, 60]);
 export const COMFORT = number('Comfort, 0–100', 'score', [0, 100], [0, 100], true);
 
 /** Checks by tap, in the order in which they are made on each foot. */
