@@ -1,6 +1,6 @@
 // npm run bench: figures and ratios, not tests. Needs what npm test installs.
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
@@ -15,7 +15,7 @@ ensureNpmPackages();
 ensureBuilt();
 const { build } = await import('esbuild');
 // Bundled, as the browser and the worker get it: what tsx adds to every function would be measured too.
-for (const name of ['core', 'reasoning', 'examination']) {
+for (const name of ['core', 'reasoning', 'shoes', 'examination']) {
   const outfile = join(ROOT, `dist/${name}-bench.mjs`);
   await build({
     entryPoints: [join(ROOT, `scripts/bench/${name}.ts`)],
@@ -41,6 +41,9 @@ try {
   await previewUnderLoad();
   await scriptSizes();
   await examinationInTheBrowser();
+  await comparisonInTheBrowser();
+  // Last: it leaves a catalogue that no clinic has.
+  await importOfFiftyThousand();
 } finally {
   await application.stop();
   await database.stop();
@@ -153,6 +156,71 @@ async function previewUnderLoad() {
   await previews;
   console.log(
     `Today read by 4 users: median ${quiet.median.toFixed(0)} ms, during a preview ${busy.median.toFixed(0)} ms = ${(busy.median / quiet.median).toFixed(2)} × (wanted ≤ 1.5)`,
+  );
+}
+
+/** Resident memory of the application and its children, MB. */
+function memoryOf(pid) {
+  const rss = (id) => {
+    try {
+      const kb = /VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${id}/status`, 'utf8'))?.[1] ?? 0;
+      const children = readFileSync(`/proc/${id}/task/${id}/children`, 'utf8')
+        .trim()
+        .split(' ')
+        .filter(Boolean);
+      return children.reduce((sum, child) => sum + rss(child), Number(kb));
+    } catch {
+      return 0;
+    }
+  };
+  return rss(pid) / 1024;
+}
+
+/** 50,000 rows sent as CSV: how long, how memory moves, and that cancelling takes them back. */
+async function importOfFiftyThousand() {
+  const cookie = await signedIn();
+  const headers = { 'content-type': 'text/csv', origin, cookie };
+  const head =
+    'maker,name,version,group,system,allowance_mm,sizes,widths,ball_width_mm,stock,price,drop_mm,heel_stack_mm,mass_g,closure,midsole_hardness';
+  const line = (at, maker) =>
+    `${maker},Model ${at},1,men,eu,15,39-46,D 2E,95,42 D:2,100,${at % 12},30,${200 + (at % 200)},laces,firm\n`;
+  const rows = (maker) => `${head}\n${Array.from({ length: 50_000 }, (_, at) => line(at, maker)).join('')}`;
+  const send = async (text, signal) => {
+    const answer = await fetch(`${origin}/api/v1/catalogue`, { method: 'POST', headers, body: text, signal });
+    let last = '';
+    let progress = 0;
+    for await (const chunk of answer.body) {
+      for (const part of Buffer.from(chunk).toString().trim().split('\n')) last = part;
+      progress += 1;
+    }
+    return { ...JSON.parse(last).finished, progress };
+  };
+  // One small file first: what is loaded once is not counted.
+  await send(`${head}\n${line(1, 'Warm')}`);
+  const text = rows('Benchworks');
+  const before = memoryOf(application.pid);
+  let most = before;
+  const watch = setInterval(() => {
+    most = Math.max(most, memoryOf(application.pid));
+  }, 100);
+  const start = performance.now();
+  const done = await send(text);
+  const seconds = (performance.now() - start) / 1000;
+  clearInterval(watch);
+  console.log(
+    `import of ${done.rows} rows (${(text.length / 1e6).toFixed(1)} MB): ${seconds.toFixed(1)} s (wanted ≤ 20), ${done.added} added, ${done.progress} lines of progress; memory of the server ${before.toFixed(0)} → at most ${most.toFixed(0)} MB`,
+  );
+  const count = async () => {
+    const answer = await fetch(`${origin}/api/v1/models`, { headers });
+    return (await answer.json()).length;
+  };
+  const models = await count();
+  const abort = new AbortController();
+  setTimeout(() => abort.abort(), 1500);
+  await send(rows('Cancelled'), abort.signal).catch(() => null);
+  await new Promise((wait) => setTimeout(wait, 1500));
+  console.log(
+    `an import of 50,000 rows cancelled after 1.5 s leaves ${(await count()) - models} models more (wanted 0)`,
   );
 }
 
@@ -297,4 +365,47 @@ async function examinationInTheBrowser() {
   );
   await browser.close();
   rmSync(files, { recursive: true, force: true });
+}
+
+/** Three pairs laid beside each other in the visit, and four in the catalogue: from the press to the table on the page. */
+async function comparisonInTheBrowser() {
+  const browser = await chromium.launch({
+    executablePath,
+    args: ['--no-sandbox', '--disable-background-networking'],
+  });
+  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+  await page.goto(`${origin}/sign-in`, { waitUntil: 'networkidle' });
+  await page.getByLabel('E-mail').fill(SIGN_IN.email);
+  await page.getByLabel('Password').fill(SIGN_IN.password);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.waitForURL(/today/);
+  await page
+    .getByRole('link', { name: /Odran Pell/ })
+    .first()
+    .click();
+  await page.locator('[data-visit]').waitFor();
+  await page.goto(`${page.url().split('#')[0]}#candidates`);
+  await page.getByRole('button', { name: /^Propose/ }).click();
+  await page.waitForTimeout(1000);
+  const ms = await page.evaluate(async () => {
+    const tab = [...document.querySelectorAll('[role=tab]')].find(
+      (one) => one.textContent === 'Side by side',
+    );
+    const times = [];
+    for (let round = 0; round < 9; round += 1) {
+      const start = performance.now();
+      tab.click();
+      while (!document.querySelector('table[aria-label^="Pairs to bring"]'))
+        await new Promise((next) => requestAnimationFrame(next));
+      times.push(performance.now() - start);
+      document.querySelector('[role=tab]').click();
+      while (document.querySelector('table[aria-label^="Pairs to bring"]'))
+        await new Promise((next) => requestAnimationFrame(next));
+    }
+    return times.sort((a, b) => a - b)[4];
+  });
+  console.log(
+    `three pairs side by side, from the press to the page: median ${ms.toFixed(0)} ms (wanted ≤ 100)`,
+  );
+  await browser.close();
 }

@@ -75,29 +75,7 @@ const take = async (button, settings = {}) => {
   await dialog.getByRole('button', { name: 'Take from the simulated device' }).click();
 };
 const sides = ['left', 'right'];
-await shoot('visit-aches', async () => {
-  await step('ask', 'Aches')();
-  await page.getByRole('checkbox', { name: 'ball of the foot, right' }).click();
-  await page.getByRole('group', { name: 'How much, 0–10' }).getByText('4', { exact: true }).click();
-});
 await shoot('visit-feet', step('feet'));
-await shoot('visit-posture', async () => {
-  await step('load', 'Posture')();
-  for (const side of sides) {
-    const groups = await page.getByRole('group', { name: new RegExp(`, ${side}$`) }).all();
-    for (const [at, group] of groups.entries())
-      await group
-        .getByText(['+1', '+1', '0', '+1', '+2', side === 'left' ? '+1' : '0'][at], { exact: true })
-        .click();
-  }
-});
-await shoot('visit-print', async () => {
-  await step('feet', 'Footprint')();
-  for (const side of sides) {
-    await take(`Take a print, ${side}`);
-    await page.getByRole('button', { name: `Keep, ${side}` }).waitFor();
-  }
-});
 await shoot('visit-scan', async () => {
   await step('feet', 'Scan')();
   for (const side of sides) {
@@ -137,19 +115,60 @@ await shoot('visit-what-if', async () => {
   await page.getByRole('slider', { name: /^Drop/ }).fill('4');
   await page.getByRole('slider', { name: /^Rocker/ }).fill('2');
 });
-await shoot('visit-candidates', step('candidates'));
+await shoot('visit-candidates', async () => {
+  await step('candidates')();
+  await page.getByRole('button', { name: /^Propose/ }).click();
+  await page
+    .getByRole('button', { name: /^Drawn, with all reasons/ })
+    .first()
+    .click();
+});
 await shoot('visit-try-on', async () => {
   await step('candidates')();
-  await page.getByRole('button', { name: /Propose three/ }).click();
+  await page.getByRole('button', { name: /^Propose/ }).click();
+  await page.waitForTimeout(1200);
   await step('try-on')();
-  const pair = page.getByRole('region', { name: /^Pair A/ });
-  await pair.waitFor();
-  await pair.getByLabel('Room in front').fill('6');
-  await pair.getByLabel('Comfort, 0–100').fill('78');
-  await pair.getByText('slight', { exact: true }).click();
+  const comfort = (letter, value) =>
+    page
+      .getByRole('region', { name: new RegExp(`^Pair ${letter}`) })
+      .getByLabel('Comfort, 0–100')
+      .fill(value);
+  await comfort('A', '62');
+  await comfort('B', '81');
+  await page.getByLabel('Room in front, left').fill('6');
+  await page.getByLabel('Room in front, right').fill('11');
+  await page.getByRole('group', { name: 'Heel slip, left' }).getByText('slight', { exact: true }).click();
 });
 await shoot('visit-warnings', step('warnings'));
-await shoot('shoes', () => page.goto(`${origin}/shoes`));
+await shoot('shoes', async () => {
+  await page.goto(`${origin}/shoes`);
+  await page.waitForLoadState('networkidle');
+  await page.getByRole('combobox', { name: 'Feature' }).selectOption({ label: 'Heel-to-toe drop' });
+  await page.getByLabel('is', { exact: true }).fill('4–8 mm');
+  await page.getByRole('button', { name: 'Filter', exact: true }).click();
+});
+await shoot('model', async () => {
+  await page.goto(`${origin}/shoes`);
+  await page.waitForLoadState('networkidle');
+  await page.getByLabel('Maker, name, version').fill('Haven');
+  await page.getByRole('link', { name: /^Sources, versions/ }).click();
+  await page.waitForLoadState('networkidle');
+});
+await shoot('bench-test', async () => {
+  await page.goto(page.url().replace(/\/$/, '') + '/bench');
+  await page.waitForLoadState('networkidle');
+  await page.getByLabel('Sole, heel to tip').fill('290');
+  await page.getByLabel('Heel to the fold').fill('208');
+  await page.getByRole('button', { name: 'Next test' }).click();
+  await page.getByText('stiff', { exact: true }).click();
+  await page.getByRole('button', { name: 'Next test' }).click();
+  await page.getByText('firm', { exact: true }).click();
+  await page.getByText('no', { exact: true }).click();
+});
+await shoot('orders', async () => {
+  await page.goto(`${origin}/shoes/orders`);
+  await page.waitForLoadState('networkidle');
+});
 await shoot('knowledge', () => page.goto(`${origin}/knowledge`));
 await shoot('house-rules', async () => {
   await page.goto(`${origin}/knowledge`);

@@ -6,7 +6,7 @@ const keysOf = <K extends string>(table: Readonly<Record<K, unknown>>) =>
   z.enum(Object.keys(table) as [K, ...K[]]);
 
 /** Values of features, each within its own scale. */
-export const featureValuesSchema = z
+const featureValuesSchema = z
   .record(z.string(), z.union([z.number(), z.string()]))
   .superRefine((values, context) => {
     for (const [id, value] of Object.entries(values)) {

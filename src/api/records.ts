@@ -127,8 +127,9 @@ export interface OrderRecord {
   cameVersion: string | null;
   expectedOn: string | null;
   arrivedOn: string | null;
-  /** Last day on which it can be sent back; null before it has arrived. */
+  /** Last day on which it can be sent back, and days left until then; null before it has arrived. */
   returnBy: string | null;
+  daysToReturn: number | null;
   createdAt: string;
   events: { event: OrderEvent | 'created'; note: string; by: string; at: string }[];
 }

@@ -5,13 +5,15 @@ import { clinicalPicture } from '../picture/clinical-picture';
 import { resolve } from '../prescribe/resolve';
 import { utilityAt } from '../prescribe/utility';
 import { FEATURES, type FeatureId, type FeatureValues } from '../shoe/features';
+import { entryKey } from './catalogue-entry';
 import { compareModels } from './compare';
 import { differenceInWords, type FeelAxis, feelDifference, unlikeness } from './feel';
 import { type CatalogueQuery, filterModels, readFeatureFilter } from './filter';
-import type { ShoeModel } from './model';
+import { pairsInStock, type ShoeModel, stockOf } from './model';
 import { moreLikeThis } from './more-like';
 import { proposeTrial } from './propose';
 import { type Ranked, rank, reasonsFor } from './rank';
+import { versionDifferences } from './version-differences';
 
 const shoe = (id: string, features: FeatureValues): ShoeModel => ({
   id,
@@ -286,5 +288,35 @@ describe('comparing', () => {
     expect(row('mass').differs).toBe(false);
     expect(row('closure').values[1]).toBeNull();
     expect(rows.some((entry) => entry.feature === 'tread')).toBe(false);
+  });
+});
+
+describe('a later version of the same model', () => {
+  const worn = shoe('Line', { drop: 8, heelStack: 30, closure: 'laces' });
+  it('is told feature by feature, with what was not stated, and by how its sizes are counted', () => {
+    const later = {
+      ...shoe('Line', { drop: 6, heelStack: 30.5, closure: 'laces', mass: 280 }),
+      version: '2',
+    };
+    expect(versionDifferences(worn, later)).toEqual(['Heel-to-toe drop: 8\u2009mm → 6\u2009mm']);
+    const other = { ...later, sizing: { ...later.sizing, allowanceMm: 13.3 } };
+    expect(versionDifferences(worn, other)).toContain('Sizes are counted differently');
+    expect(versionDifferences(worn, worn)).toEqual([]);
+  });
+
+  it('one entry has one name, whatever the capitals and the blanks', () => {
+    expect(entryKey({ maker: ' Testmaker', name: 'LINE', version: '2' })).toBe(
+      entryKey({ maker: 'testmaker', name: 'Line ', version: '2' }),
+    );
+    expect(entryKey({ maker: 'a', name: 'b c', version: '1' })).not.toBe(
+      entryKey({ maker: 'a b', name: 'c', version: '1' }),
+    );
+  });
+
+  it('the shelf is counted by size and width', () => {
+    const stocked = { ...worn, stock: { '42 D': 2, '42.5 2E': 1 } };
+    expect(pairsInStock(stocked)).toBe(3);
+    expect(stockOf(stocked, 42.5, '2E')).toBe(1);
+    expect(stockOf(stocked, 42, '2E')).toBe(0);
   });
 });

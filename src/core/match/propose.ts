@@ -22,9 +22,12 @@ export const ROLE_LABEL: Record<TrialRole, string> = {
 const UNLIKE = 1.5;
 const WORTH_TRYING = 0.15;
 
+/** However many are good, the best of them are enough to choose from. */
+const LOOKED_AT = 250;
+
 /** Those of a ranking that are worth putting on a foot: not much worse than the best. */
 export const worthTrying = (ranked: readonly Ranked[]): Ranked[] =>
-  ranked.filter((entry) => entry.score >= (ranked[0]?.score ?? 0) - WORTH_TRYING);
+  ranked.slice(0, LOOKED_AT).filter((entry) => entry.score >= ranked[0]!.score - WORTH_TRYING);
 
 /** How far a difference leads toward more hold, or toward less shoe, in felt steps. */
 const toward: Record<'structured' | 'softer', (difference: FeelDifference) => number> = {

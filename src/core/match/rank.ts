@@ -126,15 +126,16 @@ function column(target: Target): Column {
   return { target, weight, whenUnknown, unsure, allows, limited, place, breaks, serves };
 }
 
-const laidOut = new WeakMap<readonly ShoeModel[], readonly (readonly (FeatureValue | undefined)[])[]>();
+type Row = readonly (FeatureValue | undefined)[];
+const laidOut = new WeakMap<ShoeModel, Row>();
 
-/** Each model's values in the order of the vocabulary: a place in a row is found many times faster than a name. */
-function rowsOf(models: readonly ShoeModel[]): readonly (readonly (FeatureValue | undefined)[])[] {
-  const before = laidOut.get(models);
+/** A model's values in the order of the vocabulary: a place in a row is found many times faster than a name. */
+function rowOf(model: ShoeModel): Row {
+  const before = laidOut.get(model);
   if (before) return before;
-  const rows = models.map(({ features }) => FEATURE_IDS.map((id) => features[id]));
-  laidOut.set(models, rows);
-  return rows;
+  const row = FEATURE_IDS.map((id) => model.features[id]);
+  laidOut.set(model, row);
+  return row;
 }
 
 /** Targets that a model can meet or miss; room beyond the toes is a matter of its size. */
@@ -151,10 +152,8 @@ export function rank(models: readonly ShoeModel[], specification: Specification)
   const share = total === 0 ? 0 : 1 / total;
   const ranked: Ranked[] = [];
   const excluded: Excluded[] = [];
-  const rows = rowsOf(models);
-  for (let at = 0; at < models.length; at += 1) {
-    const model = models[at]!;
-    const row = rows[at]!;
+  for (const model of models) {
+    const row = rowOf(model);
     let sum = 0;
     let unknown = 0;
     let variance = 0;

@@ -1,6 +1,6 @@
 import type { ClinicalPicture } from '../picture/clinical-picture';
 import { findingAt } from '../picture/clinical-picture';
-import { SIDES, type Side } from '../picture/finding-kinds';
+import type { Side } from '../picture/finding-kinds';
 import type { Band, Specification, Target } from '../prescribe/specification';
 import { USUAL_ROOM } from './room';
 import type { SizeWish } from './start-size';
@@ -96,7 +96,3 @@ export function sizeWish(
   const width = specification.targets.find((entry) => entry.feature === 'width');
   return { room, adds, widthGrade: width?.kind === 'band' ? width.best : 2, why };
 }
-
-/** Sides that were measured. */
-export const measuredSides = (picture: ClinicalPicture): Side[] =>
-  SIDES.filter((side) => typeof findingAt(picture, 'footLength', side) === 'number');

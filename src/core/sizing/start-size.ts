@@ -1,7 +1,6 @@
 import { fail, ok, type Result } from '../result';
 import { lastOfSize, nearestHalf, SIZE_SYSTEM_LABEL, type SizeSystem, sizeOfLast } from './systems';
 import {
-  gradeOfLetter,
   lettersByGrade,
   MM_WIDTH_PER_LETTER,
   type SizingGroup,
@@ -153,9 +152,5 @@ export function widthFor(
   );
   return holding ?? model.widths[model.widths.length - 1]!;
 }
-
-/** Widest grade (1 … 4) a model offers: what its width feature says when it is not stated. */
-export const widestGrade = (model: ModelSizing): number =>
-  Math.max(...model.widths.map((letter) => gradeOfLetter(model.group, letter)));
 
 const fixed = (value: number): string => String(Math.round(value * 10) / 10);

@@ -63,7 +63,7 @@ const entrySchema = z
   });
 
 /** The document: models with everything that is said of them. */
-export const catalogueDocumentSchema = z.strictObject({
+const catalogueDocumentSchema = z.strictObject({
   format: z.literal('sovet-catalogue'),
   version: z.literal(1),
   models: z.array(z.unknown()).max(MOST_ROWS),

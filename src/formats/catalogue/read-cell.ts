@@ -34,11 +34,7 @@ function slip(feature: FeatureId, value: number): string | undefined {
 }
 
 /** Reads a feature's cell: a number with or without its unit, a grade by number or name, an option by name. */
-export function readFeatureCell(
-  feature: FeatureId,
-  text: string,
-  decimalComma: boolean,
-): Result<FeatureValue> {
+function readFeatureCell(feature: FeatureId, text: string, decimalComma: boolean): Result<FeatureValue> {
   const definition = featureOf(feature);
   if (definition.kind === 'choice') {
     const typed = text.trim().toLowerCase();
@@ -75,7 +71,7 @@ export function readFeatureCell(
 const SOURCE = new RegExp(`\\s@(${Object.keys(VALUE_SOURCES).join('|')})\\s+(\\d{4}-\\d{2}-\\d{2})$`);
 
 /** A cell may say its own source: `8.5 @bench 2031-05-20`. */
-export function splitSource(text: string): { value: string; from?: ValueSource; on?: string } {
+function splitSource(text: string): { value: string; from?: ValueSource; on?: string } {
   const trimmed = text.trim();
   const match = SOURCE.exec(trimmed);
   return match

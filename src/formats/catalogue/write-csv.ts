@@ -7,7 +7,7 @@ import { COLUMNS } from './columns';
 export const withoutFormula = (text: string): string => (/^[=+\-@\t\r]/.test(text) ? `'${text}` : text);
 
 /** Sizes as a range where they are one, else as a list. */
-export function sizesInWords(sizes: readonly number[]): string {
+function sizesInWords(sizes: readonly number[]): string {
   const step = sizes.length > 2 ? sizes[1]! - sizes[0]! : 0;
   const even =
     step > 0 && sizes.every((size, at) => at === 0 || Math.abs(size - sizes[at - 1]! - step) < 1e-9);

@@ -60,7 +60,6 @@ const FILL: Record<DrawnPart['kind'], string | null> = {
   guide: null,
   foot: null,
   inside: null,
-  over: null,
   band: null,
 };
 

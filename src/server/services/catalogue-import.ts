@@ -6,7 +6,7 @@ import { readCatalogueCsv } from '@/formats/catalogue/read-csv';
 import { type Actor, asTenant, type Tenant } from '../database/tenant';
 import { log } from '../http/log';
 import { Refusal } from '../http/problem';
-import { storeEntries, tieForerunners } from './catalogue-store';
+import { knownModels, storeEntries, tieForerunners } from './catalogue-store';
 import { noteChange } from './models';
 import { today } from './pairs';
 
@@ -42,6 +42,7 @@ async function readInto(
   say: (line: ImportLine) => void,
 ): Promise<CatalogueReport & { added: number; changed: number }> {
   const counts = { added: 0, changed: 0 };
+  const models = await knownModels(tenant);
   const replaced: Pick<CatalogueEntry, 'maker' | 'name' | 'version' | 'replaces'>[] = [];
   let waiting: CatalogueEntry[] = [];
   const store = async (least: number) => {
@@ -49,7 +50,7 @@ async function readInto(
       if (gone.aborted) throw new TakenBack();
       const batch = waiting.slice(0, BATCH);
       waiting = waiting.slice(BATCH);
-      const stored = await storeEntries(tenant, batch);
+      const stored = await storeEntries(tenant, batch, models);
       counts.added += stored.added;
       counts.changed += stored.changed;
     }

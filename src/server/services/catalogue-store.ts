@@ -12,20 +12,27 @@ function mergedReadings(before: FeatureReadings, coming: FeatureReadings): Featu
   return readings;
 }
 
+/** Identifiers of the models that are there by what names them: looked up once, not once a batch. */
+export async function knownModels({ tx }: Tenant): Promise<Map<string, string>> {
+  const rows = await tx.selectFrom('shoe_model').select(['id', 'maker', 'name', 'version']).execute();
+  return new Map(rows.map((row) => [entryKey(row), row.id]));
+}
+
 /** Puts entries into the catalogue: new ones are added, known ones changed. One statement a batch, in the caller's transaction. */
 export async function storeEntries(
   { tx, actor }: Tenant,
   entries: readonly CatalogueEntry[],
+  models: ReadonlyMap<string, string>,
 ): Promise<{ added: number; changed: number }> {
-  const rows = await tx
-    .selectFrom('shoe_model')
-    .select(['id', 'maker', 'name', 'version', 'readings'])
-    .where(
-      sql<boolean>`(lower(maker), lower(name), lower(version)) in (${sql.join(
-        entries.map(({ maker, name, version }) => sql`(lower(${maker}), lower(${name}), lower(${version}))`),
-      )})`,
-    )
-    .execute();
+  const ids = entries.flatMap((entry) => models.get(entryKey(entry)) ?? []);
+  const rows =
+    ids.length === 0
+      ? []
+      : await tx
+          .selectFrom('shoe_model')
+          .select(['id', 'maker', 'name', 'version', 'readings'])
+          .where('id', 'in', ids)
+          .execute();
   const known = new Map(rows.map((row) => [entryKey(row), row]));
   const values = entries.map((entry) => {
     const readings = mergedReadings(known.get(entryKey(entry))?.readings ?? {}, entry.readings);

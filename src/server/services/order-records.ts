@@ -1,8 +1,9 @@
 import type { OrderRecord } from '@/api/records';
 import { dayAfter } from '@/core/aftercare/patient-sheet';
-import type { OrderState } from '@/core/orders/order';
+import { daysToReturn, type OrderState } from '@/core/orders/order';
 import type { Tenant } from '../database/tenant';
 import { MODEL_COLUMNS, modelOf } from './models';
+import { daysBetween, today } from './pairs';
 
 export interface OrderFilter {
   patientId?: string;
@@ -62,6 +63,10 @@ export async function listOrders({ tx }: Tenant, filter: OrderFilter): Promise<O
         expectedOn: row.expected_on,
         arrivedOn: row.arrived_on,
         returnBy: row.arrived_on && dayAfter(row.arrived_on, row.return_days),
+        daysToReturn:
+          row.arrived_on === null
+            ? null
+            : daysToReturn(daysBetween(row.arrived_on, today()), row.return_days),
         createdAt: row.created_at.toISOString(),
         events: events
           .filter((event) => event.order_id === row.id)

@@ -12,7 +12,7 @@ import { audit, type Tenant } from '../database/tenant';
 import { notFound, Refusal } from '../http/problem';
 import { laterVersions, MODEL_COLUMNS, modelOf } from './models';
 
-const daysBetween = (from: string, to: string): number =>
+export const daysBetween = (from: string, to: string): number =>
   differenceInCalendarDays(new Date(`${to}T12:00:00Z`), new Date(`${from}T12:00:00Z`));
 
 export const today = (now = new Date()): string => now.toISOString().slice(0, 10);

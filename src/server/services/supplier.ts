@@ -4,7 +4,7 @@ import type { SupplierAnnouncement } from '@/api/records';
 import type { supplierAnswerSchema } from '@/api/shoes';
 import { type SupplierItem, supplierFeed } from '@/simulators/supplier-feed';
 import type { Tenant } from '../database/tenant';
-import { storeEntries, tieForerunners } from './catalogue-store';
+import { knownModels, storeEntries, tieForerunners } from './catalogue-store';
 import { catalogueEntries, noteChange } from './models';
 import { today } from './pairs';
 
@@ -108,7 +108,7 @@ async function takeOver(tenant: Tenant, item: SupplierItem): Promise<void> {
       .where('id', '=', model.id)
       .execute();
   if (item.kind === 'new-version') {
-    await storeEntries(tenant, [item.entry]);
+    await storeEntries(tenant, [item.entry], await knownModels(tenant));
     await tieForerunners(tenant, [item.entry]);
     await change({ status: 'discontinued' });
   }

@@ -125,13 +125,15 @@ export function BenchTest({ pair, answers, onChange, heelBallMm = null, end }: P
             {index.least === index.most ? index.most : `${index.least} to ${index.most}`} %
           </strong>
         </p>
-        <ul className="mt-2" role="status" aria-label="Findings of the tests">
-          {findings.map((finding) => (
-            <li key={finding.sentence} className={LEVEL[finding.level]}>
-              {finding.sentence}
-            </li>
-          ))}
-        </ul>
+        <div role="status" aria-label="Findings of the tests">
+          <ul className="mt-2">
+            {findings.map((finding) => (
+              <li key={finding.sentence} className={LEVEL[finding.level]}>
+                {finding.sentence}
+              </li>
+            ))}
+          </ul>
+        </div>
         {findings.length === 0 && <p className="text-faint">Nothing tested yet.</p>}
       </aside>
     </div>

@@ -50,8 +50,12 @@ export function OrderCard({ order: given, patient = false }: { order: OrderRecor
       )}
       <Course order={order} />
       {order.modifications.length > 0 && <p>{order.modifications.map(modificationInWords).join('; ')}</p>}
-      {order.returnBy && order.state !== 'collected' && (
-        <p className="text-faint">Can be sent back until {order.returnBy}.</p>
+      {order.daysToReturn !== null && !['collected', 'returned'].includes(order.state) && (
+        <p className={order.daysToReturn < 7 ? 'text-hold' : 'text-faint'}>
+          {order.daysToReturn >= 0
+            ? `Can be sent back for ${order.daysToReturn} more days, until ${order.returnBy}.`
+            : `The term for sending it back ended on ${order.returnBy}.`}
+        </p>
       )}
       {order.cameVersion && (
         <p className="text-hold">
@@ -166,13 +170,15 @@ function ArrivalForm({ order, onCheck }: { order: OrderRecord; onCheck: (arrival
                 : 'Wrong: to be returned'}
         </button>
       </div>
-      <ul role="status">
-        {check.problems.map((problem) => (
-          <li key={problem} className="text-hold">
-            {problem}
-          </li>
-        ))}
-      </ul>
+      <div role="status">
+        <ul>
+          {check.problems.map((problem) => (
+            <li key={problem} className="text-hold">
+              {problem}
+            </li>
+          ))}
+        </ul>
+      </div>
     </fieldset>
   );
 }

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { type ComponentType, lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import type { VisitRecord } from '@/api/records';
 import type { SavedStep } from '@/api/saved-steps';
 import type { Rule } from '@/core/knowledge/rule';
@@ -18,14 +18,16 @@ import { HandOver } from './steps/HandOver';
 import { Load } from './steps/Load';
 import { Move } from './steps/Move';
 import { OldPair } from './steps/OldPair';
-import { Prosthesis } from './steps/Prosthesis';
 import { Reason } from './steps/reason/Reason';
 import { TryOnStep } from './steps/try-on/TryOnStep';
 import { Warnings } from './steps/Warnings';
 import { knowledgeAt, useVisit, VisitProvider } from './visit-context';
 import { VisitStore } from './visit-store';
 
-const SCREENS: Record<SavedStep, () => React.JSX.Element | null> = {
+// Few visits need it: it is fetched when it is opened.
+const Prosthesis = lazy(() => import('./steps/Prosthesis').then((step) => ({ default: step.Prosthesis })));
+
+const SCREENS: Record<SavedStep, ComponentType> = {
   ask: Ask,
   'old-pair': OldPair,
   feet: Feet,
@@ -161,7 +163,13 @@ function Work({
         role="region"
         aria-label={`${STEP_NAME[step]}, work`}
       >
-        {entry.saving === 'conflict' && entry.theirs ? <ConflictPanel step={step} /> : <Screen key={step} />}
+        {entry.saving === 'conflict' && entry.theirs ? (
+          <ConflictPanel step={step} />
+        ) : (
+          <Suspense fallback={<p className="text-faint">Opening …</p>}>
+            <Screen key={step} />
+          </Suspense>
+        )}
       </div>
       {!readOnly && step !== 'hand-over' && (
         <footer className="flex gap-3 px-5 py-2 border-t border-line">

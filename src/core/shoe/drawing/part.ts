@@ -21,8 +21,6 @@ export interface DrawnPart {
     | 'foot'
     /** The space inside the shoe. */
     | 'inside'
-    /** Where a foot reaches beyond it. */
-    | 'over'
     /** What a specification allows. */
     | 'band';
   features: readonly FeatureId[];

@@ -69,8 +69,11 @@ export function learnOffsets(
   fittings: readonly Fitting[],
 ): Map<string, LearnedFit> {
   const byVersion = new Map<string, Fitting[]>();
-  for (const fitting of fittings)
-    byVersion.set(fitting.version, [...(byVersion.get(fitting.version) ?? []), fitting]);
+  for (const fitting of fittings) {
+    const of = byVersion.get(fitting.version);
+    if (of) of.push(fitting);
+    else byVersion.set(fitting.version, [fitting]);
+  }
   const length = lengthPosterior(versions, byVersion);
   const width = widthPosterior(versions, byVersion);
   const perMaker = new Map<string, number>();
@@ -114,8 +117,9 @@ function lengthPosterior(
   return offsetPosterior(evidence, LENGTH_SPREAD).versions;
 }
 
-/** Newton steps; the posterior is log-concave, so a handful is plenty. */
+/** Newton steps at most; the posterior is log-concave, so they end early, once nothing moves by more than this. */
 const STEPS = 8;
+const STILL_MM = 0.01;
 const LARGEST_STEP_MM = 4;
 
 function widthPosterior(
@@ -142,7 +146,7 @@ function widthPosterior(
     ]),
   );
   let at: ReadonlyMap<string, Gaussian> = new Map();
-  for (let step = 0; step < STEPS; step += 1) {
+  for (let step = 0, moved = Number.POSITIVE_INFINITY; step < STEPS && moved > STILL_MM; step += 1) {
     const evidence = versions.map((version): VersionEvidence => {
       const here = at.get(version.id)?.mean ?? 0;
       let slope = 0;
@@ -161,7 +165,10 @@ function widthPosterior(
         precision,
       };
     });
-    at = offsetPosterior(evidence, WIDTH_SPREAD).versions;
+    const next = offsetPosterior(evidence, WIDTH_SPREAD).versions;
+    moved = 0;
+    for (const [id, { mean: to }] of next) moved = Math.max(moved, Math.abs(to - (at.get(id)?.mean ?? 0)));
+    at = next;
   }
   return at;
 }

@@ -2,7 +2,9 @@ import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { cumulativeStdNormalProbability } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
+import { clinicalPicture } from '../../picture/clinical-picture';
 import { insideWidth, type ModelSizing, UPPER_GIVES_MM } from '../start-size';
+import { fittingOf } from './fitting-of';
 import {
   type Fitting,
   interval95,
@@ -158,6 +160,28 @@ describe('what a fitting says', () => {
         expect(slope).toBeCloseTo((at(h) - at(-h)) / (2 * h), 2);
         expect(-curvature).toBeCloseTo((at(h) - 2 * at(0) + at(-h)) / h ** 2, 2);
       }
+  });
+});
+
+describe('a try-on as a fitting', () => {
+  const picture = clinicalPicture({ left: { footLength: 262, ballWidth: 99 }, right: { footLength: 260 } });
+  const tried = { model: 'v', sizeLeft: 42, sizeRight: 42, width: 'D' };
+
+  it('teaches with each measured foot in the size it stood in', () => {
+    const fitting = fittingOf({ ...tried, left: { roomMm: 11 }, right: { widthFit: 'loose' } }, picture)!;
+    expect(fitting).toEqual({
+      version: 'v',
+      feet: [
+        { size: 42, width: 'D', footLengthMm: 262, ballWidthMm: 99, roomMm: 11, widthFit: null },
+        { size: 42, width: 'D', footLengthMm: 260, ballWidthMm: null, roomMm: null, widthFit: 'loose' },
+      ],
+    });
+  });
+
+  it('teaches nothing without a size, a measured foot, or anything read', () => {
+    expect(fittingOf({ model: 'v', left: { roomMm: 11 } }, picture)).toBeNull();
+    expect(fittingOf({ ...tried, left: { roomMm: 11 } }, clinicalPicture())).toBeNull();
+    expect(fittingOf({ ...tried, left: { heelSlip: 'clear' }, comfort: 40 }, picture)).toBeNull();
   });
 });
 

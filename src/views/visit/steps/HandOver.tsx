@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { type Answer, call, errorAt, sayWhy } from '@/api/client';
 import type { StepContents } from '@/api/visit-schema';
 import { stockOf } from '@/core/match/model';
@@ -7,10 +7,13 @@ import { suggestedWarnings } from '@/core/safety/suggested-warnings';
 import { openWarnings } from '@/core/safety/warning-signs';
 import { Choice } from '@/ui/controls/Choice';
 import { Measure } from '@/ui/controls/Measure';
-import { OrderCard } from '../../orders/OrderCard';
 import { useModels } from '../use-models';
 import { useVisit } from '../visit-context';
 import { Modifications } from './Modifications';
+
+const OrderCard = lazy(() =>
+  import('../../orders/OrderCard').then(({ OrderCard: View }) => ({ default: View })),
+);
 
 type Content = StepContents['hand-over'];
 
@@ -215,7 +218,9 @@ function HandedOver() {
     return (
       <div className="grid gap-3 max-w-3xl">
         <p>The pair was ordered; it is handed over when it is collected.</p>
-        <OrderCard order={visit.order} />
+        <Suspense fallback={null}>
+          <OrderCard order={visit.order} />
+        </Suspense>
       </div>
     );
   if (!sheet) return <p>Nothing was handed over: {visit.closedBecause}.</p>;

@@ -1,10 +1,14 @@
+import { lazy, Suspense } from 'react';
 import { greaterOf } from '@/core/picture/clinical-picture';
 import { type BenchAnswers, signsOfUse } from '@/core/shoe/bench/read-bench';
-import { BenchTest } from '../../bench/BenchTest';
 import { FindingField } from '../FindingField';
 import { Sections } from '../Sections';
 import { useFinding, useStepContent } from '../use-findings';
 import { useVisit } from '../visit-context';
+
+const BenchTest = lazy(() =>
+  import('../../bench/BenchTest').then(({ BenchTest: View }) => ({ default: View })),
+);
 
 /** What the patient came in: age, distance, signs; and the ten tests of it. */
 export function OldPair() {
@@ -13,7 +17,15 @@ export function OldPair() {
       label="Parts of the old pair"
       parts={[
         { id: 'history', title: 'History and signs', content: <History /> },
-        { id: 'bench', title: 'Bench test', content: <OldBench /> },
+        {
+          id: 'bench',
+          title: 'Bench test',
+          content: (
+            <Suspense fallback={<p className="text-faint">Opening …</p>}>
+              <OldBench />
+            </Suspense>
+          ),
+        },
       ]}
     />
   );

@@ -1,3 +1,4 @@
+import { lazy, Suspense } from 'react';
 import { SCHOOL_CHOICES, type SchoolChoice } from '@/core/knowledge/schools';
 import { shoeValues } from '@/core/prescribe/shoe-values';
 import { LIMITS_OF_USE } from '@/core/safety/cautions';
@@ -12,7 +13,6 @@ import { Deadlocks } from './Deadlocks';
 import { LeftRight } from './LeftRight';
 import { Schools } from './Schools';
 import { useChoices } from './use-choices';
-import { WhatIf } from './WhatIf';
 
 const SCHOOLS = Object.fromEntries(Object.entries(SCHOOL_CHOICES).map(([id, entry]) => [id, entry.label]));
 
@@ -20,6 +20,8 @@ const range = ({ least, most }: ShoeIndex): string =>
   Math.round(least) === Math.round(most)
     ? `${Math.round(least)}`
     : `${Math.round(least)}–${Math.round(most)}`;
+
+const WhatIf = lazy(() => import('./WhatIf').then((part) => ({ default: part.WhatIf })));
 
 /** Why the shoe is what it is, and what a clinician makes of it. */
 export function Reason() {
@@ -53,7 +55,15 @@ export function Reason() {
           { id: 'schools', title: 'Schools', content: <Schools /> },
           { id: 'sides', title: 'Left and right', content: <LeftRight /> },
           { id: 'next', title: 'Ask next', content: <AskNext /> },
-          { id: 'what-if', title: 'What if', content: <WhatIf /> },
+          {
+            id: 'what-if',
+            title: 'What if',
+            content: (
+              <Suspense fallback={<p className="text-faint">Opening …</p>}>
+                <WhatIf />
+              </Suspense>
+            ),
+          },
           {
             id: 'note',
             title: 'Note',

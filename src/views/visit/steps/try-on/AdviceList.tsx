@@ -34,23 +34,21 @@ export function AdviceList({ pair, fitting }: { pair: FittedPair; fitting: Fitti
   if (pair.advice.length === 0)
     return <p className="text-faint text-sm">Advice stands here as the checks are made.</p>;
   return (
-    <ul
-      role="status"
-      aria-label={`Advice on pair ${pair.letter}`}
-      className="text-sm grid gap-1 content-start"
-    >
-      {worstFirst(pair.advice).map((line) => (
-        <li key={`${line.side} ${line.sentence}`} className={LOOK[line.level]}>
-          {line.side && <span className="capitalize">{line.side}: </span>}
-          {line.sentence}
-          {line.remedies.map((remedy) => (
-            <span key={JSON.stringify(remedy)} className="block text-ink font-normal">
-              <RemedyLine remedy={remedy} pair={pair} fitting={fitting} />
-            </span>
-          ))}
-        </li>
-      ))}
-    </ul>
+    <div role="status" aria-label={`Advice on pair ${pair.letter}`}>
+      <ul className="text-sm grid gap-1 content-start">
+        {worstFirst(pair.advice).map((line) => (
+          <li key={`${line.side} ${line.sentence}`} className={LOOK[line.level]}>
+            {line.side && <span className="capitalize">{line.side}: </span>}
+            {line.sentence}
+            {line.remedies.map((remedy) => (
+              <span key={JSON.stringify(remedy)} className="block text-ink font-normal">
+                <RemedyLine remedy={remedy} pair={pair} fitting={fitting} />
+              </span>
+            ))}
+          </li>
+        ))}
+      </ul>
+    </div>
   );
 }
 

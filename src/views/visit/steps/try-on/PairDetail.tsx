@@ -18,9 +18,11 @@ import { Sections } from '../../Sections';
 import { useVisit } from '../../visit-context';
 import { AdviceList } from './AdviceList';
 import { COMFORT, FOOT_CHECKS, type FootCheck, ROOM } from './fields';
-import { PressurePoints } from './PressurePoints';
 import type { FittedPair, FittingView } from './use-fitting';
 
+const PressurePoints = lazy(() =>
+  import('./PressurePoints').then((part) => ({ default: part.PressurePoints })),
+);
 const GaitClip = lazy(() => import('../../devices/GaitClip'));
 
 interface Props {
@@ -45,7 +47,15 @@ export function PairDetail({ pair, fitting }: Props) {
               </div>
             ),
           },
-          { id: 'points', title: 'Places', content: <PressurePoints pair={pair} fitting={fitting} /> },
+          {
+            id: 'points',
+            title: 'Places',
+            content: (
+              <Suspense fallback={<p className="text-faint">Opening …</p>}>
+                <PressurePoints pair={pair} fitting={fitting} />
+              </Suspense>
+            ),
+          },
           { id: 'tasks', title: 'Real task', content: <Tasks pair={pair} fitting={fitting} /> },
           {
             id: 'clip',
