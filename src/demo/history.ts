@@ -4,28 +4,19 @@ import { knowledgeOf, NO_HOUSE_RULES } from '@/core/knowledge/house-rules';
 import { modelTitle, type ShoeModel } from '@/core/match/model';
 import { proposeTrial } from '@/core/match/propose';
 import { rank } from '@/core/match/rank';
-import type { Modification, OrderEvent, OrderState } from '@/core/orders/order';
-import {
-  type ClinicalPicture,
-  clinicalPicture,
-  type Findings,
-  greaterOf,
-  numberAt,
-} from '@/core/picture/clinical-picture';
-import { SIDES, type Side } from '@/core/picture/finding-kinds';
+import { clinicalPicture, type Findings } from '@/core/picture/clinical-picture';
+import { SIDES } from '@/core/picture/finding-kinds';
 import { FINDINGS, type FindingId } from '@/core/picture/findings';
 import { resolve } from '@/core/prescribe/resolve';
 import type { Specification } from '@/core/prescribe/specification';
 import { type AtRiskCategory, atRiskCategory } from '@/core/safety/at-risk-category';
 import { fittingOf } from '@/core/sizing/learned/fitting-of';
 import type { Fitting } from '@/core/sizing/learned/learn-offsets';
-import { LOOSE_FROM_MM } from '@/core/sizing/learned/width-evidence';
 import { sizePair } from '@/core/sizing/size-pair';
-import { roomWished } from '@/core/sizing/size-wish';
-import { insideLength, insideWidth, sizeInWords, UPPER_GIVES_MM, widthFor } from '@/core/sizing/start-size';
-import type { FootFit, TryOn } from '@/core/tryon/try-on';
+import { sizeInWords } from '@/core/sizing/start-size';
 import { wearForecast } from '@/core/wear/forecast';
 import { daysAgo, examined, withDetails } from './examination';
+import { type DemoOrder, ordered, triedOn } from './fitting';
 import { DEMO_HOUSE_RULES } from './house-rules';
 import type { DemoModel } from './models';
 import type { Persona } from './personas';
@@ -58,19 +49,6 @@ export interface DemoVisit {
   order: DemoOrder | null;
   /** What the try-ons teach about their models. */
   fittings: Fitting[];
-}
-
-export interface DemoOrder {
-  findings: Findings;
-  choices: Choices;
-  specification: Specification;
-  model: ShoeModel;
-  size: string;
-  tryOn: TryOn;
-  modifications: Modification[];
-  state: OrderState;
-  arrivedOn: string | null;
-  events: { event: OrderEvent | 'created'; on: string }[];
 }
 
 /** Who examined, in the demo. */
@@ -276,75 +254,6 @@ function handedOver(
       endedOn: replacedOn,
       log: logOfUse(persona, day, replacedOn ?? today, comfort, random),
     },
-  };
-}
-
-/** How far an order has come, with the days on which it moved. */
-function ordered(
-  state: NonNullable<Persona['order']>,
-  day: string,
-  today: string,
-): Pick<DemoOrder, 'state' | 'arrivedOn' | 'events' | 'modifications'> {
-  const later = (days: number) => {
-    const on = dayAfter(day, days);
-    return on > today ? today : on;
-  };
-  const course = [
-    { event: 'created' as const, on: day, state: 'wanted' as const },
-    { event: 'place' as const, on: later(1), state: 'ordered' as const },
-    { event: 'arrive' as const, on: later(9), state: 'arrived' as const },
-    { event: 'pass' as const, on: later(10), state: 'checked' as const },
-  ];
-  const events = course.slice(0, course.findIndex((step) => step.state === state) + 1);
-  return {
-    state,
-    arrivedOn: events.find(({ event }) => event === 'arrive')?.on ?? null,
-    events: events.map(({ event, on }) => ({ event, on })),
-    modifications: [{ kind: 'heel-lift', side: 'left', amount: 4 }],
-  };
-}
-
-/** A fitting as it went: in the size that fits the true inside, with what was felt in it. */
-function triedOn(
-  model: DemoModel,
-  picture: ClinicalPicture,
-  specification: Specification,
-  random: Random,
-): TryOn {
-  const start = sizePair(model.sizing, picture, specification);
-  if (!start.ok) return { model: model.id };
-  const { least, wished } = roomWished(specification);
-  const longer = greaterOf(picture, 'footLength')!;
-  const inside = (size: number) => insideLength(model.sizing, size) + model.truth.lengthMm;
-  const fitting = model.sizing.sizes.filter((size) => inside(size) - longer >= least);
-  const size = (fitting.length > 0 ? fitting : model.sizing.sizes.slice(-1)).reduce((best, next) =>
-    Math.abs(inside(next) - longer - wished) < Math.abs(inside(best) - longer - wished) ? next : best,
-  );
-  const wide = greaterOf(picture, 'ballWidth');
-  const trueInside = { ...model.sizing, widthOffsetMm: model.truth.widthMm };
-  const width = widthFor(trueInside, size, wide, 2);
-  const foot = (side: Side): FootFit => {
-    const lengthMm = numberAt(picture, 'footLength', side);
-    const ballWidthMm = numberAt(picture, 'ballWidth', side);
-    if (lengthMm === null) return {};
-    const slack =
-      insideWidth(trueInside, size, width) + UPPER_GIVES_MM - (ballWidthMm ?? 0) + random.int(-2, 2);
-    return {
-      roomMm: Math.max(least, Math.round(inside(size) - lengthMm + random.int(-2, 2))),
-      heelSlip: random.chance(0.2) ? 'slight' : 'none',
-      // Where even the widest is tight the fitter stretched it before the patient walked.
-      ...(ballWidthMm === null || slack < 0
-        ? {}
-        : { widthFit: slack > LOOSE_FROM_MM ? ('loose' as const) : ('right' as const) }),
-    };
-  };
-  return {
-    model: model.id,
-    sizeLeft: size,
-    sizeRight: size,
-    width,
-    left: foot('left'),
-    right: foot('right'),
   };
 }
 

@@ -177,6 +177,57 @@ test.describe('the HTTP API', () => {
     expect((await late.json()).current.version).toBeGreaterThanOrEqual(2);
   });
 
+  test('shoes: candidates with sizes, advice on a fit, a catalogue out and in, orders', async () => {
+    const get = (path: string) => fetch(at(path), { headers: { authorization: `Bearer ${token}` } });
+    const findings = {
+      body: { sizingGroup: 'women', activities: ['walking'] },
+      left: { footLength: 244, ballWidth: 94 },
+      right: { footLength: 241, ballWidth: 93 },
+    };
+    const { candidates, toTry } = await (
+      await post('/calculations/candidates', { findings, limit: 3 })
+    ).json();
+    expect(candidates).toHaveLength(3);
+    expect(candidates[0].size.left.roomMm).toBeGreaterThanOrEqual(9.9);
+    expect(candidates[0].fit).toMatch(/95 %/);
+    expect(toTry.map(({ role }: { role: string }) => role)[0]).toBe('optimum');
+    const [{ id, size }] = candidates;
+    const tryOn = { model: id, sizeLeft: size.left.size, sizeRight: size.right.size, width: size.left.width };
+    const fit = await post('/calculations/fit-advice', {
+      findings,
+      tryOns: [{ ...tryOn, left: { roomMm: 4 }, feels: ['too-firm'] }],
+    });
+    const advised = await fit.json();
+    expect(advised.advice[0].advice[0]).toMatchObject({ level: 'stop', field: 'roomMm' });
+    expect(advised.next.direction).toBe('softer');
+    const like = await post('/calculations/more-like', { findings, model: id, but: 'wider' });
+    expect(like.status).toBe(200);
+    const wrong = await post('/calculations/fit-advice', {
+      findings,
+      tryOns: [{ ...tryOn, left: { roomMm: 400 } }],
+    });
+    expect((await wrong.json()).errors[0].path).toEqual(['tryOns', 0, 'left', 'roomMm']);
+    const file = await (await get('/catalogue?format=json')).text();
+    const models = JSON.parse(file).models.length;
+    const dry = await fetch(at('/catalogue?dry=yes'), {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', authorization: `Bearer ${token}` },
+      body: file,
+    });
+    const lines = (await dry.text()).trim().split('\n');
+    expect(JSON.parse(lines.at(-1)!).finished).toMatchObject({
+      imported: false,
+      changed: models,
+      errorCount: 0,
+    });
+    const record = await (await get(`/models/${id}`)).json();
+    expect(record.readings.drop[0]).toMatchObject({ from: expect.any(String), on: expect.any(String) });
+    const orders = await (await get('/orders?open=yes')).json();
+    expect(orders.map(({ state }: { state: string }) => state)).toEqual(
+      expect.arrayContaining(['wanted', 'ordered', 'arrived', 'checked']),
+    );
+  });
+
   test('answers bad values with problem details and a path per field', async () => {
     const answer = await post('/calculations/specification', {
       findings: { left: { footLength: 26.5 }, body: { reach: 'sometimes' } },

@@ -4,7 +4,7 @@ import { type Kysely, sql, type Transaction } from 'kysely';
 import { knowledgeOf, NO_HOUSE_RULES } from '@/core/knowledge/house-rules';
 import { RETURN_DAYS } from '@/core/orders/order';
 import { DEMO_PASSWORD, DEMO_STAFF, type DemoClinic, type DemoPatient, demoClinic } from '@/demo/clinic';
-import type { DemoOrder } from '@/demo/history';
+import type { DemoOrder } from '@/demo/fitting';
 import { kyselyOn } from '../database/connection';
 import type { Database } from '../database/schema';
 

@@ -1,3 +1,5 @@
+import { NOT_EXAMINED } from '@/core/picture/clinical-picture';
+import { SIDES } from '@/core/picture/finding-kinds';
 import { type FittingConditions, INSERTS, MEASURED, SOCKS } from '@/core/sizing/size-wish';
 import { useVisit } from '../../visit-context';
 
@@ -8,7 +10,7 @@ const labels = <K extends string>(table: Record<K, { label: string }>): Record<K
 
 /** Under what the size is looked for, and the patient's own limit. */
 export function Conditions() {
-  const { store, readOnly, state } = useVisit();
+  const { store, readOnly, state, picture } = useVisit();
   const content = store.content('candidates');
   const conditions: FittingConditions = content.conditions ?? {};
   const { typed } = state.steps.candidates;
@@ -37,6 +39,10 @@ export function Conditions() {
       </select>
     </label>
   );
+  const worn = SIDES.some((side) => {
+    const { insert } = picture[side];
+    return insert !== NOT_EXAMINED && insert !== 'none';
+  });
   const price = typed.mostPrice ?? (content.mostPrice === undefined ? '' : String(content.mostPrice));
   const budget = (text: string) => {
     const { mostPrice: _, ...rest } = typed;
@@ -69,6 +75,11 @@ export function Conditions() {
         />{' '}
         only what is on the shelf
       </label>
+      {worn && conditions.insert === undefined && (
+        <p role="status" className="text-hold text-sm pb-1.5">
+          An insert is worn: say which goes in.
+        </p>
+      )}
     </div>
   );
 }
