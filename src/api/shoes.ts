@@ -5,7 +5,7 @@ import { findingsSchema } from '@/core/picture/schema';
 import { decisionSchema, schoolSchema, setAsideSchema } from '@/core/prescribe/schema';
 import { benchAnswersSchema } from './bench-schema';
 import { operation } from './operation';
-import { fittingConditionsSchema, tryOnSchema } from './try-on-schema';
+import { fittingConditionsSchema, tryOnSchema, tryOnsSchema } from './try-on-schema';
 import { handOverSchema, isoDay } from './visit-schema';
 
 const id = z.strictObject({ id: z.uuid('This is not an identifier.') });
@@ -143,6 +143,7 @@ export const shoes = {
     summary: 'The catalogue ranked for a picture, with sizes, stock, what is excluded, and three to try',
     body: askedSchema.extend({
       inStockOnly: z.boolean().optional(),
+      mostPrice: z.number().min(0).optional(),
       limit: z.int().min(1).max(200).default(20),
     }),
   }),
@@ -163,7 +164,7 @@ export const shoes = {
     path: '/calculations/fit-advice',
     tag: 'calculations',
     summary: 'What the checks of a fitting say, what to do, and which pair to try next',
-    body: askedSchema.extend({ tryOns: z.array(tryOnSchema).min(1).max(6) }),
+    body: askedSchema.extend({ tryOns: tryOnsSchema.min(1) }),
   }),
   orderPair: operation({
     id: 'orderPair',

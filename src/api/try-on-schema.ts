@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { siteOf, VIEWS, type View } from '@/core/body-map/sites';
 import { MODIFICATIONS, type ModificationKind } from '@/core/orders/order';
 import { INSERTS, MEASURED, SOCKS } from '@/core/sizing/size-wish';
+import { MOST_EARLIER } from '@/core/tryon/sizes';
 import {
   COMFORT_ZONES,
   type ComfortZone,
@@ -51,12 +52,9 @@ const pointSchema = z.strictObject({
   kind: keysOf<PointKind>(POINT_KINDS),
 });
 
-export const tryOnSchema = z.strictObject({
-  model: z.uuid(),
-  sizeLeft: size,
-  sizeRight: size,
-  width: z.string().max(4).optional(),
-  insert: one('none', 'own', 'flat'),
+const width = z.string().max(4).optional();
+const sizesTried = { sizeLeft: size, sizeRight: size, width, widthRight: width };
+const felt = {
   left: footFitSchema.optional(),
   right: footFitSchema.optional(),
   points: z.array(pointSchema).max(40).optional(),
@@ -66,10 +64,24 @@ export const tryOnSchema = z.strictObject({
   comfortAgain: comfort,
   zones: z.partialRecord(keysOf<ComfortZone>(COMFORT_ZONES), z.number().min(0).max(100)).optional(),
   feels: z.array(keysOf<Feel>(FEELS)).max(6).optional(),
-  words: note.optional(),
   verdict: one('chosen', 'possible', 'rejected'),
   because: z.string().max(300).optional(),
+};
+
+export const tryOnSchema = z.strictObject({
+  model: z.uuid(),
+  ...sizesTried,
+  ...felt,
+  insert: one('none', 'own', 'flat'),
+  words: note.optional(),
+  earlier: z
+    .array(z.strictObject({ ...sizesTried, ...felt }))
+    .max(MOST_EARLIER)
+    .optional(),
 });
+
+/** Pairs of one fitting; those that made room for others are kept. */
+export const tryOnsSchema = z.array(tryOnSchema).max(20);
 
 /** What the foot was measured in and what it will wear. */
 export const fittingConditionsSchema = z.strictObject({

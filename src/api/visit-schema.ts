@@ -17,7 +17,7 @@ import { ANKLE_QUESTIONS, type AnkleQuestion } from '@/core/safety/ankle-injury-
 import { WARNING_ACTIONS, WARNING_SIGNS } from '@/core/safety/warning-signs';
 import { benchAnswersSchema } from './bench-schema';
 import { SAVED_STEPS, type SavedStep, type StepState } from './saved-steps';
-import { candidatesSchema, modificationSchema, tryOnSchema } from './try-on-schema';
+import { candidatesSchema, modificationSchema, tryOnsSchema } from './try-on-schema';
 
 export const stepStateSchema = z.enum(['untouched', 'in-progress', 'done', 'skipped'] satisfies StepState[]);
 
@@ -169,7 +169,7 @@ export const STEP_CONTENT = {
   reason: choicesSchema,
   candidates: candidatesSchema,
   'try-on': z.strictObject({
-    tryOns: z.array(tryOnSchema).max(6).optional(),
+    tryOns: tryOnsSchema.optional(),
     /** Makers and models are hidden while pairs are tried. */
     blind: z.boolean().optional(),
   }),

@@ -4,6 +4,7 @@ import { SIDES, type Side } from '../picture/finding-kinds';
 import type { FeatureId, FeatureValue } from '../shoe/features';
 import { insideLength, sizeInWords } from '../sizing/start-size';
 import { WIDTH_LETTERS, type WidthLetter } from '../sizing/widths';
+import { placeOn } from './sizes';
 import type { FootFit, TryOn } from './try-on';
 
 /** What the advice may draw on; without a model it stays general. */
@@ -45,8 +46,9 @@ function sizeThatFits(
   side: Side,
   roomMm: number,
 ): Extract<Remedy, { kind: 'size' }> | null {
-  const size = side === 'left' ? tryOn.sizeLeft : tryOn.sizeRight;
-  if (!model || size === undefined) return null;
+  const place = placeOn(tryOn, side);
+  if (!model || !place) return null;
+  const { size, width } = place;
   const roomIn = (other: number) =>
     roomMm + insideLength(model.sizing, other) - insideLength(model.sizing, size);
   const fitting = model.sizing.sizes
@@ -54,18 +56,15 @@ function sizeThatFits(
     .toSorted((a, b) => Math.abs(roomIn(a) - room.wished) - Math.abs(roomIn(b) - room.wished));
   const best = fitting[0];
   if (best === undefined) return null;
-  const width = tryOn.width ?? model.sizing.widths[0]!;
   return { kind: 'size', size: best, width, roomMm: roomIn(best), inStock: stockOf(model, best, width) };
 }
 
 function nextWidth({ model }: FitContext, tryOn: TryOn, side: Side, way: 1 | -1): Remedy | null {
-  if (!model || tryOn.width === undefined) return null;
+  const place = placeOn(tryOn, side);
+  if (!model || !place) return null;
   const offered = model.sizing.widths.toSorted((a, b) => WIDTH_LETTERS.indexOf(a) - WIDTH_LETTERS.indexOf(b));
-  const width = offered[offered.indexOf(tryOn.width as WidthLetter) + way];
-  const size = side === 'left' ? tryOn.sizeLeft : tryOn.sizeRight;
-  return width === undefined
-    ? null
-    : { kind: 'width', width, inStock: size === undefined ? 0 : stockOf(model, size, width) };
+  const width = offered[offered.indexOf(place.width as WidthLetter) + way];
+  return width === undefined ? null : { kind: 'width', width, inStock: stockOf(model, place.size, width) };
 }
 
 /** How many other models one piece of advice names. */

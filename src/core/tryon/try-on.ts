@@ -55,13 +55,8 @@ export const FEELS = {
 } as const;
 export type Feel = keyof typeof FEELS;
 
-/** One pair on the patient's feet, as the fitter records it. */
-export interface TryOn {
-  model: string;
-  sizeLeft?: number;
-  sizeRight?: number;
-  width?: string;
-  insert?: 'none' | 'own' | 'flat';
+/** What was felt in one size. */
+export interface FeltFit {
   left?: FootFit;
   right?: FootFit;
   points?: PressurePoint[];
@@ -72,11 +67,34 @@ export interface TryOn {
   comfortAgain?: number;
   zones?: Partial<Record<ComfortZone, number>>;
   feels?: Feel[];
-  words?: string;
   verdict?: 'chosen' | 'possible' | 'rejected';
   /** Why. */
   because?: string;
 }
+
+/** In which sizes a pair was tried; the right's width only where it differs. */
+export interface TriedSizes {
+  sizeLeft?: number | undefined;
+  sizeRight?: number | undefined;
+  width?: string | undefined;
+  widthRight?: string | undefined;
+}
+
+/** One pair on the patient's feet, as the fitter records it. */
+export interface TryOn extends FeltFit {
+  model: string;
+  sizeLeft?: number;
+  sizeRight?: number;
+  width?: string;
+  widthRight?: string;
+  insert?: 'none' | 'own' | 'flat';
+  words?: string;
+  /** What was felt in other sizes of it. */
+  earlier?: EarlierFit[];
+}
+
+/** A fit in a size that was left again. */
+export type EarlierFit = TriedSizes & FeltFit;
 
 /** The comfort that counts: the mean where it was asked twice. */
 export const comfortOf = ({ comfort, comfortAgain }: TryOn): number | null =>

@@ -1,5 +1,5 @@
+import { candidatesOf } from '../match/candidates';
 import type { ShoeModel } from '../match/model';
-import { stockOf } from '../match/model';
 import type { Ranked } from '../match/rank';
 import type { Result } from '../result';
 import type { SizedPair } from '../sizing/size-pair';
@@ -11,12 +11,6 @@ export type WayOut =
 /** How many pairs are offered. */
 const OFFERED = 3;
 
-/** Both shoes of a sized pair stand on the shelf: a split pair needs two boxes. */
-export function isOnShelf(model: ShoeModel, pair: SizedPair): boolean {
-  const sides = [pair.left, pair.right].filter((side) => side !== null);
-  return sides.every((side) => stockOf(model, side.size, side.width) > 0);
-}
-
 /**
  * What to do when nothing of what was brought fits: untried pairs on the shelf, then pairs that are made in the size needed
  * and can be ordered, and where the makers have nothing, somebody who builds shoes.
@@ -27,17 +21,22 @@ export function waysOut(
   sizeOf: (model: ShoeModel) => Result<SizedPair>,
   tried: ReadonlySet<string>,
 ): WayOut[] {
-  const left = ranked.flatMap(({ id }) => {
-    const model = models.get(id)!;
-    if (tried.has(id)) return [];
-    const sized = sizeOf(model);
-    return sized.ok ? [{ id, model, pair: sized.value }] : [];
-  });
-  const shelf = left.filter(({ model, pair }) => isOnShelf(model, pair));
-  const order = left.filter(({ model, pair }) => model.status === 'current' && !isOnShelf(model, pair));
+  const left = candidatesOf(
+    ranked.filter(({ id }) => !tried.has(id)),
+    models,
+    sizeOf,
+  ).usable;
+  const offer = (kind: 'fetch' | 'order', of: typeof left): WayOut[] =>
+    of.slice(0, OFFERED).map(({ model, pair }) => ({ kind, id: model.id, label: pair?.label ?? '' }));
   const offers: WayOut[] = [
-    ...shelf.slice(0, OFFERED).map(({ id, pair }): WayOut => ({ kind: 'fetch', id, label: pair.label })),
-    ...order.slice(0, OFFERED).map(({ id, pair }): WayOut => ({ kind: 'order', id, label: pair.label })),
+    ...offer(
+      'fetch',
+      left.filter(({ onShelf }) => onShelf > 0),
+    ),
+    ...offer(
+      'order',
+      left.filter(({ onShelf }) => onShelf === 0),
+    ),
   ];
   if (offers.length === 0)
     offers.push({

@@ -1,7 +1,8 @@
 import type { z } from 'zod';
 import type { handOverSchema } from '@/api/visit-schema';
 import type { PatientSheet } from '@/core/aftercare/patient-sheet';
-import { stockKey } from '@/core/match/model';
+import { SIDES } from '@/core/picture/finding-kinds';
+import { placeOn } from '@/core/tryon/sizes';
 import { audit, type Tenant } from '../database/tenant';
 import { closeWith, issueSpecification, readyToIssue } from './issue';
 import { takeFromShelf } from './models';
@@ -36,10 +37,8 @@ export async function handOver(
   });
   await takeFromShelf(
     tenant,
-    model,
-    [tryOn.sizeLeft, tryOn.sizeRight ?? tryOn.sizeLeft].flatMap((size) =>
-      size === undefined || tryOn.width === undefined ? [] : [stockKey(size, tryOn.width)],
-    ),
+    model.id,
+    SIDES.flatMap((side) => placeOn(tryOn, side) ?? []),
   );
   await closeWith(tenant, visitId, null);
   await audit(tenant, 'write', 'hand-over', ready.patient.id);

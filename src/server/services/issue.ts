@@ -1,12 +1,15 @@
 import type { Choices, StepContents, StepRecord } from '@/api/visit-schema';
 import type { ShoeModel } from '@/core/match/model';
 import type { Findings } from '@/core/picture/clinical-picture';
+import type { Side } from '@/core/picture/finding-kinds';
 import { resolve } from '@/core/prescribe/resolve';
 import type { Specification } from '@/core/prescribe/specification';
 import { suggestedWarnings } from '@/core/safety/suggested-warnings';
 import { openWarnings } from '@/core/safety/warning-signs';
 import { featureOf } from '@/core/shoe/features';
 import { sizeInWords } from '@/core/sizing/start-size';
+import { handOverBlocks } from '@/core/tryon/hand-over-blocks';
+import { placeOn } from '@/core/tryon/sizes';
 import type { TryOn } from '@/core/tryon/try-on';
 import type { Tenant } from '../database/tenant';
 import { Refusal } from '../http/problem';
@@ -69,6 +72,7 @@ export async function readyToIssue(
     ...(contentOf(visit.steps, 'feet')?.marks ?? []),
   ];
   const tryOn = contentOf(visit.steps, 'try-on')?.tryOns?.find((entry) => entry.verdict === 'chosen');
+  const model = tryOn ? await modelTried(tenant, tryOn) : null;
   const errors = [
     ...openWarnings(warnings, suggestedWarnings(picture, { marks, ankle: warnings.ankle })).map((block) => ({
       path: ['warnings', block.sign],
@@ -80,6 +84,10 @@ export async function readyToIssue(
       message: deadlock.message,
     })),
     ...(tryOn ? [] : [{ path: ['try-on'], message: 'No tried pair has the verdict “chosen”.' }]),
+    ...(tryOn && model ? handOverBlocks(tryOn, model, specification) : []).map((message) => ({
+      path: ['try-on'],
+      message,
+    })),
     ...more(row.started_at),
   ];
   if (errors.length > 0) throw new Refusal(422, 'This cannot be handed over yet.', { errors });
@@ -91,7 +99,7 @@ export async function readyToIssue(
     choices: { ...choices, school },
     specification,
     tryOn: tryOn!,
-    model: await modelTried(tenant, tryOn!),
+    model: model!,
   };
 }
 
@@ -139,9 +147,10 @@ export async function modelTried({ tx }: Tenant, tryOn: Pick<TryOn, 'model'>): P
 
 /** Sizes as they stand on the box, left and right. */
 export function sizesTried(model: ShoeModel, tryOn: TryOn): { left: string; right: string; both: string } {
-  const one = (size: number | undefined) =>
-    size === undefined ? 'as tried' : sizeInWords(model.sizing, size, tryOn.width);
-  const left = one(tryOn.sizeLeft);
-  const right = one(tryOn.sizeRight ?? tryOn.sizeLeft);
+  const one = (side: Side) => {
+    const place = placeOn(tryOn, side);
+    return place ? sizeInWords(model.sizing, place.size, place.width) : 'as tried';
+  };
+  const [left, right] = [one('left'), one('right')];
   return { left, right, both: left === right ? left : `left ${left}, right ${right}` };
 }

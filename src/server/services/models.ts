@@ -3,7 +3,8 @@ import type { z } from 'zod';
 import type { ModelRecord } from '@/api/records';
 import type { benchTestSchema, modelChangeSchema } from '@/api/shoes';
 import type { CatalogueEntry } from '@/core/match/catalogue-entry';
-import type { ShoeModel } from '@/core/match/model';
+import { type ShoeModel, type Stock, stockKey } from '@/core/match/model';
+import type { ShelfPlace } from '@/core/match/shelf';
 import { benchChanges, readBench } from '@/core/shoe/bench/read-bench';
 import { isFeatureId } from '@/core/shoe/features';
 import { type FeatureReadings, featuresOf, withReading } from '@/core/shoe/readings/readings';
@@ -68,8 +69,17 @@ export async function listModels(tenant: Tenant): Promise<ShoeModel[]> {
   return models.map((model) => taught(model, fits));
 }
 
-async function modelRow({ tx }: Tenant, id: string) {
-  const row = await tx.selectFrom('shoe_model').selectAll().where('id', '=', id).executeTakeFirst();
+const rowOf = ({ tx }: Tenant, id: string) => tx.selectFrom('shoe_model').selectAll().where('id', '=', id);
+
+async function modelRow(tenant: Tenant, id: string) {
+  const row = await rowOf(tenant, id).executeTakeFirst();
+  if (!row) throw notFound('This model');
+  return row;
+}
+
+/** A model's row held until the end of the transaction: two changes at once follow each other. */
+async function modelToChange(tenant: Tenant, id: string) {
+  const row = await rowOf(tenant, id).forUpdate().executeTakeFirst();
   if (!row) throw notFound('This model');
   return row;
 }
@@ -151,7 +161,7 @@ export async function changeModel(
   id: string,
   change: z.infer<typeof modelChangeSchema>,
 ): Promise<ModelRecord> {
-  const row = await modelRow(tenant, id);
+  const row = await modelToChange(tenant, id);
   const wrong = Object.keys(change.stock ?? {}).find((key) => {
     const [size, width] = key.split(' ');
     return !row.sizing.sizes.includes(Number(size)) || !row.sizing.widths.some((letter) => letter === width);
@@ -160,9 +170,7 @@ export async function changeModel(
     throw new Refusal(422, 'Some values cannot be accepted.', {
       errors: [{ path: ['stock', wrong], message: `${wrong} is not made.` }],
     });
-  const stock = change.stock
-    ? Object.fromEntries(Object.entries({ ...row.stock, ...change.stock }).filter(([, count]) => count > 0))
-    : row.stock;
+  const stock = change.stock ? counted({ ...row.stock, ...change.stock }) : row.stock;
   await tenant.tx
     .updateTable('shoe_model')
     .set({
@@ -179,19 +187,22 @@ export async function changeModel(
 /** Takes one pair off the shelf; a split pair opens two boxes. Nothing happens where none is counted. */
 export async function takeFromShelf(
   tenant: Tenant,
-  model: ShoeModel,
-  keys: readonly string[],
+  id: string,
+  places: readonly ShelfPlace[],
 ): Promise<void> {
-  const stock = { ...model.stock };
-  for (const key of new Set(keys)) if (stock[key]) stock[key] -= 1;
+  const stock = { ...(await modelToChange(tenant, id)).stock };
+  for (const key of new Set(places.map(({ size, width }) => stockKey(size, width))))
+    if (stock[key]) stock[key] -= 1;
   await tenant.tx
     .updateTable('shoe_model')
-    .set({
-      stock: JSON.stringify(Object.fromEntries(Object.entries(stock).filter(([, count]) => count > 0))),
-    })
-    .where('id', '=', model.id)
+    .set({ stock: JSON.stringify(counted(stock)) })
+    .where('id', '=', id)
     .execute();
 }
+
+/** What is not there is not named. */
+const counted = (stock: Stock): Stock =>
+  Object.fromEntries(Object.entries(stock).filter(([, count]) => count > 0));
 
 /** Records a bench test: its values count from now on, what the maker says stays beside them. */
 export async function recordBenchTest(
@@ -200,7 +211,7 @@ export async function recordBenchTest(
   { answers }: z.infer<typeof benchTestSchema>,
   today: string,
 ): Promise<ModelRecord> {
-  const row = await modelRow(tenant, id);
+  const row = await modelToChange(tenant, id);
   const { features } = readBench(answers, { pair: 'new' });
   const measured = Object.entries(features).filter(([feature]) => isFeatureId(feature));
   if (measured.length === 0)

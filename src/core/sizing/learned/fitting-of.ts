@@ -1,31 +1,38 @@
 import type { ClinicalPicture } from '../../picture/clinical-picture';
 import { numberAt } from '../../picture/clinical-picture';
 import { SIDES } from '../../picture/finding-kinds';
-import type { TryOn } from '../../tryon/try-on';
+import { placeOn } from '../../tryon/sizes';
+import type { FeltFit, TriedSizes, TryOn } from '../../tryon/try-on';
 import type { WidthLetter } from '../widths';
 import type { FittedFoot, Fitting } from './learn-offsets';
 
-/**
- * What a try-on teaches about its model: each measured foot in the size it stood in, with the room and the width that were
- * found. Null when neither was read on a measured foot.
- */
-export function fittingOf(tryOn: TryOn, picture: ClinicalPicture): Fitting | null {
-  const feet = SIDES.flatMap((side): FittedFoot[] => {
-    const size = side === 'left' ? tryOn.sizeLeft : tryOn.sizeRight;
+/** Each measured foot in the size it stood in, with the room and the width that were found. */
+const feetOf = (fit: TriedSizes & FeltFit, picture: ClinicalPicture): FittedFoot[] =>
+  SIDES.flatMap((side): FittedFoot[] => {
+    const place = placeOn(fit, side);
     const footLengthMm = numberAt(picture, 'footLength', side);
-    const fit = tryOn[side];
-    if (size === undefined || tryOn.width === undefined || footLengthMm === null || !fit) return [];
-    if (fit.roomMm === undefined && fit.widthFit === undefined) return [];
+    const found = fit[side];
+    if (!place || footLengthMm === null || !found) return [];
+    if (found.roomMm === undefined && found.widthFit === undefined) return [];
     return [
       {
-        size,
-        width: tryOn.width as WidthLetter,
+        size: place.size,
+        width: place.width as WidthLetter,
         footLengthMm,
         ballWidthMm: numberAt(picture, 'ballWidth', side),
-        roomMm: fit.roomMm ?? null,
-        widthFit: fit.widthFit ?? null,
+        roomMm: found.roomMm ?? null,
+        widthFit: found.widthFit ?? null,
       },
     ];
   });
-  return feet.length === 0 ? null : { version: tryOn.model, feet };
+
+/**
+ * What a try-on teaches about its model: one fitting, in the size that was read last. A size that was left because it did
+ * not fit counts until the next one is read. Null when no room and no width were read on a measured foot.
+ */
+export function fittingOf(tryOn: TryOn, picture: ClinicalPicture): Fitting | null {
+  const feet = [tryOn, ...(tryOn.earlier ?? []).toReversed()]
+    .map((fit) => feetOf(fit, picture))
+    .find((found) => found.length > 0);
+  return feet ? { version: tryOn.model, feet } : null;
 }

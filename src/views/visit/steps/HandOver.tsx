@@ -1,10 +1,15 @@
 import { lazy, Suspense, useState } from 'react';
 import { type Answer, call, errorAt, sayWhy } from '@/api/client';
 import type { StepContents } from '@/api/visit-schema';
-import { stockOf } from '@/core/match/model';
+import { modelTitle } from '@/core/match/model';
+import { pairsOnShelf } from '@/core/match/shelf';
 import type { NumberFinding } from '@/core/picture/finding-kinds';
+import { SIDES } from '@/core/picture/finding-kinds';
 import { suggestedWarnings } from '@/core/safety/suggested-warnings';
 import { openWarnings } from '@/core/safety/warning-signs';
+import { sizeInWords } from '@/core/sizing/start-size';
+import { handOverBlocks } from '@/core/tryon/hand-over-blocks';
+import { placeOn } from '@/core/tryon/sizes';
 import { Choice } from '@/ui/controls/Choice';
 import { Measure } from '@/ui/controls/Measure';
 import { useModels } from '../use-models';
@@ -50,10 +55,10 @@ export function HandOver() {
   const chosen = (store.content('try-on').tryOns ?? []).find((tryOn) => tryOn.verdict === 'chosen');
   const model = models?.find(({ id }) => id === chosen?.model);
   const shelf =
-    model && chosen?.width !== undefined && chosen.sizeLeft !== undefined
-      ? Math.min(
-          stockOf(model, chosen.sizeLeft, chosen.width),
-          stockOf(model, chosen.sizeRight ?? chosen.sizeLeft, chosen.width),
+    model && chosen
+      ? pairsOnShelf(
+          model,
+          SIDES.map((side) => placeOn(chosen, side)),
         )
       : null;
   const blocks = [
@@ -63,6 +68,10 @@ export function HandOver() {
     })),
     ...specification.deadlocks.map((deadlock) => ({ href: '#reason', text: deadlock.message })),
     ...(chosen ? [] : [{ href: '#try-on', text: 'No tried pair has the verdict “chosen”.' }]),
+    ...(chosen && model ? handOverBlocks(chosen, model, specification) : []).map((text) => ({
+      href: '#try-on',
+      text,
+    })),
   ];
   const save = (part: Partial<Content>, typed?: Record<string, string>) =>
     store.change(
@@ -87,6 +96,17 @@ export function HandOver() {
   };
   return (
     <div className="grid gap-4 max-w-2xl">
+      {model && chosen && (
+        <h2>
+          {modelTitle(model)}{' '}
+          <span className="figure font-text text-base">
+            {SIDES.flatMap((side) => {
+              const place = placeOn(chosen, side);
+              return place ? [`${side} ${sizeInWords(model.sizing, place.size, place.width)}`] : [];
+            }).join(', ')}
+          </span>
+        </h2>
+      )}
       {blocks.length > 0 ? (
         <section aria-label="In the way">
           <h2>Still in the way</h2>

@@ -1,4 +1,5 @@
 import { useMemo } from 'react';
+import type { Candidate } from '@/core/match/candidates';
 import type { reasonsFor } from '@/core/match/rank';
 import { numberAt } from '@/core/picture/clinical-picture';
 import { SIDES } from '@/core/picture/finding-kinds';
@@ -9,7 +10,6 @@ import { interval95, offsetInWords } from '@/core/sizing/learned/learn-offsets';
 import { sizeWish } from '@/core/sizing/size-wish';
 import { MarkShape } from '@/ui/drawing/Marks';
 import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
-import type { Candidate } from '../../use-candidates';
 import { useVisit } from '../../visit-context';
 
 interface Props {

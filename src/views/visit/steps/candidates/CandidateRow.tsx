@@ -1,11 +1,11 @@
 import { useMemo } from 'react';
-import { modelTitle, stockOf } from '@/core/match/model';
+import type { Candidate } from '@/core/match/candidates';
+import { modelTitle } from '@/core/match/model';
 import { DIRECTIONS, type DirectionId } from '@/core/match/more-like';
 import { reasonsFor } from '@/core/match/rank';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
 import type { SizedPair } from '@/core/sizing/size-pair';
 import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
-import type { Candidate } from '../../use-candidates';
 import { useVisit } from '../../visit-context';
 import { CandidateDetail } from './CandidateDetail';
 import { useBrought } from './use-brought';
@@ -114,8 +114,7 @@ export function CandidateRow({ candidate, open, onOpen, onLike, also }: Props) {
 
 /** The size on both feet and what of it stands on the shelf. */
 function PairSize({ pair, candidate }: { pair: SizedPair; candidate: Candidate }) {
-  const sides = [pair.left, pair.right].filter((side) => side !== null);
-  const count = Math.min(...sides.map((side) => stockOf(candidate.model, side.size, side.width)));
+  const count = candidate.onShelf;
   return (
     <p>
       <span className="figure font-medium">{pair.label}</span>

@@ -1,8 +1,8 @@
 import { modelTitle } from '@/core/match/model';
-import type { Candidates } from '../../use-candidates';
+import type { CandidatesView } from '../../use-candidates';
 
 /** What is no candidate, and why: by which limit, or for want of a size. */
-export function LeftOut({ candidates }: { candidates: Candidates }) {
+export function LeftOut({ candidates }: { candidates: CandidatesView }) {
   const { excluded, noSize, byId } = candidates;
   return (
     <div className="grid gap-3 text-sm">
@@ -18,7 +18,7 @@ export function LeftOut({ candidates }: { candidates: Candidates }) {
         </ul>
       </section>
       <section>
-        <h2>{noSize.length} not made in the size needed</h2>
+        <h2>{noSize.length} not to be had in the size needed</h2>
         <ul className="columns-2 gap-6">
           {noSize.map(({ model, message }) => (
             <li key={model.id} className="break-inside-avoid">

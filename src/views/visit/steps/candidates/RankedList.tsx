@@ -1,8 +1,9 @@
 import { useMemo, useState } from 'react';
+import { type Candidate, proposeOf } from '@/core/match/candidates';
 import { modelTitle } from '@/core/match/model';
 import { DIRECTIONS, type DirectionId, moreLikeThis } from '@/core/match/more-like';
-import { type Proposal, proposeTrial, ROLE_LABEL } from '@/core/match/propose';
-import type { Candidate, Candidates } from '../../use-candidates';
+import { type Proposal, ROLE_LABEL } from '@/core/match/propose';
+import type { CandidatesView } from '../../use-candidates';
 import { useVisit } from '../../visit-context';
 import { CandidateRow } from './CandidateRow';
 import { useBrought } from './use-brought';
@@ -10,22 +11,16 @@ import { useBrought } from './use-brought';
 const SHOWN = 8;
 
 /** Best first, with the three that teach most together, and ways to look for others like one of them. */
-export function RankedList({ candidates }: { candidates: Candidates }) {
+export function RankedList({ candidates }: { candidates: CandidatesView }) {
   const { readOnly } = useVisit();
   const { chosen, choose } = useBrought();
   const [shown, setShown] = useState(SHOWN);
   const [open, setOpen] = useState<string | null>(null);
   const [like, setLike] = useState<{ id: string; but: DirectionId } | null>(null);
   const { usable, byId } = candidates;
+  const measured = usable.some(({ pair }) => pair !== null) || candidates.noSize.length > 0;
   const ranked = useMemo(() => usable.map(({ entry }) => entry), [usable]);
-  // Three to feel today stand on the shelf, where enough do.
-  const proposals = useMemo(() => {
-    const here = proposeTrial(
-      usable.filter(({ onShelf }) => onShelf).map(({ entry }) => entry),
-      byId,
-    );
-    return here.length >= 2 ? here : proposeTrial(ranked, byId);
-  }, [usable, ranked, byId]);
+  const proposals = useMemo(() => proposeOf(usable, byId), [usable, byId]);
   const alike = useMemo(
     () => (like && byId.get(like.id) ? moreLikeThis(like.but, byId.get(like.id)!, ranked, byId) : null),
     [like, ranked, byId],
@@ -44,9 +39,10 @@ export function RankedList({ candidates }: { candidates: Candidates }) {
   return (
     <div className="grid gap-2">
       <p role="status">
-        {usable.length} of {candidates.considered} models stay within the limits
-        {candidates.measured ? ' and are made in the size needed' : ''}.
-        {!candidates.measured && <span className="text-hold"> Measure the feet to see sizes.</span>}
+        {usable.length} of {candidates.ranked.length + candidates.excluded.length} models stay within the
+        limits
+        {measured ? ' and are to be had in the size needed' : ''}.
+        {!measured && <span className="text-hold"> Measure the feet to see sizes.</span>}
       </p>
       {usable.length === 0 ? (
         <p className="problem">
@@ -95,7 +91,7 @@ export function RankedList({ candidates }: { candidates: Candidates }) {
   );
 }
 
-function ToTry({ proposals, candidates }: { proposals: readonly Proposal[]; candidates: Candidates }) {
+function ToTry({ proposals, candidates }: { proposals: readonly Proposal[]; candidates: CandidatesView }) {
   return (
     <ul className="grid grid-cols-3 gap-4 border-y border-line py-2" aria-label="Three that teach">
       {proposals.map(({ id, role, teaches }) => {

@@ -4,12 +4,12 @@ import { modelTitle } from '@/core/match/model';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
 import { CompareTable } from '@/ui/drawing/CompareTable';
 import { OverlaidProfiles } from '@/ui/drawing/OverlaidProfiles';
-import type { Candidates } from '../../use-candidates';
+import type { CandidatesView } from '../../use-candidates';
 import { useVisit } from '../../visit-context';
 import { useBrought } from './use-brought';
 
 /** The pairs to bring beside each other, against the specification. */
-export function SideBySide({ candidates }: { candidates: Candidates }) {
+export function SideBySide({ candidates }: { candidates: CandidatesView }) {
   const { specification } = useVisit();
   const { chosen } = useBrought();
   const models = useMemo(

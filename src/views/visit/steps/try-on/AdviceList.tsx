@@ -1,7 +1,10 @@
 import { PATTERNS } from '@/core/aftercare/lacing-patterns';
 import { modelTitle } from '@/core/match/model';
+import { SIDES, type Side } from '@/core/picture/finding-kinds';
 import { sizeInWords } from '@/core/sizing/start-size';
 import type { FitAdvice, Remedy } from '@/core/tryon/fit-advice';
+import { placeOn } from '@/core/tryon/sizes';
+import type { TriedSizes } from '@/core/tryon/try-on';
 import type { FittedPair, FittingView } from './use-fitting';
 
 const ORDER: Record<FitAdvice['level'], number> = { stop: 0, change: 1, good: 2 };
@@ -42,7 +45,7 @@ export function AdviceList({ pair, fitting }: { pair: FittedPair; fitting: Fitti
             {line.sentence}
             {line.remedies.map((remedy) => (
               <span key={JSON.stringify(remedy)} className="block text-ink font-normal">
-                <RemedyLine remedy={remedy} pair={pair} fitting={fitting} />
+                <RemedyLine remedy={remedy} side={line.side} pair={pair} fitting={fitting} />
               </span>
             ))}
           </li>
@@ -52,36 +55,58 @@ export function AdviceList({ pair, fitting }: { pair: FittedPair; fitting: Fitti
   );
 }
 
+const isAlike = (tryOn: TriedSizes): boolean => {
+  const [left, right] = SIDES.map((side) => placeOn(tryOn, side));
+  return left?.size === right?.size && left?.width === right?.width;
+};
+
 const onShelf = (count: number): string => (count > 0 ? `${count} on the shelf` : 'not on the shelf');
 
-function RemedyLine({ remedy, pair, fitting }: { remedy: Remedy; pair: FittedPair; fitting: FittingView }) {
+interface RemedyProps {
+  remedy: Remedy;
+  side: Side | null;
+  pair: FittedPair;
+  fitting: FittingView;
+}
+
+/** What can be done about one complaint; a size or width is taken with a press. */
+function RemedyLine({ remedy, side, pair, fitting }: RemedyProps) {
   const { model, tryOn } = pair;
-  const take = (part: Partial<typeof tryOn>, label: string) => (
-    <button
-      type="button"
-      className="press press-quiet"
-      disabled={fitting.readOnly}
-      // Another size is another fit: what was found in the old one does not hold.
-      onClick={() => fitting.change(model.id, { ...part, left: undefined, right: undefined })}
-    >
-      {label}
-    </button>
-  );
+  const take = (size: number | undefined, width: string, label: string) => {
+    const split = SIDES.every((foot) => placeOn(tryOn, foot)) && !isAlike(tryOn);
+    const sizes = (foot: Side) =>
+      foot === 'left'
+        ? { ...(size === undefined ? {} : { sizeLeft: size }), width }
+        : { ...(size === undefined ? {} : { sizeRight: size }), widthRight: width };
+    return (
+      <button
+        type="button"
+        className="press press-quiet"
+        disabled={fitting.readOnly}
+        onClick={() =>
+          fitting.changeSize(
+            model.id,
+            // The two shoes of a split pair change one by one.
+            split && side ? sizes(side) : { ...sizes('left'), ...sizes('right'), widthRight: undefined },
+          )
+        }
+      >
+        {label}
+      </button>
+    );
+  };
   switch (remedy.kind) {
     case 'size':
       return (
         <>
-          {take(
-            { sizeLeft: remedy.size, sizeRight: remedy.size, width: remedy.width },
-            `Take ${sizeInWords(model.sizing, remedy.size, remedy.width)}`,
-          )}
+          {take(remedy.size, remedy.width, `Take ${sizeInWords(model.sizing, remedy.size, remedy.width)}`)}
           {onShelf(remedy.inStock)}
         </>
       );
     case 'width':
       return (
         <>
-          {take({ width: remedy.width }, `Take width ${remedy.width}`)} {onShelf(remedy.inStock)}
+          {take(undefined, remedy.width, `Take width ${remedy.width}`)} {onShelf(remedy.inStock)}
         </>
       );
     case 'lacing':

@@ -4,7 +4,7 @@ import type { FittingView } from './use-fitting';
 
 /** Where the fitting stands: which way to go next, and what to do when nothing fits. */
 export function FittingEnd({ fitting }: { fitting: FittingView }) {
-  const { outcome, next, ways, candidates, blind, readOnly, pairs } = fitting;
+  const { outcome, next, ways, candidates, blind, readOnly, pairs, putBy } = fitting;
   const { chosen, choose } = useBrought();
   if (readOnly) return null;
   // The pair that was liked least makes room for the next.
@@ -22,10 +22,25 @@ export function FittingEnd({ fitting }: { fitting: FittingView }) {
     const sized = candidates.sizeOf(model);
     return sized.ok ? sized.value.label : '';
   };
-  if (!next && ways.length === 0 && !outcome.nothingFits) return null;
+  if (!next && ways.length === 0 && !outcome.nothingFits && putBy.length === 0) return null;
   return (
     <section aria-label="Where the fitting stands" className="bg-desk px-3 py-2 text-sm grid gap-1">
       {outcome.nothingFits && <p className="problem">{outcome.sentence}</p>}
+      {putBy.length > 0 && (
+        <p className="text-faint">
+          Put by:{' '}
+          {putBy.map((pair) => (
+            <span key={pair.model.id}>
+              {pair.name}
+              {pair.tryOn.comfort !== undefined && `, comfort ${pair.tryOn.comfort}`}
+              {pair.tryOn.verdict && `, ${pair.tryOn.verdict}`}{' '}
+              <button type="button" className="press press-quiet" onClick={() => bring(pair.model.id)}>
+                Bring it back
+              </button>{' '}
+            </span>
+          ))}
+        </p>
+      )}
       {ways.map((way) =>
         way.kind === 'refer' ? (
           <p key={way.sentence}>{way.sentence}</p>

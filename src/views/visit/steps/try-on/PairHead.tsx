@@ -1,7 +1,10 @@
-import { stockOf } from '@/core/match/model';
+import { type ShoeModel, stockOf } from '@/core/match/model';
+import { SIDES, type Side } from '@/core/picture/finding-kinds';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
+import { sizeInWords } from '@/core/sizing/start-size';
 import { SIZE_SYSTEM_LABEL } from '@/core/sizing/systems';
-import type { TryOn } from '@/core/tryon/try-on';
+import { placeOn } from '@/core/tryon/sizes';
+import type { EarlierFit, TryOn } from '@/core/tryon/try-on';
 import { Choice } from '@/ui/controls/Choice';
 import { Measure } from '@/ui/controls/Measure';
 import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
@@ -79,45 +82,88 @@ export function PairHead({ pair, fitting, first, looked, onLook }: Props) {
   );
 }
 
-/** Size of each shoe and width, out of those that are made, with what stands on the shelf. */
-function Sizes({ pair: { model, tryOn }, fitting: { change, readOnly } }: Pick<Props, 'pair' | 'fitting'>) {
+/** Size and width of each shoe, out of those that are made, with what stands on the shelf; earlier sizes under them. */
+function Sizes({ pair: { model, tryOn }, fitting }: Pick<Props, 'pair' | 'fitting'>) {
   const { sizing } = model;
-  const width = tryOn.width ?? sizing.widths[0]!;
-  const size = (field: 'sizeLeft' | 'sizeRight', label: string) => (
+  const { readOnly, changeSize } = fitting;
+  const splitWidth = tryOn.widthRight !== undefined;
+  const size = (side: Side, field: 'sizeLeft' | 'sizeRight', label: string) => {
+    const width = placeOn(tryOn, side)?.width ?? tryOn.width ?? sizing.widths[0]!;
+    return (
+      <label>
+        <span className="block text-faint">{label}</span>
+        <select
+          value={tryOn[field] ?? ''}
+          disabled={readOnly}
+          onChange={({ target }) =>
+            changeSize(model.id, {
+              width: tryOn.width ?? width,
+              [field]: target.value === '' ? undefined : Number(target.value),
+            })
+          }
+        >
+          <option value="">–</option>
+          {sizing.sizes.map((value) => (
+            <option key={value} value={value}>
+              {value} ({stockOf(model, value, width)})
+            </option>
+          ))}
+        </select>
+      </label>
+    );
+  };
+  const width = (field: 'width' | 'widthRight', label: string) => (
     <label>
       <span className="block text-faint">{label}</span>
       <select
-        value={tryOn[field] ?? ''}
+        value={tryOn[field] ?? sizing.widths[0]}
         disabled={readOnly}
-        onChange={({ target }) =>
-          change(model.id, { [field]: target.value === '' ? undefined : Number(target.value) })
-        }
+        onChange={({ target }) => changeSize(model.id, { [field]: target.value })}
       >
-        <option value="">–</option>
-        {sizing.sizes.map((value) => (
-          <option key={value} value={value}>
-            {value} ({stockOf(model, value, width)})
-          </option>
+        {sizing.widths.map((letter) => (
+          <option key={letter}>{letter}</option>
         ))}
       </select>
     </label>
   );
   return (
-    <div className="flex flex-wrap gap-x-2 text-sm items-end">
-      {size('sizeLeft', `${SIZE_SYSTEM_LABEL[sizing.system]} left`)}
-      {size('sizeRight', 'Right')}
-      <label>
-        <span className="block text-faint">Width</span>
-        <select
-          value={width}
-          disabled={readOnly}
-          onChange={({ target }) => change(model.id, { width: target.value })}
-        >
-          {sizing.widths.map((letter) => (
-            <option key={letter}>{letter}</option>
-          ))}
-        </select>
-      </label>
+    <div className="text-sm">
+      <div className="flex flex-wrap gap-x-2 items-end">
+        {size('left', 'sizeLeft', `${SIZE_SYSTEM_LABEL[sizing.system]} left`)}
+        {size('right', 'sizeRight', 'Right')}
+        {width('width', splitWidth ? 'Width left' : 'Width')}
+        {splitWidth && width('widthRight', 'Right')}
+      </div>
+      {tryOn.earlier?.map((fit) => (
+        <p key={JSON.stringify(fit)} className="text-faint text-xs">
+          {inWords(model, fit)}{' '}
+          <button
+            type="button"
+            className="underline cursor-pointer"
+            disabled={readOnly}
+            onClick={() =>
+              changeSize(model.id, {
+                sizeLeft: fit.sizeLeft,
+                sizeRight: fit.sizeRight,
+                width: fit.width,
+                widthRight: fit.widthRight,
+              })
+            }
+          >
+            back to it
+          </button>
+        </p>
+      ))}
     </div>
   );
+}
+
+/** A fit in another size, in a line: `EU 42 D: left 6 mm, comfort 62`. */
+function inWords(model: ShoeModel, fit: EarlierFit): string {
+  const place = placeOn(fit, 'left');
+  const rooms = SIDES.flatMap((side) =>
+    fit[side]?.roomMm === undefined ? [] : [`${side} ${fit[side].roomMm} mm`],
+  );
+  const felt = [...rooms, ...(fit.comfort === undefined ? [] : [`comfort ${fit.comfort}`])].join(', ');
+  return `${place ? sizeInWords(model.sizing, place.size, place.width) : 'Another size'}${felt ? `: ${felt}` : ''}`;
 }

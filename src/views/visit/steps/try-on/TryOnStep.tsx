@@ -21,7 +21,7 @@ export function TryOnStep() {
       </p>
     );
   const pair = pairs.find(({ model }) => model.id === looked) ?? pairs[0]!;
-  const order = wearingOrder(pairs.length);
+  const order = wearingOrder(pairs.map(({ letter }) => letter));
   const drift = orderDrift(pairs[0]!.tryOn);
   const { room } = pair.context;
   return (

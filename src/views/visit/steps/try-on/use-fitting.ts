@@ -1,132 +1,107 @@
 import { useMemo } from 'react';
-import { modelTitle, type ShoeModel } from '@/core/match/model';
-import { worthTrying } from '@/core/match/propose';
+import { modelTitle } from '@/core/match/model';
 import type { Side } from '@/core/picture/finding-kinds';
-import { roomWished } from '@/core/sizing/size-wish';
-import { type FitAdvice, type FitContext, fitAdvice } from '@/core/tryon/fit-advice';
-import { type NextGuess, nextGuess } from '@/core/tryon/next-guess';
-import { type FittingOutcome, fittingOutcome } from '@/core/tryon/outcome';
-import type { FootFit, TryOn } from '@/core/tryon/try-on';
-import { type WayOut, waysOut } from '@/core/tryon/ways-out';
-import { letterOf } from '@/core/tryon/wearing-order';
-import { type Candidates, useCandidates } from '../../use-candidates';
+import { readSession, type Session, type SessionPair } from '@/core/tryon/session';
+import { inAnotherSize, said } from '@/core/tryon/sizes';
+import type { FootFit, TriedSizes, TryOn } from '@/core/tryon/try-on';
+import { type CandidatesView, useCandidates } from '../../use-candidates';
 import { useVisit } from '../../visit-context';
 
-export interface FittedPair {
-  letter: string;
-  model: ShoeModel;
-  tryOn: TryOn;
-  context: FitContext;
-  advice: FitAdvice[];
+export interface FittedPair extends SessionPair {
   /** What the pair is called now: its letter alone while makers are hidden. */
   name: string;
 }
 
-export interface FittingView {
+/** Typed text that is no value yet, by field; undefined takes it back. */
+type Texts = Record<string, string | undefined>;
+
+export interface FittingView extends Omit<Session, 'pairs'> {
+  /** Before the patient now. */
   pairs: FittedPair[];
+  /** Made room for others; what was felt in them is kept. */
+  putBy: FittedPair[];
   blind: boolean;
-  candidates: Candidates;
-  outcome: FittingOutcome;
-  next: NextGuess | null;
-  ways: WayOut[];
+  candidates: CandidatesView;
   readOnly: boolean;
   typed: Record<string, string>;
   setBlind: (blind: boolean) => void;
-  change: (model: string, part: Partial<TryOn>, text?: Record<string, string | undefined>) => void;
-  changeFoot: (
-    model: string,
-    side: Side,
-    part: Partial<FootFit>,
-    text?: Record<string, string | undefined>,
-  ) => void;
+  change: (model: string, part: Partial<TryOn>, text?: Texts) => void;
+  changeFoot: (model: string, side: Side, part: Partial<FootFit>, text?: Texts) => void;
+  /** Another size is another fit: what was felt in this one is put by and comes back with it. */
+  changeSize: (model: string, sizes: TriedSizes) => void;
 }
 
-const defined = <T extends object>(value: T): T =>
-  Object.fromEntries(Object.entries(value).filter(([, entry]) => entry !== undefined)) as T;
-
-/** Where a pair begins: in the size that was worked out. */
-function begun(model: ShoeModel, candidates: Candidates): TryOn {
-  const sized = candidates.sizeOf(model);
-  if (!sized.ok) return { model: model.id };
-  const { left, right } = sized.value;
-  return defined({
-    model: model.id,
-    sizeLeft: (left ?? right)?.size,
-    sizeRight: (right ?? left)?.size,
-    width: (left ?? right)?.width,
-  }) as TryOn;
-}
-
-/** The pairs that were brought, as they are being tried, with advice, outcome and the next guess. */
+/** The pairs of this fitting, with advice, outcome and the next guess. */
 export function useFitting(): { fitting: FittingView | null; problem: string | null } {
   const { store, state, specification, readOnly } = useVisit();
   const { candidates, problem } = useCandidates();
-  const content = store.content('try-on');
-  const chosen = store.content('candidates').chosen;
+  const { tryOns, blind = false } = store.content('try-on');
+  const { chosen } = store.content('candidates');
   const { typed } = state.steps['try-on'];
-  const view = useMemo(() => {
-    if (!candidates) return null;
-    const room = roomWished(specification);
-    const ranked = candidates.usable.map(({ entry }) => entry);
-    const others = worthTrying(ranked).flatMap(({ id }) => candidates.byId.get(id) ?? []);
-    const pairs = (chosen ?? []).flatMap((id, at): FittedPair[] => {
-      const model = candidates.byId.get(id);
-      if (!model) return [];
-      const letter = letterOf(at);
-      const tryOn = content.tryOns?.find((entry) => entry.model === id) ?? begun(model, candidates);
-      const context: FitContext = { room, model, others };
-      return [
-        {
-          letter,
-          model,
-          tryOn,
-          context,
-          advice: fitAdvice(tryOn, context),
-          name: content.blind ? `Pair ${letter}` : `${letter}. ${modelTitle(model)}`,
-        },
-      ];
-    });
-    const tryOns = pairs.map(({ tryOn }) => tryOn);
-    const outcome = fittingOutcome(pairs);
-    return {
-      pairs,
-      outcome,
-      next: nextGuess(tryOns, ranked, candidates.byId),
-      ways: outcome.nothingFits
-        ? waysOut(ranked, candidates.byId, candidates.sizeOf, new Set(tryOns.map(({ model }) => model)))
-        : [],
-    };
-  }, [candidates, chosen, content.tryOns, content.blind, specification]);
-  if (!candidates || !view) return { fitting: null, problem };
-  const save = (tryOns: TryOn[], blind = content.blind, texts: Record<string, string> = typed) => {
-    if (!readOnly) store.change('try-on', defined({ tryOns, blind: blind || undefined }), texts);
+  const session = useMemo(
+    () =>
+      candidates &&
+      readSession({
+        tryOns: tryOns ?? [],
+        brought: chosen ?? [],
+        specification,
+        ranked: candidates.ranked,
+        models: candidates.byId,
+        sizeOf: candidates.sizeOf,
+      }),
+    [candidates, chosen, tryOns, specification],
+  );
+  if (!candidates || !session) return { fitting: null, problem };
+  const all = session.pairs.map(
+    (pair): FittedPair => ({
+      ...pair,
+      name: blind ? `Pair ${pair.letter}` : `${pair.letter}. ${modelTitle(pair.model)}`,
+    }),
+  );
+  const save = (content: { tryOns: TryOn[]; blind: boolean }, texts: Texts = typed) => {
+    if (readOnly) return;
+    store.change(
+      'try-on',
+      said({ tryOns: content.tryOns, blind: content.blind || undefined }),
+      said(texts) as Record<string, string>,
+    );
   };
+  const put = (model: string, to: (tryOn: TryOn) => TryOn, texts?: Texts) =>
+    save({ tryOns: all.map(({ tryOn }) => (tryOn.model === model ? to(tryOn) : tryOn)), blind }, texts);
   const change: FittingView['change'] = (model, part, text = {}) => {
-    const tryOns = view.pairs.map(({ tryOn }) => {
-      if (tryOn.model === model) return defined({ ...tryOn, ...part });
+    const next = all.map(({ tryOn }) => {
+      if (tryOn.model === model) return said({ ...tryOn, ...part });
       // One pair is chosen at a time.
       return part.verdict === 'chosen' && tryOn.verdict === 'chosen'
         ? { ...tryOn, verdict: 'possible' as const }
         : tryOn;
     });
-    save(tryOns, content.blind, defined({ ...typed, ...text }) as Record<string, string>);
-  };
-  const changeFoot: FittingView['changeFoot'] = (model, side, part, text) => {
-    const { tryOn } = view.pairs.find((pair) => pair.tryOn.model === model)!;
-    const foot = defined({ ...tryOn[side], ...part });
-    change(model, { [side]: Object.keys(foot).length > 0 ? foot : undefined }, text);
+    save({ tryOns: next, blind }, { ...typed, ...text });
   };
   return {
     problem,
     fitting: {
-      ...view,
+      ...session,
+      pairs: all.filter(({ brought }) => brought),
+      putBy: all.filter(({ brought }) => !brought),
       candidates,
-      blind: content.blind ?? false,
+      blind,
       readOnly,
       typed,
-      setBlind: (blind) => save(content.tryOns ?? [], blind),
+      setBlind: (hidden) => save({ tryOns: all.map(({ tryOn }) => tryOn), blind: hidden }),
       change,
-      changeFoot,
+      changeFoot: (model, side, part, text) => {
+        const { tryOn } = all.find((pair) => pair.tryOn.model === model)!;
+        const foot = said({ ...tryOn[side], ...part });
+        change(model, { [side]: Object.keys(foot).length > 0 ? foot : undefined }, text);
+      },
+      changeSize: (model, sizes) =>
+        put(
+          model,
+          (tryOn) => inAnotherSize(tryOn, sizes),
+          // Text that is no value yet belongs to the size it was typed for.
+          Object.fromEntries(Object.entries(typed).filter(([field]) => !field.startsWith(`${model}.`))),
+        ),
     },
   };
 }
