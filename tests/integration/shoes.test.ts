@@ -92,6 +92,33 @@ describe('importing a catalogue', () => {
     expect(await names()).toHaveLength(2);
   });
 
+  it('a sheet of values alone leaves shelf, price and status as they are; an empty shelf is said', async () => {
+    const head = HEAD.split(',')
+      .filter((name) => !['stock', 'price', 'status'].includes(name))
+      .join(',');
+    await send(`${HEAD}\n${row('Kept', '1', '42 D:3,140,discontinued,,8,30,walking')}\n`);
+    await send(`${head}\nTestmaker,Kept,1,men,eu,15,39-46,D 2E,95,,7,30,walking\n`);
+    expect(await modelNamed('Kept')).toMatchObject({
+      stock: { '42 D': 3 },
+      price: 140,
+      status: 'discontinued',
+      features: { drop: 7 },
+    });
+    await send(`${HEAD}\n${row('Kept', '1', 'none,,,,7,30,walking')}\n`);
+    expect(await modelNamed('Kept')).toMatchObject({ stock: {}, price: 140 });
+  });
+
+  it('two imports at once follow each other, and what both say is merged', async () => {
+    const head = (column: string) =>
+      `maker,name,version,group,system,allowance_mm,sizes,widths,ball_width_mm,${column}`;
+    const line = (value: string) => `Testmaker,Both,1,men,eu,15,39-46,D,95,${value}`;
+    await Promise.all([
+      send(`${head('drop_mm')}\n${line('8')}\n`),
+      send(`${head('mass_g')}\n${line('280')}\n`),
+    ]);
+    expect((await modelNamed('Both')).features).toEqual({ drop: 8, mass: 280 });
+  });
+
   it('ties a version to its forerunner in the same file, and names one that nobody knows', async () => {
     const done = await send(
       `${HEAD}\n${row('Line', '2', ',90,,1,6,28,walking')}\n${row('Line', '1', ',90,discontinued,,8,28,walking')}\n${row('Lost', '5', ',90,,4,8,28,walking')}\n`,
@@ -383,6 +410,39 @@ describe('a pair that is not in hand', () => {
     await move(placed.id, { event: 'collect', tryAgain: { comfort: 70, left: { roomMm: 11 } } });
     const patient = await asTenant(me, (tenant) => readPatient(tenant, patientId));
     expect(patient.pairs[0]!.model.version).toBe('9');
+  });
+
+  it('a version that the catalogue does not know is recorded as what came, with nothing made up', async () => {
+    const { patientId, order: placed } = await order();
+    await move(placed.id, { event: 'place' });
+    await move(placed.id, { event: 'arrive' });
+    await move(placed.id, { event: 'check', arrival: { ...box, version: '77' } });
+    await move(placed.id, { event: 'collect', tryAgain: { comfort: 70 } });
+    const [pair] = (await asTenant(me, (tenant) => readPatient(tenant, patientId))).pairs;
+    expect(pair!.model).toMatchObject({ version: '77', features: {}, replaces: placed.model.id });
+  });
+
+  it('two people collect one pair: the second is told, and one pair begins', async () => {
+    const { patientId, order: placed } = await order();
+    await move(placed.id, { event: 'place' });
+    await move(placed.id, { event: 'arrive' });
+    await move(placed.id, { event: 'check', arrival: box });
+    const tries = await Promise.allSettled([1, 2].map(() => move(placed.id, { event: 'collect' })));
+    expect(tries.filter(({ status }) => status === 'fulfilled')).toHaveLength(1);
+    const refused = tries.find(({ status }) => status === 'rejected') as PromiseRejectedResult;
+    expect(refused.reason.status).toBe(422);
+    expect((await asTenant(me, (tenant) => readPatient(tenant, patientId))).pairs).toHaveLength(1);
+  });
+
+  it('a pair that a check stops is not handed over unless a reason is written', async () => {
+    const { id } = await modelNamed('One');
+    const short = { left: { roomMm: 3 } };
+    const stopped = await fitted(id, short);
+    const refused = await refusal(asTenant(me, (tenant) => handOver(tenant, stopped.visitId, {})));
+    expect(refused.extra.errors?.[0]).toMatchObject({ path: ['try-on'] });
+    expect(refused.extra.errors?.[0]?.message).toContain('too short');
+    const reasoned = await fitted(id, { ...short, because: 'forefoot amputated, filler in front' });
+    await expect(asTenant(me, (tenant) => handOver(tenant, reasoned.visitId, {}))).resolves.toBeTruthy();
   });
 
   it('a wrong size goes back, and no pair begins', async () => {

@@ -8,9 +8,10 @@ export interface CatalogueEntry {
   name: string;
   version: string;
   sizing: ModelSizing;
-  stock: Stock;
+  /** null: the file does not say; what stands stays. An empty shelf is said. */
+  stock: Stock | null;
   price: number | null;
-  status: ModelStatus;
+  status: ModelStatus | null;
   /** The version of the same model that it took the place of. */
   replaces: string | null;
   readings: FeatureReadings;

@@ -45,9 +45,9 @@ const entries: fc.Arbitrary<CatalogueEntry[]> = fc.uniqueArray(
       widths: fc.constantFrom(['D'], ['B', 'D']),
       ballWidthMm: fc.integer({ min: 80, max: 100 }),
     }),
-    stock: fc.constantFrom({}, { '39 D': 3 }),
+    stock: fc.constantFrom(null, {}, { '39 D': 3 }),
     price: fc.option(fc.integer({ min: 40, max: 300 })),
-    status: fc.constantFrom('current', 'discontinued'),
+    status: fc.constantFrom(null, 'current', 'discontinued'),
     replaces: fc.option(fc.constantFrom('0', '=1')),
     readings: fc
       .uniqueArray(fc.constantFrom(...MODEL_FEATURES), { maxLength: 12 })

@@ -27,9 +27,9 @@ const entrySchema = z
     ballWidthMm: z.number().min(60).max(130),
     sizes: z.array(z.number().min(0).max(400)).min(1).max(80),
     widths: z.array(z.enum(WIDTH_LETTERS)).min(1).max(WIDTH_LETTERS.length),
-    stock: z.record(z.string().max(12), z.int().min(0).max(9999)).default({}),
+    stock: z.record(z.string().max(12), z.int().min(0).max(9999)).nullable().default(null),
     price: z.number().min(0).max(100_000).nullable().default(null),
-    status: z.enum(['current', 'discontinued']).default('current'),
+    status: z.enum(['current', 'discontinued']).nullable().default(null),
     replaces: name.nullable().default(null),
     readings: z.record(z.string(), z.array(readingSchema).max(4)).default({}),
   })
@@ -51,7 +51,7 @@ const entrySchema = z
           at(`${value} lies outside ${from}–${to}.`);
       }
     }
-    for (const key of Object.keys(stock)) {
+    for (const key of Object.keys(stock ?? {})) {
       const [size, width] = key.split(' ');
       if (!sizes.includes(Number(size)) || !widths.some((letter) => letter === width))
         context.addIssue({

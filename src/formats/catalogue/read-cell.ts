@@ -130,6 +130,9 @@ export function readWidths(text: string): Result<WidthLetter[]> {
   );
 }
 
+/** How a file says that no pair is there; an empty cell says nothing. */
+export const EMPTY_SHELF = 'none';
+
 /** `42 D:3; 42.5 D:1`; sizes and widths must be among those that are made. */
 export function readStock(
   text: string,
@@ -137,6 +140,7 @@ export function readStock(
   widths: readonly WidthLetter[],
 ): Result<Stock> {
   const stock: Record<string, number> = {};
+  if (text.trim().toLowerCase() === EMPTY_SHELF) return ok(stock);
   for (const part of text.split(';')) {
     if (part.trim() === '') continue;
     const match = /^\s*([\d.]+)\s+(\w+)\s*:\s*(\d{1,4})\s*$/.exec(part);

@@ -1,5 +1,4 @@
 import { type CatalogueEntry, type CellError, entryKey } from '@/core/match/catalogue-entry';
-import type { ModelStatus, Stock } from '@/core/match/model';
 import { fail, ok, type Result } from '@/core/result';
 import type { FeatureId } from '@/core/shoe/features';
 import { type FeatureReading, VALUE_SOURCES, type ValueSource } from '@/core/shoe/readings/readings';
@@ -113,12 +112,16 @@ function entryOf(
   const ballWidthMm = bounded('ball_width_mm', 60, 130);
   const sizes = take('sizes', readSizes(cell('sizes')));
   const widths = take('widths', readWidths(cell('widths')));
-  const stock = sizes && widths ? take('stock', readStock(cell('stock'), sizes, widths)) : null;
+  const stock =
+    sizes && widths && cell('stock') !== '' ? take('stock', readStock(cell('stock'), sizes, widths)) : null;
   const price =
     cell('price') === ''
       ? null
       : take('price', between(numberIn('score', cell('price'), reading.decimalComma), 0, 100_000, ''));
-  const status = take('status', oneOf(cell('status') || 'current', ['current', 'discontinued'] as const));
+  const status =
+    cell('status') === ''
+      ? null
+      : take('status', oneOf(cell('status'), ['current', 'discontinued'] as const));
   const from = take(
     'values_from',
     oneOf(cell('values_from') || 'maker', Object.keys(VALUE_SOURCES) as ValueSource[]),
@@ -150,9 +153,9 @@ function entryOf(
       widths: (widths ?? []) as WidthLetter[],
       ballWidthMm: ballWidthMm ?? 0,
     },
-    stock: (stock ?? {}) as Stock,
+    stock,
     price,
-    status: (status ?? 'current') as ModelStatus,
+    status,
     replaces: cell('replaces') || null,
     readings,
   };

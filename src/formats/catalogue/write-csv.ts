@@ -1,7 +1,9 @@
 import Papa from 'papaparse';
 import type { CatalogueEntry } from '@/core/match/catalogue-entry';
+import type { Stock } from '@/core/match/model';
 import type { FeatureId } from '@/core/shoe/features';
 import { COLUMNS } from './columns';
+import { EMPTY_SHELF } from './read-cell';
 
 /** Text that a spreadsheet would take for a formula gets an apostrophe before it; the import takes it off again. */
 export const withoutFormula = (text: string): string => (/^[=+\-@\t\r]/.test(text) ? `'${text}` : text);
@@ -17,6 +19,12 @@ function sizesInWords(sizes: readonly number[]): string {
 
 const readingsOf = (entry: CatalogueEntry, feature: FeatureId): string =>
   (entry.readings[feature] ?? []).map(({ value, from, on }) => `${value} @${from} ${on}`).join(' | ');
+
+function stockInWords(stock: Stock | null): string {
+  if (stock === null) return '';
+  const said = Object.entries(stock).map(([key, count]) => `${key}:${count}`);
+  return said.length === 0 ? EMPTY_SHELF : said.join('; ');
+}
 
 function cellOf(entry: CatalogueEntry, column: (typeof COLUMNS)[number]): string {
   const { sizing } = entry;
@@ -39,13 +47,11 @@ function cellOf(entry: CatalogueEntry, column: (typeof COLUMNS)[number]): string
     case 'widths':
       return sizing.widths.join(' ');
     case 'stock':
-      return Object.entries(entry.stock)
-        .map(([key, count]) => `${key}:${count}`)
-        .join('; ');
+      return stockInWords(entry.stock);
     case 'price':
       return entry.price === null ? '' : String(entry.price);
     case 'status':
-      return entry.status;
+      return entry.status ?? '';
     case 'replaces':
       return withoutFormula(entry.replaces ?? '');
     default:

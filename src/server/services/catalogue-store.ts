@@ -12,8 +12,12 @@ function mergedReadings(before: FeatureReadings, coming: FeatureReadings): Featu
   return readings;
 }
 
-/** Identifiers of the models that are there by what names them: looked up once, not once a batch. */
-export async function knownModels({ tx }: Tenant): Promise<Map<string, string>> {
+/**
+ * Identifiers of the models that are there by what names them: looked up once, not once a batch. Others who would store
+ * wait until this transaction ends, so that two imports merge what they say.
+ */
+export async function knownModels({ tx, actor }: Tenant): Promise<Map<string, string>> {
+  await sql`select pg_advisory_xact_lock(hashtext(${`catalogue ${actor.clinicId}`}))`.execute(tx);
   const rows = await tx.selectFrom('shoe_model').select(['id', 'maker', 'name', 'version']).execute();
   return new Map(rows.map((row) => [entryKey(row), row.id]));
 }
@@ -30,12 +34,13 @@ export async function storeEntries(
       ? []
       : await tx
           .selectFrom('shoe_model')
-          .select(['id', 'maker', 'name', 'version', 'readings'])
+          .select(['id', 'maker', 'name', 'version', 'readings', 'stock', 'price', 'status'])
           .where('id', 'in', ids)
           .execute();
   const known = new Map(rows.map((row) => [entryKey(row), row]));
   const values = entries.map((entry) => {
-    const readings = mergedReadings(known.get(entryKey(entry))?.readings ?? {}, entry.readings);
+    const before = known.get(entryKey(entry));
+    const readings = mergedReadings(before?.readings ?? {}, entry.readings);
     return {
       clinic_id: actor.clinicId,
       maker: entry.maker,
@@ -44,9 +49,10 @@ export async function storeEntries(
       readings: JSON.stringify(readings),
       features: JSON.stringify(featuresOf(readings)),
       sizing: JSON.stringify(entry.sizing),
-      stock: JSON.stringify(entry.stock),
-      price: entry.price,
-      status: entry.status,
+      // What the entry does not say stays as it is.
+      stock: JSON.stringify(entry.stock ?? before?.stock ?? {}),
+      price: entry.price ?? before?.price ?? null,
+      status: entry.status ?? before?.status ?? 'current',
       replaces: null,
     };
   });
@@ -68,32 +74,38 @@ export async function storeEntries(
   return { added: entries.length - rows.length, changed: rows.length };
 }
 
+/** The identifier of one model by maker, name and version, whatever the capitals. */
+export async function modelNamed(
+  { tx }: Tenant,
+  { maker, name, version }: Pick<CatalogueEntry, 'maker' | 'name' | 'version'>,
+): Promise<string | null> {
+  const row = await tx
+    .selectFrom('shoe_model')
+    .select('id')
+    .where(sql`lower(maker)`, '=', maker.toLowerCase())
+    .where(sql`lower(name)`, '=', name.toLowerCase())
+    .where(sql`lower(version)`, '=', version.toLowerCase())
+    .executeTakeFirst();
+  return row?.id ?? null;
+}
+
 /** Ties versions to their forerunners once all of them are there; a forerunner that nobody knows is named. */
 export async function tieForerunners(
-  { tx }: Tenant,
+  tenant: Tenant,
   replaced: readonly Pick<CatalogueEntry, 'maker' | 'name' | 'version' | 'replaces'>[],
 ): Promise<string[]> {
   const unknown: string[] = [];
-  for (const { maker, name, version, replaces } of replaced) {
-    if (replaces === null || replaces.toLowerCase() === version.toLowerCase()) continue;
-    const forerunner = await tx
-      .selectFrom('shoe_model')
-      .select('id')
-      .where(sql`lower(maker)`, '=', maker.toLowerCase())
-      .where(sql`lower(name)`, '=', name.toLowerCase())
-      .where(sql`lower(version)`, '=', replaces.toLowerCase())
-      .executeTakeFirst();
-    if (!forerunner) {
-      unknown.push(`${maker} ${name} ${replaces}`);
-      continue;
-    }
-    await tx
-      .updateTable('shoe_model')
-      .set({ replaces: forerunner.id })
-      .where(sql`lower(maker)`, '=', maker.toLowerCase())
-      .where(sql`lower(name)`, '=', name.toLowerCase())
-      .where(sql`lower(version)`, '=', version.toLowerCase())
-      .execute();
+  for (const entry of replaced) {
+    if (entry.replaces === null || entry.replaces.toLowerCase() === entry.version.toLowerCase()) continue;
+    const forerunner = await modelNamed(tenant, { ...entry, version: entry.replaces });
+    const model = await modelNamed(tenant, entry);
+    if (!forerunner) unknown.push(`${entry.maker} ${entry.name} ${entry.replaces}`);
+    else if (model)
+      await tenant.tx
+        .updateTable('shoe_model')
+        .set({ replaces: forerunner })
+        .where('id', '=', model)
+        .execute();
   }
   return unknown;
 }

@@ -190,9 +190,14 @@ export async function takeFromShelf(
   id: string,
   places: readonly ShelfPlace[],
 ): Promise<void> {
+  const keys = new Set(places.map(({ size, width }) => stockKey(size, width)));
+  await putOnShelf(tenant, id, Object.fromEntries([...keys].map((key) => [key, -1])));
+}
+
+/** Adds pairs to the shelf, or takes some away; never below none. */
+export async function putOnShelf(tenant: Tenant, id: string, pairs: Stock): Promise<void> {
   const stock = { ...(await modelToChange(tenant, id)).stock };
-  for (const key of new Set(places.map(({ size, width }) => stockKey(size, width))))
-    if (stock[key]) stock[key] -= 1;
+  for (const [key, count] of Object.entries(pairs)) stock[key] = (stock[key] ?? 0) + count;
   await tenant.tx
     .updateTable('shoe_model')
     .set({ stock: JSON.stringify(counted(stock)) })

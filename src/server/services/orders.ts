@@ -1,7 +1,8 @@
 import type { z } from 'zod';
 import type { OrderRecord } from '@/api/records';
 import type { orderEventSchema, orderSchema } from '@/api/shoes';
-import { modelTitle } from '@/core/match/model';
+import type { CatalogueEntry } from '@/core/match/catalogue-entry';
+import { modelTitle, type ShoeModel } from '@/core/match/model';
 import {
   checkArrival,
   modificationInWords,
@@ -14,8 +15,9 @@ import { SIDES } from '@/core/picture/finding-kinds';
 import type { TryOn } from '@/core/tryon/try-on';
 import { audit, type Tenant } from '../database/tenant';
 import { notFound, Refusal, valueOrRefusal } from '../http/problem';
+import { knownModels, modelNamed, storeEntries, tieForerunners } from './catalogue-store';
 import { closeWith, issueSpecification, modelTried, readyToIssue, sizesTried } from './issue';
-import { modelOf } from './models';
+import { noteChange } from './models';
 import { listOrders } from './order-records';
 import { today } from './pairs';
 import { patientRow } from './patients';
@@ -84,6 +86,8 @@ const refuse = (path: string, message: string): Refusal =>
 
 /** Moves an order on. A check holds the arrival against the order and decides by itself whether it is right. */
 export async function moveOrder(tenant: Tenant, id: string, move: Move): Promise<OrderRecord> {
+  // Two people at one order follow each other.
+  await tenant.tx.selectFrom('shoe_order').select('id').where('id', '=', id).forUpdate().execute();
   const order = await oneOrder(tenant, id);
   if (move.event === 'check') return checkOrder(tenant, order, move);
   const state = valueOrRefusal(orderAfter(order.state, move.event));
@@ -163,14 +167,26 @@ function feltAgain(before: TryOn, again: NonNullable<Move['tryAgain']>, model: s
   return { ...before, ...said, ...feet, model };
 }
 
-/** The version whose name the arrival said, where the catalogue has it; the one that was ordered otherwise. */
-async function versionThatCame({ tx }: Tenant, order: OrderRecord) {
-  const row = await tx
-    .selectFrom('shoe_model')
-    .selectAll()
-    .where('maker', '=', order.model.maker)
-    .where('name', '=', order.model.name)
-    .where('version', '=', order.cameVersion ?? '')
-    .executeTakeFirst();
-  return row ? modelOf(row) : order.model;
+/**
+ * The version that the arrival was. One that the catalogue does not know yet is put there with nothing said of it but its
+ * sizes: what is not known is shown as not known.
+ */
+async function versionThatCame(tenant: Tenant, { model, cameVersion }: OrderRecord): Promise<ShoeModel> {
+  const came = { maker: model.maker, name: model.name, version: cameVersion! };
+  const id = await modelNamed(tenant, came);
+  if (id) return modelTried(tenant, { model: id });
+  const entry: CatalogueEntry = {
+    ...came,
+    sizing: { ...model.sizing, lengthOffsetMm: 0, widthOffsetMm: 0 },
+    stock: {},
+    price: null,
+    status: 'current',
+    replaces: model.version,
+    readings: {},
+  };
+  await storeEntries(tenant, [entry], await knownModels(tenant));
+  await tieForerunners(tenant, [entry]);
+  const added = (await modelNamed(tenant, came))!;
+  await noteChange(tenant, 'supplier', `Version ${came.version} arrived with an order`, added);
+  return modelTried(tenant, { model: added });
 }

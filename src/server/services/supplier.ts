@@ -4,8 +4,8 @@ import type { SupplierAnnouncement } from '@/api/records';
 import type { supplierAnswerSchema } from '@/api/shoes';
 import { type SupplierItem, supplierFeed } from '@/simulators/supplier-feed';
 import type { Tenant } from '../database/tenant';
-import { knownModels, storeEntries, tieForerunners } from './catalogue-store';
-import { catalogueEntries, noteChange } from './models';
+import { knownModels, modelNamed, storeEntries, tieForerunners } from './catalogue-store';
+import { catalogueEntries, noteChange, putOnShelf } from './models';
 import { today } from './pairs';
 
 /** What the simulated supplier announces this month and nobody has answered. */
@@ -30,20 +30,6 @@ const inWords = (item: SupplierItem): string => {
         .join(', ')}`;
   }
 };
-
-/** The model an item is about: of a new version its forerunner. */
-const modelNamed = async ({ tx }: Tenant, item: SupplierItem) =>
-  tx
-    .selectFrom('shoe_model')
-    .select(['id', 'stock'])
-    .where(sql`lower(maker)`, '=', item.maker.toLowerCase())
-    .where(sql`lower(name)`, '=', item.name.toLowerCase())
-    .where(
-      sql`lower(version)`,
-      '=',
-      (item.kind === 'new-version' ? item.entry.replaces! : item.version).toLowerCase(),
-    )
-    .executeTakeFirst();
 
 /** Announcements with how many people wear what they are about. */
 export async function readSupplierFeed(
@@ -99,13 +85,15 @@ export async function answerSupplier(
 }
 
 async function takeOver(tenant: Tenant, item: SupplierItem): Promise<void> {
-  const model = await modelNamed(tenant, item);
-  if (!model) return;
-  const change = (set: { status?: 'discontinued'; price?: number; stock?: string }) =>
+  // Of a new version its forerunner.
+  const version = item.kind === 'new-version' ? item.entry.replaces! : item.version;
+  const id = await modelNamed(tenant, { ...item, version });
+  if (!id) return;
+  const change = (set: { status?: 'discontinued'; price?: number }) =>
     tenant.tx
       .updateTable('shoe_model')
       .set({ ...set, updated_at: sql`now()` })
-      .where('id', '=', model.id)
+      .where('id', '=', id)
       .execute();
   if (item.kind === 'new-version') {
     await storeEntries(tenant, [item.entry], await knownModels(tenant));
@@ -114,10 +102,6 @@ async function takeOver(tenant: Tenant, item: SupplierItem): Promise<void> {
   }
   if (item.kind === 'discontinued') await change({ status: 'discontinued' });
   if (item.kind === 'price') await change({ price: item.price });
-  if (item.kind === 'stock') {
-    const stock = { ...model.stock };
-    for (const [key, count] of Object.entries(item.stock)) stock[key] = (stock[key] ?? 0) + count;
-    await change({ stock: JSON.stringify(stock) });
-  }
-  await noteChange(tenant, 'supplier', inWords(item), model.id);
+  if (item.kind === 'stock') await putOnShelf(tenant, id, item.stock);
+  await noteChange(tenant, 'supplier', inWords(item), id);
 }
