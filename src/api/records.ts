@@ -126,6 +126,8 @@ export interface OrderRecord {
   /** Another version came than was tried: it is tried on again before it is collected. */
   cameVersion: string | null;
   expectedOn: string | null;
+  /** Expected before today and not there. */
+  late: boolean;
   arrivedOn: string | null;
   /** Last day on which it can be sent back, and days left until then; null before it has arrived. */
   returnBy: string | null;
@@ -224,6 +226,7 @@ export type TodayKind =
   | 'order-to-return'
   | 'order-to-collect'
   | 'order-to-place'
+  | 'order-late'
   | 'visit-open'
   | 'pair-overdue'
   | 'review-due'

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { CatalogueEntry } from '@/core/match/catalogue-entry';
+import { testSizing } from '@/core/match/shoe.fixture';
 import { featuresOf, readingsFrom } from '@/core/shoe/readings/readings';
 import { supplierFeed } from './supplier-feed';
 
@@ -9,16 +10,7 @@ const catalogue = Array.from(
     maker: 'Testmaker',
     name: `Model ${at}`,
     version: '3',
-    sizing: {
-      system: 'eu',
-      group: 'men',
-      allowanceMm: 15,
-      lengthOffsetMm: 0,
-      widthOffsetMm: 0,
-      sizes: [41, 42, 43],
-      widths: ['D', '2E'],
-      ballWidthMm: 95,
-    },
+    sizing: testSizing({ sizes: [41, 42, 43], widths: ['D', '2E'] }),
     stock: {},
     price: 100,
     status: at % 10 === 0 ? 'discontinued' : 'current',

@@ -13,29 +13,10 @@ import { pairsInStock, type ShoeModel, stockOf } from './model';
 import { moreLikeThis } from './more-like';
 import { proposeTrial } from './propose';
 import { type Ranked, rank, reasonsFor } from './rank';
+import { testShoe } from './shoe.fixture';
 import { versionDifferences } from './version-differences';
 
-const shoe = (id: string, features: FeatureValues): ShoeModel => ({
-  id,
-  maker: 'Testmaker',
-  name: id,
-  version: '1',
-  features,
-  sizing: {
-    system: 'eu',
-    group: 'men',
-    allowanceMm: 15,
-    lengthOffsetMm: 0,
-    widthOffsetMm: 0,
-    sizes: [42],
-    widths: ['D'],
-    ballWidthMm: 96,
-  },
-  stock: { '42 D': 1 },
-  price: null,
-  status: 'current',
-  replaces: null,
-});
+const shoe = (id: string, features: FeatureValues = {}) => testShoe(id, features, { stock: { '42 D': 1 } });
 const wanting = (activity: 'court' | 'road-running', pain: 'achilles-mid' | 'forefoot') =>
   resolve(clinicalPicture({ body: { activities: [activity] }, left: { pain: [pain] } }));
 

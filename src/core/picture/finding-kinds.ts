@@ -93,3 +93,11 @@ export const text = <S extends Scope>(
   longest: number,
   rest: Rest<S>,
 ): TextFinding & { scope: S } => ({ kind: 'text', label, longest, ...rest });
+
+/** A number that is asked for beside the findings, with what it may be. */
+export const numberField = (
+  label: string,
+  unit: NumberFinding['unit'],
+  possible: [number, number],
+  { plausible = possible, whole = false }: { plausible?: [number, number]; whole?: boolean } = {},
+): NumberFinding => number(label, unit, plausible, possible, { scope: 'body', step: null, whole });

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Rule, Wish } from '../knowledge/rule';
 import { rank } from '../match/rank';
+import { testShoe } from '../match/shoe.fixture';
 import { clinicalPicture, type Findings } from '../picture/clinical-picture';
 import type { FeatureId } from '../shoe/features';
 import { compareSchools } from './compare';
@@ -64,28 +65,7 @@ describe('a clinician’s word', () => {
       { feature: 'drop', kind: 'loosen', band: { from: 0, to: 25 }, reason: 'comfort decides' },
     ]);
     expect(drop(loose)).toMatchObject({ best: 10, band: { from: 0, to: 25 } });
-    const model = (id: string, value: number) => ({
-      id,
-      maker: 'M',
-      name: id,
-      version: '1',
-      stock: { '42 D': 1 },
-      price: null,
-      status: 'current',
-      replaces: null,
-      features: { drop: value },
-      sizing: {
-        system: 'eu',
-        group: 'men',
-        allowanceMm: 15,
-        lengthOffsetMm: 0,
-        widthOffsetMm: 0,
-        sizes: [42],
-        widths: ['D'],
-        ballWidthMm: 100,
-      },
-    });
-    const models = [model('flat', 0), model('high', 12)] as unknown as Parameters<typeof rank>[0];
+    const models = [testShoe('flat', { drop: 0 }), testShoe('high', { drop: 12 })];
     const score = (of: Specification) => rank(models, of).ranked.find((entry) => entry.id === 'flat')!.score;
     expect(score(loose)).toBe(1);
     expect(score(with_(rules))).toBeLessThan(0.2);

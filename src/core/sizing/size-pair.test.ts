@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { halfSizes, testSizing } from '../match/shoe.fixture';
 import { clinicalPicture, type Findings } from '../picture/clinical-picture';
 import { resolve } from '../prescribe/resolve';
 import { inchToMm } from '../units/length';
@@ -9,16 +10,7 @@ import { type FittingConditions, roomWished, sizeWish } from './size-wish';
 import { type ModelSizing, startSize } from './start-size';
 import { SIZE_SYSTEM_LABEL } from './systems';
 
-const model: ModelSizing = {
-  system: 'eu',
-  group: 'men',
-  allowanceMm: 15,
-  lengthOffsetMm: 0,
-  widthOffsetMm: 0,
-  sizes: Array.from({ length: 25 }, (_, at) => 36 + at / 2),
-  widths: ['B', 'D', '2E', '4E'],
-  ballWidthMm: 90,
-};
+const model = testSizing({ sizes: halfSizes(36, 48), widths: ['B', 'D', '2E', '4E'], ballWidthMm: 90 });
 const sized = (findings: Findings, conditions: FittingConditions = {}, of: ModelSizing = model) => {
   const picture = clinicalPicture(findings);
   return sizePair(of, picture, resolve(picture), conditions);

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { halfSizes, testSizing } from '../match/shoe.fixture';
 import { footDifference, heelBallRatio } from './foot-difference';
 import { sizeTable } from './size-table';
-import { insideLength, type ModelSizing, startSize } from './start-size';
+import { insideLength, startSize } from './start-size';
 import { lastOfSize, nearestHalf, type SizeSystem, scaleReading, sizeOfLast } from './systems';
 import { gradeOfLetter, jisWidthLetter, STANDARD_LETTER } from './widths';
 
@@ -117,16 +118,7 @@ describe('size systems', () => {
   });
 });
 
-const model: ModelSizing = {
-  system: 'eu',
-  group: 'men',
-  allowanceMm: 15,
-  lengthOffsetMm: 0,
-  widthOffsetMm: 0,
-  sizes: Array.from({ length: 21 }, (_, index) => 38 + index / 2),
-  widths: ['B', 'D', '2E', '4E'],
-  ballWidthMm: 92,
-};
+const model = testSizing({ sizes: halfSizes(38, 48), widths: ['B', 'D', '2E', '4E'], ballWidthMm: 92 });
 const room = { least: 10, wished: 12, most: 15 };
 
 describe('where to begin at the shelf', () => {

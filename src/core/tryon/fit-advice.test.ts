@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { breakInPlan } from '../aftercare/break-in';
 import { lacingAdvice } from '../aftercare/lacing';
-import type { ShoeModel } from '../match/model';
+import { halfSizes, testShoe, testSizing } from '../match/shoe.fixture';
 import { readChange, readPainChange } from '../outcomes/real-change';
 import { clinicalPicture } from '../picture/clinical-picture';
 import type { FeatureValues } from '../shoe/features';
@@ -12,27 +12,9 @@ import { type FootFit, orderDrift, type TryOn } from './try-on';
 import { wearingOrder } from './wearing-order';
 
 const room = { least: 10, wished: 12, most: 15 };
-const shoe = (id: string, features: FeatureValues = {}, stock: Record<string, number> = {}): ShoeModel => ({
-  id,
-  maker: 'Testmaker',
-  name: id,
-  version: '1',
-  features,
-  sizing: {
-    system: 'eu',
-    group: 'men',
-    allowanceMm: 15,
-    lengthOffsetMm: 0,
-    widthOffsetMm: 0,
-    sizes: [41, 41.5, 42, 42.5, 43, 43.5],
-    widths: ['B', 'D', '2E'],
-    ballWidthMm: 94,
-  },
-  stock,
-  price: null,
-  status: 'current',
-  replaces: null,
-});
+const sizing = testSizing({ sizes: halfSizes(41, 43.5), widths: ['B', 'D', '2E'], ballWidthMm: 94 });
+const shoe = (id: string, features: FeatureValues = {}, stock: Record<string, number> = {}) =>
+  testShoe(id, features, { sizing, stock });
 const on = (left: FootFit, more: Partial<TryOn> = {}): TryOn => ({
   model: 'a',
   sizeLeft: 42,

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { ShoeModel } from '../match/model';
 import type { Ranked } from '../match/rank';
+import { testShoe } from '../match/shoe.fixture';
 import { fail, ok } from '../result';
 import type { FeatureValues } from '../shoe/features';
 import type { SizedPair } from '../sizing/size-pair';
@@ -8,27 +9,8 @@ import { nextGuess } from './next-guess';
 import type { TryOn } from './try-on';
 import { waysOut } from './ways-out';
 
-const shoe = (id: string, features: FeatureValues, stock: Record<string, number> = {}): ShoeModel => ({
-  id,
-  maker: 'Testmaker',
-  name: id,
-  version: '1',
-  features,
-  sizing: {
-    system: 'eu',
-    group: 'men',
-    allowanceMm: 15,
-    lengthOffsetMm: 0,
-    widthOffsetMm: 0,
-    sizes: [42],
-    widths: ['D'],
-    ballWidthMm: 96,
-  },
-  stock,
-  price: null,
-  status: 'current',
-  replaces: null,
-});
+const shoe = (id: string, features: FeatureValues, stock: Record<string, number> = {}) =>
+  testShoe(id, features, { stock });
 const base = { midsoleHardness: 3, heelStack: 28, drop: 8, mass: 280, heelCounter: 3, forefootStiffness: 3 };
 const shelf = [
   shoe('middle', base),

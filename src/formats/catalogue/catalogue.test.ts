@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import type { CatalogueEntry, CatalogueReport } from '@/core/match/catalogue-entry';
+import { testSizing } from '@/core/match/shoe.fixture';
 import { type FeatureId, featureOf } from '@/core/shoe/features';
 import { featuresOf } from '@/core/shoe/readings/readings';
 import { COLUMNS, MODEL_FEATURES } from './columns';
@@ -285,16 +286,7 @@ describe('what is wrong is told by row and column', () => {
           maker: 'T',
           name: 'One',
           version: '1',
-          sizing: {
-            system: 'eu',
-            group: 'men',
-            allowanceMm: 15,
-            lengthOffsetMm: 0,
-            widthOffsetMm: 0,
-            sizes: [42],
-            widths: ['D'],
-            ballWidthMm: 95,
-          },
+          sizing: testSizing(),
           stock: {},
           price: null,
           status: 'current',

@@ -61,6 +61,7 @@ export async function listOrders({ tx }: Tenant, filter: OrderFilter): Promise<O
         state: row.state,
         cameVersion: row.came_version,
         expectedOn: row.expected_on,
+        late: row.state === 'ordered' && row.expected_on !== null && row.expected_on < today(),
         arrivedOn: row.arrived_on,
         returnBy: row.arrived_on && dayAfter(row.arrived_on, row.return_days),
         daysToReturn:

@@ -16,6 +16,7 @@ const URGENCY: readonly TodayKind[] = [
   'order-to-return',
   'order-to-collect',
   'order-to-place',
+  'order-late',
   'pair-overdue',
   'review-due',
   'pair-in-window',
@@ -79,9 +80,9 @@ export async function readToday(tenant: Tenant): Promise<TodayItem[]> {
     wrong: 'order-to-return',
   };
   for (const order of await listOrders(tenant, { open: true })) {
-    const kind = waiting[order.state];
+    const kind = order.late ? 'order-late' : waiting[order.state];
     if (!kind) continue;
-    const on = order.state === 'wrong' ? order.returnBy : (order.arrivedOn ?? order.createdAt.slice(0, 10));
+    const on = order.late ? order.expectedOn : order.state === 'wrong' ? order.returnBy : order.arrivedOn;
     add(kind, order.patient.id, modelTitle(order.model), on ?? order.createdAt.slice(0, 10));
   }
 

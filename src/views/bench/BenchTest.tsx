@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { NumberFinding } from '@/core/picture/finding-kinds';
+import { type NumberFinding, numberField } from '@/core/picture/finding-kinds';
 import {
   BENCH_LENGTHS,
   BENCH_SIGNS,
@@ -8,7 +8,7 @@ import {
   testsFor,
 } from '@/core/shoe/bench/bench-tests';
 import { type BenchAnswers, readBench } from '@/core/shoe/bench/read-bench';
-import { type FeatureId, featureOf } from '@/core/shoe/features';
+import { featureOf } from '@/core/shoe/features';
 import { minimalistIndexOf } from '@/core/shoe/minimalist-index';
 import { MOTION_CONTROL_MOST, motionControlScaleOf } from '@/core/shoe/motion-control-scale';
 import { Choice } from '@/ui/controls/Choice';
@@ -16,10 +16,14 @@ import { Measure } from '@/ui/controls/Measure';
 import { BenchDrawing } from '@/ui/drawing/BenchDrawing';
 import { BenchClock } from './BenchClock';
 
+/** Typed text that is no value yet, by field. */
+export type Typed = Record<string, string>;
+
 interface Props {
   pair: PairAge;
   answers: BenchAnswers;
-  onChange: (answers: BenchAnswers) => void;
+  typed: Typed;
+  onChange: (answers: BenchAnswers, typed: Typed) => void;
   heelBallMm?: number | null;
   /** What stands after the last test. */
   end: React.ReactNode;
@@ -27,17 +31,7 @@ interface Props {
 
 const LEVEL = { good: 'text-faint', note: 'text-hold', poor: 'problem' } as const;
 
-const lengthField = (label: string): NumberFinding => ({
-  kind: 'number',
-  scope: 'body',
-  step: null,
-  label,
-  unit: 'mm',
-  plausible: [30, 340],
-  possible: [5, 420],
-});
-
-/** Whether a test has any answer yet. */
+/** Whether a test has an answer. */
 const isDone = (asks: readonly BenchAsk[], { values, lengths, signs }: BenchAnswers): boolean =>
   asks.some((ask) =>
     ask.kind === 'feature'
@@ -48,7 +42,7 @@ const isDone = (asks: readonly BenchAsk[], { values, lengths, signs }: BenchAnsw
   );
 
 /** Ten tests, one at a time, each with its picture; what they say stands beside them as it comes. */
-export function BenchTest({ pair, answers, onChange, heelBallMm = null, end }: Props) {
+export function BenchTest({ pair, answers, typed, onChange, heelBallMm = null, end }: Props) {
   const tests = testsFor(pair);
   const [at, setAt] = useState(0);
   const test = tests[at]!;
@@ -93,6 +87,7 @@ export function BenchTest({ pair, answers, onChange, heelBallMm = null, end }: P
               key={ask.kind === 'feature' ? ask.feature : ask.id}
               ask={ask}
               answers={answers}
+              typed={typed}
               onChange={onChange}
             />
           ))}
@@ -140,16 +135,11 @@ export function BenchTest({ pair, answers, onChange, heelBallMm = null, end }: P
   );
 }
 
-function Ask({
-  ask,
-  answers,
-  onChange,
-}: {
+interface AskProps extends Pick<Props, 'answers' | 'typed' | 'onChange'> {
   ask: BenchAsk;
-  answers: BenchAnswers;
-  onChange: Props['onChange'];
-}) {
-  const [typed, setTyped] = useState<string | undefined>();
+}
+
+function Ask({ ask, answers, typed, onChange }: AskProps) {
   if (ask.kind === 'sign')
     return (
       <Choice
@@ -157,59 +147,42 @@ function Ask({
         options={{ yes: 'yes', no: 'no' }}
         value={answers.signs?.[ask.id]}
         onChange={(value) =>
-          onChange({ ...answers, signs: put(answers.signs, ask.id, value as 'yes' | 'no') })
+          onChange({ ...answers, signs: put(answers.signs, ask.id, value as 'yes' | 'no') }, typed)
         }
       />
     );
+  const number = (
+    id: string,
+    definition: NumberFinding,
+    value: number | undefined,
+    to: (value: number | undefined) => BenchAnswers,
+  ) => (
+    <Measure
+      definition={definition}
+      value={value}
+      typed={typed[id]}
+      onChange={(next, text) => onChange(to(next), put(typed, id, text) as Typed)}
+    />
+  );
   if (ask.kind === 'length')
-    return (
-      <Measure
-        definition={lengthField(BENCH_LENGTHS[ask.id])}
-        value={answers.lengths?.[ask.id]}
-        typed={typed}
-        onChange={(value, text) => {
-          setTyped(text);
-          onChange({ ...answers, lengths: put(answers.lengths, ask.id, value) });
-        }}
-      />
+    return number(
+      ask.id,
+      numberField(BENCH_LENGTHS[ask.id], 'mm', [5, 420]),
+      answers.lengths?.[ask.id],
+      (value) => ({ ...answers, lengths: put(answers.lengths, ask.id, value) }),
     );
-  return <FeatureAsk feature={ask.feature} answers={answers} onChange={onChange} />;
-}
-
-/** A feature by its own scale: a number with its unit, a grade or an option by tap. */
-function FeatureAsk({
-  feature,
-  answers,
-  onChange,
-}: {
-  feature: FeatureId;
-  answers: BenchAnswers;
-  onChange: Props['onChange'];
-}) {
-  const [typed, setTyped] = useState<string | undefined>();
-  const definition = featureOf(feature);
-  const value = answers.values?.[feature];
-  const set = (next: number | string | undefined) =>
-    onChange({ ...answers, values: put(answers.values, feature, next) });
+  const definition = featureOf(ask.feature);
+  const value = answers.values?.[ask.feature];
+  const to = (next: number | string | undefined): BenchAnswers => ({
+    ...answers,
+    values: put(answers.values, ask.feature, next),
+  });
   if (definition.kind === 'scale')
-    return (
-      <Measure
-        definition={{
-          kind: 'number',
-          scope: 'body',
-          step: null,
-          label: definition.label,
-          unit: definition.unit,
-          plausible: [definition.bounds[0], definition.bounds[1]],
-          possible: [definition.bounds[0], definition.bounds[1]],
-        }}
-        value={typeof value === 'number' ? value : undefined}
-        typed={typed}
-        onChange={(next, text) => {
-          setTyped(text);
-          set(next);
-        }}
-      />
+    return number(
+      ask.feature,
+      numberField(definition.label, definition.unit, [definition.bounds[0], definition.bounds[1]]),
+      typeof value === 'number' ? value : undefined,
+      to,
     );
   if (definition.kind === 'grade')
     return (
@@ -217,7 +190,7 @@ function FeatureAsk({
         label={definition.label}
         options={Object.fromEntries(definition.anchors.map((anchor, at) => [`g${at + 1}`, anchor]))}
         value={value === undefined ? undefined : `g${Math.round(Number(value))}`}
-        onChange={(next) => set(next === undefined ? undefined : Number(next.slice(1)))}
+        onChange={(next) => onChange(to(next === undefined ? undefined : Number(next.slice(1))), typed)}
       />
     );
   return (
@@ -225,7 +198,7 @@ function FeatureAsk({
       label={definition.label}
       options={definition.options}
       value={value === undefined ? undefined : String(value)}
-      onChange={set}
+      onChange={(next) => onChange(to(next), typed)}
     />
   );
 }

@@ -21,6 +21,7 @@ const YES_NO = { yes: 'yes', no: 'no' };
 export function OrderCard({ order: given, patient = false }: { order: OrderRecord; patient?: boolean }) {
   const [order, setOrder] = useState(given);
   const [answer, setAnswer] = useState<Answer<OrderRecord> | null>(null);
+  const [expected, setExpected] = useState(given.expectedOn ?? '');
   const move = async (event: OrderEvent | 'check', rest: object = {}) => {
     const result = await call<OrderRecord>('POST', `/orders/${order.id}/events`, { event, ...rest });
     setAnswer(result);
@@ -57,6 +58,13 @@ export function OrderCard({ order: given, patient = false }: { order: OrderRecor
             : `The term for sending it back ended on ${order.returnBy}.`}
         </p>
       )}
+      {order.expectedOn && order.state === 'ordered' && (
+        <p className={order.late ? 'text-hold' : 'text-faint'}>
+          {order.late
+            ? `Was expected on ${order.expectedOn}: ask the supplier.`
+            : `Expected on ${order.expectedOn}.`}
+        </p>
+      )}
       {order.cameVersion && (
         <p className="text-hold">
           Version {order.cameVersion} came, {order.model.version} was tried.
@@ -72,9 +80,20 @@ export function OrderCard({ order: given, patient = false }: { order: OrderRecor
           onCollect={(tryAgain) => move('collect', tryAgain ? { tryAgain } : {})}
         />
       )}
-      <div className="flex flex-wrap gap-3">
+      <div className="flex flex-wrap gap-3 items-end">
+        {order.state === 'wanted' && (
+          <label>
+            <span className="block text-faint">Expected on</span>
+            <input type="date" value={expected} onChange={({ target }) => setExpected(target.value)} />
+          </label>
+        )}
         {events.map((event) => (
-          <button key={event} type="button" className="press" onClick={() => move(event)}>
+          <button
+            key={event}
+            type="button"
+            className="press"
+            onClick={() => move(event, event === 'place' && expected ? { expectedOn: expected } : {})}
+          >
             {ORDER_EVENTS[event].label}
           </button>
         ))}

@@ -2,26 +2,31 @@ import { useState } from 'react';
 import { type Answer, call, sayWhy } from '@/api/client';
 import type { ModelRecord } from '@/api/records';
 import { type BenchAnswers, benchChanges, readBench } from '@/core/shoe/bench/read-bench';
-import { BenchTest } from '../bench/BenchTest';
+import { BenchTest, type Typed } from '../bench/BenchTest';
+import { useKeptDraft } from '../use-kept-draft';
 
+const NOTHING: { answers: BenchAnswers; typed: Typed } = { answers: {}, typed: {} };
 const KIND = { fills: 'fills', confirms: 'confirms', disagrees: 'differs' } as const;
 
 /** The ten tests of a new pair; what they change of what is known stands under them before it is kept. */
 export function BenchNew({ record }: { record: ModelRecord }) {
-  const [answers, setAnswers] = useState<BenchAnswers>({});
+  const [{ answers, typed }, setDraft, dropDraft] = useKeptDraft(`sovet:bench:${record.model.id}`, NOTHING);
   const [answer, setAnswer] = useState<Answer<ModelRecord> | null>(null);
   const { features } = readBench(answers, { pair: 'new' });
   const changes = benchChanges(features, record.readings);
   const keep = async () => {
     const result = await call<ModelRecord>('POST', `/models/${record.model.id}/bench-tests`, { answers });
     setAnswer(result);
-    if (result.ok) location.assign(`/shoes/${record.model.id}`);
+    if (!result.ok) return;
+    dropDraft();
+    location.assign(`/shoes/${record.model.id}`);
   };
   return (
     <BenchTest
       pair="new"
       answers={answers}
-      onChange={setAnswers}
+      typed={typed}
+      onChange={(next, text) => setDraft({ answers: next, typed: text })}
       end={
         <section aria-label="What this changes" className="border-t border-line pt-2 grid gap-1">
           <ul className="text-sm max-h-40 overflow-y-auto">

@@ -2,8 +2,9 @@ import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { cumulativeStdNormalProbability } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
+import { halfSizes, testSizing } from '../../match/shoe.fixture';
 import { clinicalPicture } from '../../picture/clinical-picture';
-import { insideWidth, type ModelSizing, UPPER_GIVES_MM } from '../start-size';
+import { insideWidth, UPPER_GIVES_MM } from '../start-size';
 import { fittingOf } from './fitting-of';
 import {
   type Fitting,
@@ -21,16 +22,7 @@ import { normalBelow } from './normal';
 import { offsetPosterior, type VersionEvidence } from './offset-tree';
 import { LOOSE_FROM_MM, WIDTH_ERROR_MM, widthScore } from './width-evidence';
 
-const sizing: ModelSizing = {
-  system: 'eu',
-  group: 'men',
-  allowanceMm: 15,
-  lengthOffsetMm: 0,
-  widthOffsetMm: 0,
-  sizes: Array.from({ length: 21 }, (_, at) => 38 + at / 2),
-  widths: ['D'],
-  ballWidthMm: 96,
-};
+const sizing = testSizing({ sizes: halfSizes(38, 48) });
 
 /** A standard normal draw (Box–Muller) from a seeded source. */
 function normals(seed: number): () => number {

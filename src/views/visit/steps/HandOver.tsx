@@ -3,8 +3,8 @@ import { type Answer, call, errorAt, sayWhy } from '@/api/client';
 import type { StepContents } from '@/api/visit-schema';
 import { modelTitle } from '@/core/match/model';
 import { pairsOnShelf } from '@/core/match/shelf';
-import type { NumberFinding } from '@/core/picture/finding-kinds';
-import { SIDES } from '@/core/picture/finding-kinds';
+import { RETURN_DAYS } from '@/core/orders/order';
+import { numberField, SIDES } from '@/core/picture/finding-kinds';
 import { suggestedWarnings } from '@/core/safety/suggested-warnings';
 import { openWarnings } from '@/core/safety/warning-signs';
 import { sizeInWords } from '@/core/sizing/start-size';
@@ -22,24 +22,8 @@ const OrderCard = lazy(() =>
 
 type Content = StepContents['hand-over'];
 
-const WEEKLY: NumberFinding = {
-  kind: 'number',
-  scope: 'body',
-  step: null,
-  label: 'Distance a week in this pair',
-  unit: 'km',
-  plausible: [0, 150],
-  possible: [0, 400],
-};
-const MINUTES: NumberFinding = {
-  kind: 'number',
-  scope: 'body',
-  step: null,
-  label: 'Usual outing, minutes',
-  unit: 'count',
-  plausible: [5, 300],
-  possible: [0, 1440],
-};
+const WEEKLY = numberField('Distance a week in this pair', 'km', [0, 400], { plausible: [0, 150] });
+const MINUTES = numberField('Usual outing, minutes', 'count', [0, 1440], { plausible: [5, 300] });
 
 const NOT_SAVED = 'Something is not saved yet: the line at the top says what. Nothing has been handed over.';
 
@@ -50,6 +34,7 @@ export function HandOver() {
   const content = entry.content as Content;
   const [answer, setAnswer] = useState<Answer<unknown> | null>(null);
   const [busy, setBusy] = useState(false);
+  const [days, setDays] = useState(String(RETURN_DAYS));
   const { models } = useModels();
   if (readOnly) return <HandedOver />;
   const chosen = (store.content('try-on').tryOns ?? []).find((tryOn) => tryOn.verdict === 'chosen');
@@ -83,12 +68,18 @@ export function HandOver() {
     const { [name]: _, ...rest } = entry.typed;
     return value === undefined ? rest : { ...rest, [name]: value };
   };
+  const term = Number(days);
+  const termIsWrong = !(Number.isInteger(term) && term >= 0 && term <= 365);
   const end = async (how: 'hand-over' | 'order') => {
     setBusy(true);
     const saved = await store.flush();
     const { startedOn: _, ...ordered } = content;
     const result: Answer<unknown> = saved
-      ? await call('POST', `/visits/${visit.id}/${how}`, how === 'order' ? ordered : content)
+      ? await call(
+          'POST',
+          `/visits/${visit.id}/${how}`,
+          how === 'order' ? { ...ordered, returnDays: term } : content,
+        )
       : { ok: false, kind: 'refused', problem: { type: 'about:blank', status: 0, title: NOT_SAVED } };
     setBusy(false);
     setAnswer(result);
@@ -178,11 +169,22 @@ export function HandOver() {
         <button
           type="button"
           className="press"
-          disabled={blocks.length > 0 || busy}
+          disabled={blocks.length > 0 || busy || termIsWrong}
           onClick={() => end('order')}
         >
           Order instead
         </button>
+        <label className="text-sm">
+          can be sent back for{' '}
+          <input
+            className="figure w-14 text-right"
+            inputMode="numeric"
+            value={days}
+            aria-invalid={termIsWrong || undefined}
+            onChange={({ target }) => setDays(target.value)}
+          />{' '}
+          days
+        </label>
         {shelf !== null && (
           <span className={shelf > 0 ? 'text-faint' : 'text-hold'}>
             {shelf > 0

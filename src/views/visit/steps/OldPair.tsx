@@ -51,10 +51,11 @@ function History() {
 
 /** The tests of the pair that came in; what they find is offered to the history, never put there unasked. */
 function OldBench() {
-  const { picture } = useVisit();
-  const { content, change } = useStepContent('old-pair');
+  const { picture, readOnly, store, state } = useVisit();
+  const { content } = useStepContent('old-pair');
   const signs = useFinding('oldPairSigns', 'body');
   const answers: BenchAnswers = content.bench ?? {};
+  const { typed } = state.steps['old-pair'];
   const found = signsOfUse(answers).filter(
     (sign) => !((signs.value as string[] | undefined) ?? []).includes(sign),
   );
@@ -62,7 +63,10 @@ function OldBench() {
     <BenchTest
       pair="old"
       answers={answers}
-      onChange={(bench) => change({ bench })}
+      typed={typed}
+      onChange={(bench, text) => {
+        if (!readOnly) store.change('old-pair', { ...content, bench }, text);
+      }}
       heelBallMm={greaterOf(picture, 'heelBallLength')}
       end={
         <div className="grid gap-1">

@@ -1,29 +1,12 @@
-import type { NumberFinding } from '@/core/picture/finding-kinds';
+import { numberField } from '@/core/picture/finding-kinds';
 import { shankAlignment } from '@/core/prosthesis/shank-alignment';
 import { type SockKind, sockStack } from '@/core/prosthesis/sock-stack';
 import { Measure } from '@/ui/controls/Measure';
 import { FindingField } from '../FindingField';
 import { useVisit } from '../visit-context';
 
-const RISE: NumberFinding = {
-  kind: 'number',
-  scope: 'body',
-  step: null,
-  label: 'Shoe’s heel rise',
-  unit: 'mm',
-  plausible: [0, 40],
-  possible: [0, 120],
-};
-const PLY: NumberFinding = {
-  kind: 'number',
-  scope: 'body',
-  step: null,
-  label: 'Wanted ply',
-  unit: 'count',
-  plausible: [0, 15],
-  possible: [0, 40],
-  whole: true,
-};
+const RISE = numberField('Shoe’s heel rise', 'mm', [0, 120], { plausible: [0, 40] });
+const PLY = numberField('Wanted ply', 'count', [0, 40], { plausible: [0, 15], whole: true });
 const KINDS = [1, 2, 3, 5, 6] as const;
 
 /** Shank alignment and sock stack, drawn and computed as they are typed. */

@@ -1,16 +1,8 @@
-import type { NumberFinding } from '@/core/picture/finding-kinds';
-
-const number = (
-  label: string,
-  unit: NumberFinding['unit'],
-  plausible: [number, number],
-  possible: [number, number],
-  whole = false,
-): NumberFinding => ({ kind: 'number', scope: 'body', step: null, label, unit, plausible, possible, whole });
+import { numberField } from '@/core/picture/finding-kinds';
 
 // Short and long rooms are advised on; asking whether they are meant would only move what is pressed next.
-export const ROOM = number('Room in front', 'mm', [-20, 60], [-20, 60]);
-export const COMFORT = number('Comfort, 0–100', 'score', [0, 100], [0, 100], true);
+export const ROOM = numberField('Room in front', 'mm', [-20, 60]);
+export const COMFORT = numberField('Comfort, 0–100', 'score', [0, 100], { whole: true });
 
 /** Checks by tap, in the order in which they are made on each foot. */
 export const FOOT_CHECKS = {
