@@ -155,7 +155,7 @@ await shoot('model', async () => {
   await page.waitForLoadState('networkidle');
 });
 await shoot('bench-test', async () => {
-  await page.goto(page.url().replace(/\/$/, '') + '/bench');
+  await page.goto(`${page.url().replace(/\/$/, '')}/bench`);
   await page.waitForLoadState('networkidle');
   await page.getByLabel('Sole, heel to tip').fill('290');
   await page.getByLabel('Heel to the fold').fill('208');

@@ -6,18 +6,7 @@ import { resolve } from '@/core/prescribe/resolve';
 import { demoModels } from '@/demo/models';
 import { PERSONAS } from '@/demo/personas';
 import { random } from '@/demo/random';
-
-const median = (values: number[]): number => values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)]!;
-
-function timed(work: () => unknown, rounds: number): number {
-  const times: number[] = [];
-  for (let round = 0; round < rounds; round += 1) {
-    const start = performance.now();
-    work();
-    times.push(performance.now() - start);
-  }
-  return median(times);
-}
+import { timed } from './timed';
 
 const persona = PERSONAS.find((person) => person.given === 'Leonie')!;
 const foot = {

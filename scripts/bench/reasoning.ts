@@ -9,18 +9,7 @@ import { boardOf } from '@/core/prescribe/board';
 import { compareSchools } from '@/core/prescribe/compare';
 import { hangsOn } from '@/core/prescribe/hangs-on';
 import { BUILT_IN, resolve } from '@/core/prescribe/resolve';
-
-const median = (values: number[]): number => values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)]!;
-
-function timed(work: () => unknown, rounds: number): number {
-  const times: number[] = [];
-  for (let round = 0; round < rounds; round += 1) {
-    const start = performance.now();
-    work();
-    times.push(performance.now() - start);
-  }
-  return median(times);
-}
+import { timed } from './timed';
 
 /** Every finding taken: the middle of its range, the second option of a choice, the first of a set. */
 function everything(): Findings {

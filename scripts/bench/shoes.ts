@@ -11,17 +11,7 @@ import { type Fitting, learnOffsets } from '@/core/sizing/learned/learn-offsets'
 import { sizePair } from '@/core/sizing/size-pair';
 import { demoModels } from '@/demo/models';
 import { random } from '@/demo/random';
-
-const median = (values: number[]): number => values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)]!;
-function timed(work: () => unknown, rounds: number): number {
-  const times: number[] = [];
-  for (let round = 0; round < rounds; round += 1) {
-    const start = performance.now();
-    work();
-    times.push(performance.now() - start);
-  }
-  return median(times);
-}
+import { timed } from './timed';
 
 const models = Array.from({ length: 40 }, (_, seed) => demoModels(random(seed + 1)))
   .flat()

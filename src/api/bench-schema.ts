@@ -1,9 +1,7 @@
 import { z } from 'zod';
 import { BENCH_LENGTHS, BENCH_SIGNS, type BenchLength, type BenchSign } from '@/core/shoe/bench/bench-tests';
 import { type FeatureId, featureOf, isFeatureId } from '@/core/shoe/features';
-
-const keysOf = <K extends string>(table: Readonly<Record<K, unknown>>) =>
-  z.enum(Object.keys(table) as [K, ...K[]]);
+import { keysOf } from './common';
 
 /** Values of features, each within its own scale. */
 const featureValuesSchema = z

@@ -1,17 +1,14 @@
 import { z } from 'zod';
-import { houseRulesSchema } from '@/core/knowledge/schema';
-import { findingsSchema } from '@/core/picture/schema';
-import { decisionSchema, scenarioSchema, schoolSchema, setAsideSchema } from '@/core/prescribe/schema';
-import { LIFE_SCHOOLS, type LifeSchool } from '@/core/wear/life-schools';
+import { schoolSchema } from '@/core/prescribe/schema';
+import { calculations } from './calculations';
+import { byId, CLINICIANS, lifeSchoolSchema } from './common';
 import { devices } from './devices';
+import { knowledge } from './knowledge';
 import { operation } from './operation';
 import { shoes } from './shoes';
-import { handOverSchema, isoDay, savedStepSchema, sockKindSchema, stepStateSchema } from './visit-schema';
+import { handOverSchema, isoDay, savedStepSchema, stepStateSchema } from './visit-schema';
 
-const id = z.strictObject({ id: z.uuid('This is not an identifier.') });
-const lifeSchool = z.enum(Object.keys(LIFE_SCHOOLS) as [LifeSchool, ...LifeSchool[]]);
 const named = (what: string) => z.string().trim().min(1, `Enter the ${what}.`).max(120);
-const CLINICIANS = ['lead', 'practitioner'] as const;
 
 export const patientSchema = z.strictObject({
   givenName: named('given name'),
@@ -44,120 +41,12 @@ export const pairLogSchema = z.strictObject({
   note: z.string().max(600).optional(),
 });
 
-/** A picture with the choices under which it is resolved. */
-const pictureSchema = z.strictObject({
-  findings: findingsSchema,
-  school: schoolSchema.optional(),
-  setAside: z.array(setAsideSchema).max(60).optional(),
-  decisions: z.array(decisionSchema).max(60).optional(),
-});
-
 /** Every call below /api/v1. */
 export const api = {
   ...devices,
+  ...calculations,
+  ...knowledge,
   ...shoes,
-  specification: operation({
-    id: 'calculateSpecification',
-    method: 'POST',
-    path: '/calculations/specification',
-    tag: 'calculations',
-    summary: 'Resolve findings into a specification, with every reason',
-    body: pictureSchema,
-  }),
-  comparison: operation({
-    id: 'compareSchools',
-    method: 'POST',
-    path: '/calculations/comparison',
-    tag: 'calculations',
-    summary: 'The same findings under every school, feature by feature',
-    body: pictureSchema.omit({ school: true }),
-  }),
-  nextQuestions: operation({
-    id: 'rankNextQuestions',
-    method: 'POST',
-    path: '/calculations/next-questions',
-    tag: 'calculations',
-    summary: 'What nobody has examined, ranked by how much knowing it could change',
-    body: pictureSchema.omit({ decisions: true }),
-  }),
-  reliance: operation({
-    id: 'findReliance',
-    method: 'POST',
-    path: '/calculations/reliance',
-    tag: 'calculations',
-    summary: 'For each feature the findings that its target hangs on',
-    body: pictureSchema.omit({ decisions: true }),
-  }),
-  whatIf: operation({
-    id: 'calculateWhatIf',
-    method: 'POST',
-    path: '/calculations/what-if',
-    tag: 'calculations',
-    summary: 'Direction and rough size of load changes when shoe or step rate change; direction, not dose',
-    body: z.strictObject({ from: scenarioSchema, to: scenarioSchema }),
-  }),
-  sizes: operation({
-    id: 'calculateSizes',
-    method: 'POST',
-    path: '/calculations/sizes',
-    tag: 'calculations',
-    summary: 'A foot length in every size system, with the assumption of each',
-    body: z.strictObject({
-      footLengthMm: z
-        .number()
-        .min(90, 'A foot length lies between 90 and 360 mm.')
-        .max(360, 'A foot length lies between 90 and 360 mm.'),
-      allowanceMm: z.number().min(5).max(25).optional(),
-      ballWidthMm: z.number().min(40).max(160).optional(),
-      ballGirthMm: z.number().min(100).max(400).optional(),
-      group: z.enum(['men', 'women', 'child']).optional(),
-    }),
-  }),
-  socks: operation({
-    id: 'calculateSocks',
-    method: 'POST',
-    path: '/calculations/socks',
-    tag: 'calculations',
-    summary: 'Fewest prosthetic socks that make a wanted ply',
-    body: z.strictObject({
-      inventory: z.array(sockKindSchema).max(20),
-      wantedPly: z.int().min(0).max(40),
-      needsHole: z.boolean(),
-    }),
-  }),
-  alignment: operation({
-    id: 'calculateAlignment',
-    method: 'POST',
-    path: '/calculations/alignment',
-    tag: 'calculations',
-    summary: 'Lean of a prosthetic shank in a shoe',
-    body: z.strictObject({
-      shoeRiseMm: z.number(),
-      setRiseMm: z.number(),
-      leverMm: z.number(),
-      adjustable: z.boolean().optional(),
-    }),
-  }),
-  wear: operation({
-    id: 'calculateWear',
-    method: 'POST',
-    path: '/calculations/wear',
-    tag: 'calculations',
-    summary: 'Replacement window of a pair',
-    body: z.strictObject({
-      school: lifeSchool.default('median'),
-      racing: z.boolean().default(false),
-      bodyMassKg: z.number().min(8).max(320).nullable().default(null),
-      surface: z.enum(['hard', 'mixed', 'soft']).nullable().default(null),
-      ageDays: z.number().min(0).max(20000),
-      log: z
-        .array(z.strictObject({ day: z.number(), distanceKm: z.number().min(0) }))
-        .max(5000)
-        .default([]),
-      expectedWeeklyKm: z.number().min(0).max(400).nullable().default(null),
-    }),
-  }),
-
   today: operation({
     id: 'today',
     method: 'GET',
@@ -188,7 +77,7 @@ export const api = {
     path: '/patients/{id}',
     tag: 'records',
     summary: 'A patient with pairs and visits',
-    params: id,
+    params: byId,
   }),
   changePatient: operation({
     id: 'changePatient',
@@ -196,7 +85,7 @@ export const api = {
     path: '/patients/{id}',
     tag: 'records',
     summary: 'Change a patient’s record',
-    params: id,
+    params: byId,
     body: patientSchema.partial(),
   }),
   startVisit: operation({
@@ -205,7 +94,7 @@ export const api = {
     path: '/patients/{id}/visits',
     tag: 'visits',
     summary: 'Start a visit, or continue the open one',
-    params: id,
+    params: byId,
     status: 201,
   }),
   visit: operation({
@@ -214,7 +103,7 @@ export const api = {
     path: '/visits/{id}',
     tag: 'visits',
     summary: 'A visit with every saved step',
-    params: id,
+    params: byId,
   }),
   saveStep: operation({
     id: 'saveStep',
@@ -235,7 +124,7 @@ export const api = {
     path: '/visits/{id}/presence',
     tag: 'visits',
     summary: 'Say which step one is on; who else is here',
-    params: id,
+    params: byId,
     body: z.strictObject({ step: savedStepSchema }),
   }),
   closeVisit: operation({
@@ -244,7 +133,7 @@ export const api = {
     path: '/visits/{id}/close',
     tag: 'visits',
     summary: 'End a visit without a hand-over, with a reason',
-    params: id,
+    params: byId,
     roles: CLINICIANS,
     body: z.strictObject({ reason: z.string().trim().min(3, 'Write why nothing was handed over.').max(600) }),
   }),
@@ -254,58 +143,10 @@ export const api = {
     path: '/visits/{id}/hand-over',
     tag: 'visits',
     summary: 'Issue the specification and record the pair; refused while a warning sign is open',
-    params: id,
+    params: byId,
     body: handOverSchema,
     status: 201,
     roles: CLINICIANS,
-  }),
-  knowledge: operation({
-    id: 'readKnowledge',
-    method: 'GET',
-    path: '/knowledge',
-    tag: 'knowledge',
-    summary: 'The rules in force in this clinic, and how often each fired and was overruled',
-  }),
-  houseRules: operation({
-    id: 'listHouseRules',
-    method: 'GET',
-    path: '/knowledge/house-rules',
-    tag: 'knowledge',
-    summary: 'Every version of the clinic’s house rules, newest first',
-  }),
-  saveHouseRules: operation({
-    id: 'saveHouseRules',
-    method: 'POST',
-    path: '/knowledge/house-rules',
-    tag: 'knowledge',
-    summary: 'Put a new version of the house rules in force; 409 when another came first',
-    body: houseRulesSchema.extend({
-      basedOn: z.int().min(0),
-      note: z.string().trim().min(3, 'Say what this version is for.').max(600),
-    }),
-    bodyLimit: 1_000_000,
-    status: 201,
-    roles: ['lead'],
-  }),
-  previewHouseRules: operation({
-    id: 'previewHouseRules',
-    method: 'POST',
-    path: '/knowledge/house-rules/preview',
-    tag: 'knowledge',
-    summary:
-      'Which issued specifications would change: a line of JSON each, with progress; closing it cancels',
-    body: houseRulesSchema,
-    bodyLimit: 1_000_000,
-    produces: 'application/x-ndjson',
-    roles: CLINICIANS,
-  }),
-  replay: operation({
-    id: 'replaySpecification',
-    method: 'GET',
-    path: '/specifications/{id}/replay',
-    tag: 'knowledge',
-    summary: 'An issued specification, replayed with the rules of its edition and with those of today',
-    params: id,
   }),
   logPair: operation({
     id: 'logPair',
@@ -313,7 +154,7 @@ export const api = {
     path: '/pairs/{id}/log',
     tag: 'records',
     summary: 'Log distance and comfort of a pair',
-    params: id,
+    params: byId,
     body: pairLogSchema,
     status: 201,
   }),
@@ -323,7 +164,7 @@ export const api = {
     path: '/pairs/{id}/end',
     tag: 'records',
     summary: 'Retire a pair',
-    params: id,
+    params: byId,
     body: z.strictObject({ on: isoDay }),
   }),
   changeClinic: operation({
@@ -332,7 +173,7 @@ export const api = {
     path: '/clinic',
     tag: 'clinic',
     summary: 'Change the clinic’s defaults',
-    body: z.strictObject({ school: schoolSchema.optional(), lifeSchool: lifeSchool.optional() }),
+    body: z.strictObject({ school: schoolSchema.optional(), lifeSchool: lifeSchoolSchema.optional() }),
     roles: ['lead'],
   }),
   tokens: operation({
@@ -357,7 +198,7 @@ export const api = {
     path: '/tokens/{id}',
     tag: 'clinic',
     summary: 'Revoke an access token',
-    params: id,
+    params: byId,
     status: 204,
   }),
 } as const;

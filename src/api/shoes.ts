@@ -1,25 +1,19 @@
 import { z } from 'zod';
 import { DIRECTIONS, type DirectionId } from '@/core/match/more-like';
 import { ORDER_EVENTS, type OrderEvent } from '@/core/orders/order';
-import { findingsSchema } from '@/core/picture/schema';
-import { decisionSchema, schoolSchema, setAsideSchema } from '@/core/prescribe/schema';
 import { benchAnswersSchema } from './bench-schema';
+import { pictureSchema } from './calculations';
+import { byId, CLINICIANS } from './common';
 import { operation } from './operation';
 import { fittingConditionsSchema, tryOnSchema, tryOnsSchema } from './try-on-schema';
 import { handOverSchema, isoDay } from './visit-schema';
-
-const id = z.strictObject({ id: z.uuid('This is not an identifier.') });
-const CLINICIANS = ['lead', 'practitioner'] as const;
 
 /** Largest catalogue file that is read, in bytes. */
 export const IMPORT_LIMIT = 120_000_000;
 
 /** A picture with the choices under which it is resolved, and what candidates are asked with. */
 const askedSchema = z.strictObject({
-  findings: findingsSchema,
-  school: schoolSchema.optional(),
-  setAside: z.array(setAsideSchema).max(60).optional(),
-  decisions: z.array(decisionSchema).max(60).optional(),
+  ...pictureSchema.shape,
   conditions: fittingConditionsSchema.optional(),
 });
 
@@ -77,7 +71,7 @@ export const shoes = {
     path: '/models/{id}',
     tag: 'shoes',
     summary: 'One model: every value with source and day, versions, bench tests, who wears it',
-    params: id,
+    params: byId,
   }),
   changeModel: operation({
     id: 'changeModel',
@@ -85,7 +79,7 @@ export const shoes = {
     path: '/models/{id}',
     tag: 'shoes',
     summary: 'Count the shelf, change price or status',
-    params: id,
+    params: byId,
     body: modelChangeSchema,
   }),
   benchTest: operation({
@@ -95,7 +89,7 @@ export const shoes = {
     tag: 'shoes',
     summary:
       'Record a bench test of a new pair: it fills what was unknown and shows where the maker disagrees',
-    params: id,
+    params: byId,
     body: benchTestSchema,
     status: 201,
   }),
@@ -172,7 +166,7 @@ export const shoes = {
     path: '/visits/{id}/order',
     tag: 'orders',
     summary: 'Issue the specification and order the chosen pair; refused while a warning sign is open',
-    params: id,
+    params: byId,
     body: orderSchema,
     status: 201,
     roles: CLINICIANS,
@@ -191,7 +185,7 @@ export const shoes = {
     path: '/orders/{id}/events',
     tag: 'orders',
     summary: 'Say what happened to an order: ordered, arrived and checked, collected, sent back',
-    params: id,
+    params: byId,
     body: orderEventSchema,
     status: 201,
   }),

@@ -13,9 +13,8 @@ import {
   TASKS,
   type Task,
 } from '@/core/tryon/try-on';
+import { keysOf } from './common';
 
-const keysOf = <K extends string>(table: Readonly<Record<K, unknown>>) =>
-  z.enum(Object.keys(table) as [K, ...K[]]);
 const one = <T extends string>(...values: [T, ...T[]]) => z.enum(values).optional();
 const note = z.string().max(2000);
 

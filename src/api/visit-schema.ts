@@ -16,6 +16,7 @@ import { decisionSchema, scenarioSchema, schoolSchema, setAsideSchema } from '@/
 import { ANKLE_QUESTIONS, type AnkleQuestion } from '@/core/safety/ankle-injury-rules';
 import { WARNING_ACTIONS, WARNING_SIGNS } from '@/core/safety/warning-signs';
 import { benchAnswersSchema } from './bench-schema';
+import { keysOf } from './common';
 import { SAVED_STEPS, type SavedStep, type StepState } from './saved-steps';
 import { candidatesSchema, modificationSchema, tryOnsSchema } from './try-on-schema';
 
@@ -25,8 +26,6 @@ const note = z.string().max(2000);
 
 export const isoDay = z.iso.date('Write the date as year-month-day.');
 
-const keysOf = <K extends string>(table: Readonly<Record<K, unknown>>) =>
-  z.enum(Object.keys(table) as [K, ...K[]]);
 const side = z.enum(['left', 'right']);
 const bothSides = <S extends z.ZodType>(of: S) =>
   z.strictObject({ left: of.optional(), right: of.optional() });

@@ -12,6 +12,7 @@ import { type LearnedFit, learnOffsets, withLearned } from '@/core/sizing/learne
 import type { Database } from '../database/schema';
 import type { Tenant } from '../database/tenant';
 import { notFound, Refusal } from '../http/problem';
+import { readClinic } from './clinic';
 
 type ModelRow = Omit<Selectable<Database['shoe_model']>, 'clinic_id' | 'readings' | 'updated_at'>;
 
@@ -142,6 +143,12 @@ export async function readModel(tenant: Tenant, id: string): Promise<ModelRecord
     })),
   };
 }
+
+/** What a page about one model shows. */
+export const modelPage = async (tenant: Tenant, id: string) => ({
+  clinic: await readClinic(tenant),
+  record: await readModel(tenant, id),
+});
 
 export async function noteChange(
   { tx, actor }: Tenant,

@@ -52,28 +52,20 @@ export function SupplierPanel({ items: given }: { items: SupplierAnnouncement[] 
                   </td>
                   <td className="figure">{item.wearers || ''}</td>
                   <td className="whitespace-nowrap text-right">
-                    <button
-                      type="button"
-                      className="press press-quiet"
-                      onClick={() => reply({ take: [item.id] })}
-                    >
-                      Take over
-                      <span className="sr-only">
-                        {' '}
-                        {item.title}: {item.what}
-                      </span>
-                    </button>
-                    <button
-                      type="button"
-                      className="press press-quiet"
-                      onClick={() => reply({ ignore: [item.id] })}
-                    >
-                      Set aside
-                      <span className="sr-only">
-                        {' '}
-                        {item.title}: {item.what}
-                      </span>
-                    </button>
+                    {(['take', 'ignore'] as const).map((how) => (
+                      <button
+                        key={how}
+                        type="button"
+                        className="press press-quiet"
+                        onClick={() => reply({ [how]: [item.id] })}
+                      >
+                        {how === 'take' ? 'Take over' : 'Set aside'}
+                        <span className="sr-only">
+                          {' '}
+                          {item.title}: {item.what}
+                        </span>
+                      </button>
+                    ))}
                   </td>
                 </tr>
               ))}
