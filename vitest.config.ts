@@ -2,10 +2,24 @@ import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
-  resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
+  resolve: {
+    alias: {
+      '@tests': fileURLToPath(new URL('./tests', import.meta.url)),
+      '@': fileURLToPath(new URL('./src', import.meta.url)),
+    },
+  },
   test: {
     projects: [
-      { extends: true, test: { name: 'unit', include: ['src/**/*.test.ts'] } },
+      { extends: true, test: { name: 'unit', include: ['src/**/*.test.ts'], testTimeout: 30_000 } },
+      {
+        extends: true,
+        test: {
+          name: 'component',
+          include: ['src/**/*.test.tsx'],
+          environment: 'happy-dom',
+          testTimeout: 30_000,
+        },
+      },
       {
         extends: true,
         test: {

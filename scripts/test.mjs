@@ -1,4 +1,4 @@
-// One command: lint, types, arrows, unit, integration and browser tests; ends with one line that totals all runners.
+// One command: lint, types, arrows, unit, component, integration and browser tests; ends with one line that totals all runners.
 import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -76,6 +76,15 @@ try {
       '--output-type',
       'err',
     );
+    check(
+      'folders without circles',
+      'dependency-cruiser/bin/dependency-cruise.mjs',
+      'src/core',
+      '--config',
+      '.dependency-cruiser.folders.cjs',
+      '--output-type',
+      'err',
+    );
   }
   const vitest = (project, env = {}) => {
     const report = join(reports, `${project}.json`);
@@ -94,6 +103,7 @@ try {
     );
   };
   if (wanted('unit')) vitest('unit');
+  if (wanted('component')) vitest('component');
   if (wanted('integration') || wanted('journeys')) {
     const folder = process.env.SOVET_DATA || isRoot() ? `${dataFolder()}-test` : join(ROOT, '.data-test');
     rmSync(folder, { recursive: true, force: true });

@@ -60,7 +60,7 @@ function sourcePrint() {
     const full = join(ROOT, path);
     if (!existsSync(full)) return;
     const entries = readdirSync(full, { withFileTypes: true, recursive: true })
-      .filter((entry) => entry.isFile() && !entry.name.endsWith('.test.ts'))
+      .filter((entry) => entry.isFile() && !/\.test\.tsx?$/.test(entry.name))
       .map((entry) => join(entry.parentPath ?? entry.path, entry.name))
       .sort();
     for (const file of entries) hash.update(file.slice(ROOT.length)).update(readFileSync(file));

@@ -1,4 +1,4 @@
-import { dayAfter } from '@/core/aftercare/patient-sheet';
+import { addDays, addMonths } from '@/core/calendar/days';
 import { type DemoVisit, demoHistory } from './history';
 import { DEMO_HOUSE_RULES, type DemoHouseRules } from './house-rules';
 import { type DemoModel, demoModels } from './models';
@@ -39,15 +39,14 @@ export function demoClinic(today: string, seed = DEMO_SEED): DemoClinic {
   const models = demoModels(random(seed + 1), today);
   const people = [...PERSONAS, ...demoPeople(source, 48)];
   return {
-    houseRules: DEMO_HOUSE_RULES.map((version) => ({ ...version, day: dayAfter(today, -version.daysAgo) })),
+    houseRules: DEMO_HOUSE_RULES.map((version) => ({ ...version, day: addDays(today, -version.daysAgo) })),
     name: 'Harbour Clinic',
     place: 'Skarholm',
     models,
-    patients: people.map((persona) => ({
-      id: source.uuid(),
-      persona,
-      bornOn: dayAfter(`${Number(today.slice(0, 4)) - persona.age}${today.slice(4)}`, -source.int(5, 350)),
-      visits: demoHistory(persona, models, today, source),
-    })),
+    patients: people.map((persona) => {
+      const id = source.uuid();
+      const bornOn = addDays(addMonths(today, -12 * persona.age), -source.int(5, 350));
+      return { id, persona, bornOn, visits: demoHistory({ ...persona, bornOn }, models, today, source) };
+    }),
   };
 }

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { STEP_CONTENT } from '@/api/visit-schema';
+import { clinicalPicture } from '@/core/examination/clinical-picture';
 import { knowledgeOf } from '@/core/knowledge/house-rules';
-import { clinicalPicture } from '@/core/picture/clinical-picture';
-import { resolve } from '@/core/prescribe/resolve';
+import { resolve } from '@/core/prescribe/engine/resolve';
 import { FEATURES, isFeatureId } from '@/core/shoe/features';
+import { STEP_CONTENT } from '@/core/visit/contents';
 import { demoClinic } from './clinic';
 import { examined } from './examination';
 import { DEMO_HOUSE_RULES } from './house-rules';

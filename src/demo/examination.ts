@@ -1,4 +1,3 @@
-import type { StepContents } from '@/api/visit-schema';
 import {
   type AcheMark,
   type BodyMark,
@@ -8,9 +7,10 @@ import {
   type SkinMark,
 } from '@/core/body-map/mark';
 import { SITES, siteOf } from '@/core/body-map/sites';
-import type { Findings, FootFindings } from '@/core/picture/clinical-picture';
-import { SIDES, type Side } from '@/core/picture/finding-kinds';
+import { SIDES, type Side } from '@/core/findings/finding-kinds';
+import type { Findings, FootFindings } from '@/core/findings/picture';
 import type { SwellingReading } from '@/core/swelling/course';
+import type { StepContents } from '@/core/visit/contents';
 import type { Persona } from './personas';
 import type { Random } from './random';
 
@@ -162,11 +162,11 @@ export function withDetails(
 ): Partial<StepContents> {
   const marks = marksOf(findings, day, random);
   const swelling = swellingOfDay(findings, day, random);
-  const asked = marks.filter((mark) => mark.layer !== 'skin');
+  const askedMarks = marks.filter((mark) => mark.layer !== 'skin');
   const skin = marks.filter((mark) => mark.layer === 'skin');
   return {
     ...steps,
-    ...(steps.ask ? { ask: { ...steps.ask, ...(asked.length > 0 ? { marks: asked } : {}) } } : {}),
+    ...(steps.ask ? { ask: { ...steps.ask, ...(askedMarks.length > 0 ? { marks: askedMarks } : {}) } } : {}),
     ...(steps.feet
       ? {
           feet: {

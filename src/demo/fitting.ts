@@ -1,15 +1,15 @@
-import type { Choices } from '@/api/visit-schema';
-import { dayAfter } from '@/core/aftercare/patient-sheet';
-import type { ShoeModel } from '@/core/match/model';
+import { addDays } from '@/core/calendar/days';
+import type { ShoeModel } from '@/core/catalogue/model';
+import type { Side } from '@/core/findings/finding-kinds';
+import { type ClinicalPicture, type Findings, greaterOf, numberAt } from '@/core/findings/picture';
+import type { FootFit, TryOn } from '@/core/fitting/try-on';
 import type { Modification, OrderEvent, OrderState } from '@/core/orders/order';
-import { type ClinicalPicture, type Findings, greaterOf, numberAt } from '@/core/picture/clinical-picture';
-import type { Side } from '@/core/picture/finding-kinds';
-import type { Specification } from '@/core/prescribe/specification';
+import type { Specification } from '@/core/prescribe/engine/specification';
 import { LOOSE_FROM_MM } from '@/core/sizing/learned/width-evidence';
 import { sizePair } from '@/core/sizing/size-pair';
 import { roomWished } from '@/core/sizing/size-wish';
 import { insideLength, insideWidth, UPPER_GIVES_MM, widthFor } from '@/core/sizing/start-size';
-import type { FootFit, TryOn } from '@/core/tryon/try-on';
+import type { Choices } from '@/core/visit/contents';
 import type { DemoModel } from './models';
 import type { Persona } from './personas';
 import type { Random } from './random';
@@ -19,6 +19,7 @@ export interface DemoOrder {
   findings: Findings;
   choices: Choices;
   specification: Specification;
+  houseVersion: number;
   model: ShoeModel;
   size: string;
   tryOn: TryOn;
@@ -35,7 +36,7 @@ export function ordered(
   today: string,
 ): Pick<DemoOrder, 'state' | 'arrivedOn' | 'events' | 'modifications'> {
   const later = (days: number) => {
-    const on = dayAfter(day, days);
+    const on = addDays(day, days);
     return on > today ? today : on;
   };
   const course = [

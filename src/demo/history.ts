@@ -1,19 +1,21 @@
-import type { Choices, StepContents } from '@/api/visit-schema';
-import { dayAfter, type PatientSheet, patientSheet, reviewDay } from '@/core/aftercare/patient-sheet';
-import { knowledgeOf, NO_HOUSE_RULES } from '@/core/knowledge/house-rules';
-import { modelTitle, type ShoeModel } from '@/core/match/model';
+import { type PatientSheet, patientSheet, reviewDay } from '@/core/aftercare/patient-sheet';
+import { addDays } from '@/core/calendar/days';
+import { modelTitle, type ShoeModel } from '@/core/catalogue/model';
+import { categoryOfPerson } from '@/core/examination/at-risk-category';
+import { FINDING_STEPS } from '@/core/findings/finding-kinds';
+import { definitionOf, FINDING_IDS, FINDINGS, type FindingId } from '@/core/findings/findings';
+import { contributedAt, type Findings, placesOf } from '@/core/findings/picture';
+import { withValues } from '@/core/findings/with-values';
+import { fitObservationOf } from '@/core/fitting/fit-observation';
+import { NO_HOUSE_RULES } from '@/core/knowledge/house-rules';
 import { proposeTrial } from '@/core/match/propose';
 import { rank } from '@/core/match/rank';
-import { clinicalPicture, type Findings } from '@/core/picture/clinical-picture';
-import { SIDES } from '@/core/picture/finding-kinds';
-import { FINDINGS, type FindingId } from '@/core/picture/findings';
-import { resolve } from '@/core/prescribe/resolve';
-import type { Specification } from '@/core/prescribe/specification';
-import { type AtRiskCategory, atRiskCategory } from '@/core/safety/at-risk-category';
-import { fittingOf } from '@/core/sizing/learned/fitting-of';
-import type { Fitting } from '@/core/sizing/learned/learn-offsets';
+import type { Specification } from '@/core/prescribe/engine/specification';
+import type { FitObservation } from '@/core/sizing/learned/learn-offsets';
 import { sizePair } from '@/core/sizing/size-pair';
 import { sizeInWords } from '@/core/sizing/start-size';
+import type { Choices, VisitContents } from '@/core/visit/contents';
+import { readVisit } from '@/core/visit/read-visit';
 import { wearForecast } from '@/core/wear/forecast';
 import { daysAgo, examined, withDetails } from './examination';
 import { type DemoOrder, ordered, triedOn } from './fitting';
@@ -30,13 +32,14 @@ export interface DemoLogEntry {
 
 export interface DemoVisit {
   day: string;
-  steps: Partial<StepContents>;
+  steps: VisitContents;
   /** Why nothing was handed over, for a review. */
   closedBecause: string | null;
   handOver: {
     findings: Findings;
     choices: Choices;
     specification: Specification;
+    houseVersion: number;
     sheet: PatientSheet;
     model: ShoeModel;
     sizeLeft: string;
@@ -48,40 +51,35 @@ export interface DemoVisit {
   /** A pair that was chosen and ordered. */
   order: DemoOrder | null;
   /** What the try-ons teach about their models. */
-  fittings: Fitting[];
+  fittings: FitObservation[];
 }
+
+/** A persona with a birthday. */
+export type BornPersona = Persona & { bornOn: string };
 
 /** Who examined, in the demo. */
 const OBSERVER = 'Tomas Brekkan';
 
 /** Findings split into the steps in which they are taken, each with when and by whom. */
-function intoSteps(findings: Findings, day: string): Partial<StepContents> {
-  const steps: Partial<StepContents> = {};
-  for (const step of ['ask', 'old-pair', 'feet', 'load', 'move'] as const) {
-    const part = (place: 'body' | 'left' | 'right') =>
-      Object.fromEntries(
-        Object.entries(findings[place] ?? {}).filter(([id]) => FINDINGS[id as FindingId].step === step),
-      );
-    const split = { body: part('body'), left: part('left'), right: part('right') };
-    const taken = Object.fromEntries(
-      Object.entries(split).flatMap(([place, values]) =>
-        Object.keys(values).map((id) => [
-          `${place}.${id}`,
-          { at: `${day}T09:40:00Z`, by: OBSERVER, with: 'hand' as const },
-        ]),
-      ),
+function intoSteps(findings: Findings, day: string): VisitContents {
+  const taken = { at: `${day}T09:40:00Z`, by: OBSERVER, with: 'hand' } as const;
+  const steps = FINDING_STEPS.flatMap((step) => {
+    const values = FINDING_IDS.filter((id) => definitionOf(id).step === step).flatMap((id) =>
+      placesOf(id).flatMap((place) => {
+        const value = contributedAt(findings, place, id);
+        return value === undefined ? [] : [{ place, id, value }];
+      }),
     );
-    if (Object.values(split).some((place) => Object.keys(place).length > 0))
-      steps[step] = { findings: { ...(split as Findings), taken } };
-  }
-  return steps;
+    return values.length === 0 ? [] : [[step, { findings: withValues({}, values, taken) }]];
+  });
+  return Object.fromEntries(steps);
 }
 
 const CLINIC = 'Harbour Clinic, Skarholm';
 
 /** A persona's visits: the engine prescribes, the catalogue serves, the patient wears. */
 export function demoHistory(
-  persona: Persona,
+  persona: BornPersona,
   models: readonly DemoModel[],
   today: string,
   random: Random,
@@ -92,12 +90,12 @@ export function demoHistory(
     // A pair that is only ordered replaces nothing yet.
     const orderedNext = persona.order !== undefined && index === persona.visits.length - 2;
     const next = orderedNext ? undefined : persona.visits[index + 1];
-    const day = dayAfter(today, -ago);
+    const day = addDays(today, -ago);
     return handedOver(
       { ...persona, findings: daysAgo(now, persona.age, ago, random) },
       models,
       day,
-      next === undefined ? null : dayAfter(today, -next),
+      next === undefined ? null : addDays(today, -next),
       today,
       random,
       last ? (persona.order ?? null) : null,
@@ -106,7 +104,7 @@ export function demoHistory(
   const latest = persona.visits.at(-1);
   if (latest !== undefined && latest > 16 && !persona.openVisit && !persona.order && random.chance(0.85))
     visits.push({
-      day: dayAfter(today, -latest + random.int(13, 16)),
+      day: addDays(today, -latest + random.int(13, 16)),
       steps: {},
       handOver: null,
       order: null,
@@ -142,7 +140,7 @@ const FORERUNNERS_UNTIL_DAYS = 200;
 
 /** What stood on the shelf for somebody at a visit: that day's version of each model. */
 function shelfOf(models: readonly DemoModel[], persona: Persona, day: string, today: string): DemoModel[] {
-  const old = dayAfter(today, -FORERUNNERS_UNTIL_DAYS) > day;
+  const old = addDays(today, -FORERUNNERS_UNTIL_DAYS) > day;
   const forerunners = new Set(models.map((model) => model.replaces));
   return models.filter(
     (model) =>
@@ -156,7 +154,7 @@ function shelfOf(models: readonly DemoModel[], persona: Persona, day: string, to
 }
 
 function handedOver(
-  persona: Persona,
+  persona: BornPersona,
   models: readonly DemoModel[],
   day: string,
   replacedOn: string | null,
@@ -164,14 +162,25 @@ function handedOver(
   random: Random,
   order: NonNullable<Persona['order']> | null,
 ): DemoVisit {
-  const findings: Findings = {
-    ...persona.findings,
-    body: { ...persona.findings.body, ageYears: persona.age, sizingGroup: persona.group },
+  const house = DEMO_HOUSE_RULES.findLast(({ daysAgo }) => addDays(today, -daysAgo) <= day) ?? NO_HOUSE_RULES;
+  const examined: VisitContents = {
+    ...withDetails(intoSteps(persona.findings, day), persona.findings, day, random),
+    warnings: { checked: true, present: [] },
+    reason: persona.choices ?? {},
   };
-  const picture = clinicalPicture(findings);
-  const inForce = DEMO_HOUSE_RULES.findLast(({ daysAgo }) => dayAfter(today, -daysAgo) <= day);
-  const choices = { school: 'balanced' as const, ...persona.choices };
-  const specification = resolve(picture, { ...choices, knowledge: knowledgeOf(inForce ?? NO_HOUSE_RULES) });
+  const { findings, picture, specification, options } = readVisit(
+    {
+      startedAt: `${day}T09:00:00.000Z`,
+      patient: { bornOn: persona.bornOn, sizingGroup: persona.group, school: null },
+      clinic: { school: 'balanced' },
+      carried: null,
+      house,
+      issued: null,
+    },
+    examined,
+    undefined,
+  );
+  const choices = { ...persona.choices, school: options.school };
   const group = shelfOf(models, persona, day, today);
   const { ranked } = rank(group, specification);
   const byId = new Map(group.map((model) => [model.id, model]));
@@ -186,10 +195,8 @@ function handedOver(
   }));
   const chosen = tryOns.find((tryOn) => tryOn.model === model.id)!;
   const label = sizeInWords(model.sizing, chosen.sizeLeft ?? model.sizing.sizes[8]!, chosen.width);
-  const steps = {
-    ...withDetails(intoSteps(persona.findings, day), persona.findings, day, random),
-    warnings: { checked: true, present: [] },
-    reason: persona.choices ?? {},
+  const steps: VisitContents = {
+    ...examined,
     candidates: { chosen: tried.map(({ id }) => id) },
     'try-on': { tryOns },
     'hand-over': {
@@ -197,8 +204,8 @@ function handedOver(
       ...(persona.weeklyKm === null ? {} : { weeklyKm: persona.weeklyKm }),
     },
   };
-  const fittings = tryOns.flatMap((tryOn) => fittingOf(tryOn, picture) ?? []);
-  const issued = { findings, choices, specification, model };
+  const fittings = tryOns.flatMap((tryOn) => fitObservationOf(tryOn, picture) ?? []);
+  const issued = { findings, choices, specification, houseVersion: house.version, model };
   if (order)
     return {
       day,
@@ -208,11 +215,7 @@ function handedOver(
       handOver: null,
       order: { ...issued, ...ordered(order, day, today), size: label, tryOn: chosen },
     };
-  const categories = SIDES.map((side) => atRiskCategory(picture, side)).filter((answer) => answer.known);
-  const category =
-    categories.length === 0
-      ? null
-      : (Math.max(...categories.map((answer) => answer.category)) as AtRiskCategory);
+  const category = categoryOfPerson(picture);
   const racing = model.features.use === 'racing';
   const forecast = wearForecast({
     school: 'median',
@@ -267,10 +270,10 @@ function logOfUse(
 ): DemoLogEntry[] {
   const log: DemoLogEntry[] = [{ on: from, distanceKm: null, comfort }];
   if (persona.weeklyKm === null) return log;
-  for (let day = random.int(6, 9), entry = 0; dayAfter(from, day) < until; day += 7, entry += 1) {
+  for (let day = random.int(6, 9), entry = 0; addDays(from, day) < until; day += 7, entry += 1) {
     const drift = Math.min(14, entry * 2) - Math.max(0, entry - 20) * 1.5;
     log.push({
-      on: dayAfter(from, day),
+      on: addDays(from, day),
       distanceKm: Math.round(persona.weeklyKm * (0.6 + random.int(0, 80) / 100) * 10) / 10,
       comfort:
         entry % 4 === 1 ? Math.max(20, Math.min(100, Math.round(comfort + drift + random.int(-4, 4)))) : null,

@@ -1,5 +1,6 @@
-import { dayAfter } from '@/core/aftercare/patient-sheet';
-import { type ShoeModel, stockKey } from '@/core/match/model';
+import { addDays } from '@/core/calendar/days';
+import { type ShoeModel, stockKey } from '@/core/catalogue/model';
+import type { SizingGroup } from '@/core/findings/findings';
 import type { FeatureId } from '@/core/shoe/features';
 import {
   type FeatureReadings,
@@ -10,7 +11,6 @@ import {
 } from '@/core/shoe/readings/readings';
 import type { ModelSizing } from '@/core/sizing/start-size';
 import type { SizeSystem } from '@/core/sizing/systems';
-import type { SizingGroup } from '@/core/sizing/widths';
 import { ARCHETYPES, type Archetype, COMMON, type Values, WIDE } from './archetypes';
 import type { Random } from './random';
 
@@ -83,7 +83,7 @@ const half = (value: number): number => Math.round(value * 2) / 2;
 function saidOf(values: Values, on: string, random: Random): FeatureReadings {
   let readings = readingsFrom(values, 'maker', on);
   const later = (from: ValueSource, feature: FeatureId, value: number | string) => {
-    readings = withReading(readings, feature, { value, from, on: dayAfter(on, random.int(10, 60)) });
+    readings = withReading(readings, feature, { value, from, on: addDays(on, random.int(10, 60)) });
   };
   if (random.chance(0.2)) {
     // A bench test: the drop is often a little off what the maker states.
@@ -159,7 +159,7 @@ function versionsOf(
     const { widths } = sizing;
     const readings = saidOf(
       { ...values, use: kind.use, width: widths.length > 2 ? 3 : widths.length > 1 ? 2.5 : 2 },
-      dayAfter(today, -(count - at) * 380 + random.int(0, 200)),
+      addDays(today, -(count - at) * 380 + random.int(0, 200)),
       random,
     );
     models.push({

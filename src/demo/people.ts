@@ -1,5 +1,5 @@
-import type { FootFindings } from '@/core/picture/clinical-picture';
-import type { FindingValue } from '@/core/picture/findings';
+import type { FindingValue } from '@/core/findings/findings';
+import type { FootFindings } from '@/core/findings/picture';
 import type { Persona } from './personas';
 import type { Random } from './random';
 

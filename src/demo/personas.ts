@@ -1,7 +1,7 @@
-import type { Choices } from '@/api/visit-schema';
+import type { SizingGroup } from '@/core/findings/findings';
+import type { BodyFindings, Findings, FootFindings } from '@/core/findings/picture';
 import type { OrderState } from '@/core/orders/order';
-import type { BodyFindings, Findings, FootFindings } from '@/core/picture/clinical-picture';
-import type { SizingGroup } from '@/core/sizing/widths';
+import type { Choices } from '@/core/visit/contents';
 import type { WearSurface } from '@/core/wear/forecast';
 
 /** An invented patient with what an examination of them finds. */

@@ -3,7 +3,7 @@ import { OBJLoader } from 'three/addons/loaders/OBJLoader.js';
 import { PLYLoader } from 'three/addons/loaders/PLYLoader.js';
 import { STLLoader } from 'three/addons/loaders/STLLoader.js';
 import { type Mesh, weld } from '@/core/examination/scan/mesh';
-import { fail, ok, type Result } from '@/core/result';
+import { fail, ok, type Result } from '@/core/result/result';
 
 export const MESH_FORMATS = ['stl', 'ply', 'obj'] as const;
 export type MeshFormat = (typeof MESH_FORMATS)[number];

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import type { PressureNote, PressureRecording } from '@/core/examination/pressure/recording';
-import { fail, ok, type Result } from '@/core/result';
+import { fail, ok, type Result } from '@/core/result/result';
 
 /**
  * A step recording as plain CSV. Lines that start with # name a setting; every other line is one row of

@@ -1,7 +1,7 @@
 import { polygonHull, polygonLength } from 'd3-polygon';
 import type { Mesh } from '@/core/examination/scan/mesh';
 import type { ScanMeasures, ScanUnit } from '@/core/examination/scan/reading';
-import type { Side } from '@/core/picture/finding-kinds';
+import type { Side } from '@/core/findings/finding-kinds';
 import { noise } from './noise';
 
 export interface ScannerSettings {

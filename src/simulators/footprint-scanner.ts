@@ -1,7 +1,7 @@
 import { polygonArea } from 'd3-polygon';
 import { line as curve, curveMonotoneX } from 'd3-shape';
 import type { Picture } from '@/core/examination/footprint/picture';
-import type { Side } from '@/core/picture/finding-kinds';
+import type { Side } from '@/core/findings/finding-kinds';
 import { noise } from './noise';
 import { type Colour, coverage, type Polygon, paintLayers } from './raster';
 

@@ -1,6 +1,6 @@
 import type { Picture } from '@/core/examination/footprint/picture';
 import type { GaitLine, HeelLines } from '@/core/examination/gait/heel-angle';
-import type { Side } from '@/core/picture/finding-kinds';
+import type { Side } from '@/core/findings/finding-kinds';
 import { type Noise, noise } from './noise';
 import { type Colour, coverage, type Polygon, paintLayers } from './raster';
 

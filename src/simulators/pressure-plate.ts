@@ -1,5 +1,5 @@
 import type { PressureRecording } from '@/core/examination/pressure/recording';
-import type { Side } from '@/core/picture/finding-kinds';
+import type { Side } from '@/core/findings/finding-kinds';
 import { noise } from './noise';
 
 export interface PlateSettings {

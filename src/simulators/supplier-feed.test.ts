@@ -1,6 +1,6 @@
+import { testSizing } from '@tests/fixtures/invented-shoe';
 import { describe, expect, it } from 'vitest';
-import type { CatalogueEntry } from '@/core/match/catalogue-entry';
-import { testSizing } from '@/core/match/shoe.fixture';
+import type { CatalogueEntry } from '@/core/catalogue/catalogue-entry';
 import { featuresOf, readingsFrom } from '@/core/shoe/readings/readings';
 import { supplierFeed } from './supplier-feed';
 

@@ -1,5 +1,5 @@
-import type { CatalogueEntry } from '@/core/match/catalogue-entry';
-import { stockKey } from '@/core/match/model';
+import type { CatalogueEntry } from '@/core/catalogue/catalogue-entry';
+import { stockKey } from '@/core/catalogue/model';
 import { type FeatureReadings, featuresOf, readingsFrom } from '@/core/shoe/readings/readings';
 import { noise } from './noise';
 

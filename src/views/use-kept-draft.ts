@@ -1,36 +1,37 @@
 import { useCallback, useEffect, useState } from 'react';
+import { draftStore } from './draft-store';
 
 /**
- * State that this browser keeps until it is dropped: a reload in the middle loses nothing. A browser that refuses storage
- * only loses this safety net. The first look is always the same, as the server draws it.
+ * State that this browser keeps until it is dropped: a reload in the middle loses nothing. The first look is always the
+ * same, as the server draws it.
+ *
+ * @param isDraft tells whether what is kept can be such a draft; anything else is passed over
  */
-export function useKeptDraft<T>(key: string, nothing: T): [T, (next: T) => void, () => void] {
-  const [draft, setDraft] = useState(nothing);
+export function useKeptDraft<T>(
+  key: string,
+  initial: T,
+  isDraft: (kept: unknown) => kept is T,
+): [T, (next: T) => void, (then?: T) => void] {
+  const [draft, setDraft] = useState(initial);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what is kept is read once for each key
   useEffect(() => {
-    try {
-      const text = localStorage.getItem(key);
-      if (text !== null) setDraft(JSON.parse(text) as T);
-    } catch {
-      // Storage forbidden, or nothing that can be read: begin with nothing.
-    }
+    const kept = draftStore.read(key);
+    if (isDraft(kept)) setDraft(kept);
   }, [key]);
   const put = useCallback(
     (next: T) => {
       setDraft(next);
-      try {
-        localStorage.setItem(key, JSON.stringify(next));
-      } catch {
-        // Storage full or forbidden: the page still holds it.
-      }
+      draftStore.keep(key, next);
     },
     [key],
   );
-  const drop = useCallback(() => {
-    try {
-      localStorage.removeItem(key);
-    } catch {
-      // Nothing to drop.
-    }
-  }, [key]);
+  /** Forgets what was kept; the page goes on with `then` where it is given. */
+  const drop = useCallback(
+    (then?: T) => {
+      if (then !== undefined) setDraft(then);
+      draftStore.drop(key);
+    },
+    [key],
+  );
   return [draft, put, drop];
 }

@@ -1,6 +1,6 @@
-import { useCallback, useEffect, useRef, useState } from 'react';
-import type { Problem, Result } from '@/core/result';
-import type { TaskMessage, TaskRequest } from '@/workers/task';
+import { useCallback, useEffect, useState } from 'react';
+import type { Problem } from '@/core/result/result';
+import { TaskClient } from '@/workers/task-client';
 
 export type TaskState =
   | { is: 'idle' }
@@ -8,61 +8,70 @@ export type TaskState =
   | { is: 'failed'; problem: Problem }
   | { is: 'cancelled' };
 
-/**
- * One long task at a time in a worker of its own: begins when first asked, shows its stage, ends with the page.
- * Cancelling ends the worker; the next question starts a new one.
- */
-export function useTask<Asked, Answer>(start: () => Worker) {
-  const worker = useRef<Worker | null>(null);
-  const asked = useRef(0);
-  const waiting = useRef<((result: Result<Answer> | null) => void) | null>(null);
+/** One long task at a time in a worker of its own: shows its stage, can be cancelled, ends with the page. */
+export function useTask<Question, Answer>(start: () => Worker) {
+  const [client] = useState(() => new TaskClient<Question, Answer>(start));
   const [state, setState] = useState<TaskState>({ is: 'idle' });
-
-  const end = useCallback(() => {
-    worker.current?.terminate();
-    worker.current = null;
-    waiting.current?.(null);
-    waiting.current = null;
-  }, []);
-  useEffect(() => end, [end]);
+  useEffect(() => () => client.end(), [client]);
 
   /** The answer; null when it was cancelled, failed (the state says why) or overtaken by a later question. */
   const ask = useCallback(
-    async (question: Asked, transfer: Transferable[] = []): Promise<Answer | null> => {
-      waiting.current?.(null);
-      if (!worker.current) worker.current = start();
-      asked.current += 1;
-      const id = asked.current;
+    async (question: Question, transfer: Transferable[] = []): Promise<Answer | null> => {
       setState({ is: 'working', stage: 'starting', share: 0 });
-      const result = await new Promise<Result<Answer> | null>((resolve) => {
-        waiting.current = resolve;
-        worker.current!.onmessage = ({ data }: MessageEvent<TaskMessage<Answer>>) => {
-          if (data.id !== asked.current) return;
-          if ('stage' in data) setState({ is: 'working', stage: data.stage, share: data.share });
-          else resolve(data.result);
-        };
-        worker.current!.onerror = () =>
-          resolve({
-            ok: false,
-            problem: { code: 'failed', path: [], message: 'The background work could not be started.' },
-          });
-        worker.current!.postMessage({ id, asked: question } satisfies TaskRequest<Asked>, transfer);
-      });
-      if (id !== asked.current) return null;
-      waiting.current = null;
+      const result = await client.ask(
+        question,
+        (stage, share) => setState({ is: 'working', stage, share }),
+        transfer,
+      );
       if (result === null) return null;
       setState(result.ok ? { is: 'idle' } : { is: 'failed', problem: result.problem });
       return result.ok ? result.value : null;
     },
-    [start],
+    [client],
   );
 
   const cancel = useCallback(() => {
-    end();
-    asked.current += 1;
+    client.end();
     setState({ is: 'cancelled' });
-  }, [end]);
+  }, [client]);
 
   const fail = useCallback((problem: Problem) => setState({ is: 'failed', problem }), []);
-  return { state, ask, cancel, fail };
+  return { client, state, ask, cancel, fail };
+}
+
+/** An answer that follows its question: the last one stays until the next has come. */
+export interface Following<Answer> {
+  answer: Answer | null;
+  /** What went wrong with the last question. */
+  problem: string | null;
+  retry: () => void;
+}
+
+/**
+ * Asks a worker again whenever the question changes, a moment after the last change.
+ *
+ * @param question gets whether the worker is new and knows nothing yet; null: nothing to ask
+ */
+export function useFollowing<Question, Answer>(
+  start: () => Worker,
+  question: ((isFresh: boolean) => Question) | null,
+  afterMs = 0,
+): Following<Answer> {
+  const { client, ask, state } = useTask<Question, Answer>(start);
+  const [answer, setAnswer] = useState<Answer | null>(null);
+  const [attempt, setAttempt] = useState(0);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another attempt asks the same once more
+  useEffect(() => {
+    if (!question) return;
+    const timer = setTimeout(async () => {
+      const next = await ask(question(client.isFresh));
+      if (next !== null) setAnswer(next);
+    }, afterMs);
+    return () => clearTimeout(timer);
+  }, [client, ask, question, afterMs, attempt]);
+  return {
+    answer,
+    problem: state.is === 'failed' ? state.problem.message : null,
+    retry: () => setAttempt((count) => count + 1),
+  };
 }

@@ -1,10 +1,10 @@
-import type { CatalogueReport } from '@/core/match/catalogue-entry';
-import { ok } from '@/core/result';
+import type { CatalogueReport } from '@/core/catalogue/catalogue-entry';
+import { ok } from '@/core/result/result';
 import { readCatalogueJson } from '@/formats/catalogue/json';
 import { readCatalogueCsv } from '@/formats/catalogue/read-csv';
 import { serve } from './task';
 
-export interface CatalogueCheckAsked {
+export interface CatalogueCheckQuestion {
   file: File;
   today: string;
 }
@@ -26,7 +26,7 @@ async function* chunksOf(file: File): AsyncGenerator<Uint8Array> {
 }
 
 /** Reads a catalogue file on this computer and says what is in it and what is wrong, before anything is sent. */
-serve<CatalogueCheckAsked, CatalogueCheck>(async ({ file, today }, report) => {
+serve<CatalogueCheckQuestion, CatalogueCheck>(async ({ file, today }, report) => {
   const first: CatalogueCheck['first'] = [];
   const look = (entries: Parameters<Parameters<typeof readCatalogueCsv>[1]['onEntries']>[0]) => {
     for (const entry of entries.slice(0, LOOKED_AT - first.length))

@@ -8,11 +8,11 @@ import {
   type PrintOptions,
   printLength,
 } from '@/core/examination/footprint/read-print';
-import type { Side } from '@/core/picture/finding-kinds';
-import { fail, ok, type Result } from '@/core/result';
+import type { Side } from '@/core/findings/finding-kinds';
+import { fail, ok, type Result } from '@/core/result/result';
 import { serve } from './task';
 
-export type FootprintAsked =
+export type FootprintQuestion =
   | { find: Blob; options: PrintOptions }
   | { measure: { sole: Mask; toes: Mask; axis: FootAxis; side: Side } };
 
@@ -45,18 +45,18 @@ async function decode(file: Blob): Promise<Result<Picture>> {
   return ok(context.getImageData(0, 0, width, height));
 }
 
-serve<FootprintAsked, FootprintAnswer>(async (asked, report) => {
-  if ('measure' in asked) {
-    const indices = indicesOf(asked.measure);
+serve<FootprintQuestion, FootprintAnswer>(async (question, report) => {
+  if ('measure' in question) {
+    const indices = indicesOf(question.measure);
     return indices.ok
-      ? ok({ found: null, indices: indices.value, lengthPx: printLength(asked.measure) })
+      ? ok({ found: null, indices: indices.value, lengthPx: printLength(question.measure) })
       : indices;
   }
   report('reading the picture', 0.1);
-  const picture = await decode(asked.find);
+  const picture = await decode(question.find);
   if (!picture.ok) return picture;
   report('finding the print', 0.4);
-  const found = findPrint(picture.value, asked.options);
+  const found = findPrint(picture.value, question.options);
   if (!found.ok) return found;
   report('measuring', 0.9);
   const indices = indicesOf(found.value);

@@ -1,26 +1,23 @@
-import { type CatalogueQuery, filterModels } from '@/core/match/filter';
-import type { ShoeModel } from '@/core/match/model';
+import { type CatalogueQuery, filterModels } from '@/core/catalogue/filter';
+import type { ShoeModel } from '@/core/catalogue/model';
 import { type Ranking, rank } from '@/core/match/rank';
-import type { Specification } from '@/core/prescribe/specification';
+import type { Specification } from '@/core/prescribe/engine/specification';
+import { fail, ok } from '@/core/result/result';
+import { serve } from './task';
 
-/** The catalogue is sent once, then one specification with its query after the other. */
-export type RankRequest =
-  | { models: ShoeModel[] }
-  | { id: number; specification: Specification; query: CatalogueQuery };
-export interface RankAnswer {
-  id: number;
-  ranking: Ranking;
+export interface RankQuestion {
+  /** Sent with the first question, and again when the catalogue changed. */
+  models?: readonly ShoeModel[];
+  specification: Specification;
+  query: CatalogueQuery;
 }
 
-let models: ShoeModel[] = [];
+let catalogue: readonly ShoeModel[] | null = null;
 
 /** Filters and ranks a catalogue off the main thread. A model that may satisfy the query, for all that is known, stays. */
-self.onmessage = ({ data }: MessageEvent<RankRequest>) => {
-  if ('models' in data) {
-    models = data.models;
-    return;
-  }
-  const { matching, unknown } = filterModels(models, data.query);
-  const answer: RankAnswer = { id: data.id, ranking: rank([...matching, ...unknown], data.specification) };
-  self.postMessage(answer);
-};
+serve<RankQuestion, Ranking>(({ models, specification, query }) => {
+  catalogue = models ?? catalogue;
+  if (!catalogue) return fail('no-catalogue', 'The catalogue has not been read yet.');
+  const { matching, unknown } = filterModels(catalogue, query);
+  return ok(rank([...matching, ...unknown], specification));
+});

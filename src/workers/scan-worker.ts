@@ -1,12 +1,12 @@
 import { measureScan } from '@/core/examination/scan/measure-scan';
 import { vertexNormals } from '@/core/examination/scan/mesh';
 import type { ScanReading, ScanUnit } from '@/core/examination/scan/reading';
-import type { Side } from '@/core/picture/finding-kinds';
-import { ok } from '@/core/result';
+import type { Side } from '@/core/findings/finding-kinds';
+import { ok } from '@/core/result/result';
 import { readMesh } from '@/formats/mesh';
 import { serve } from './task';
 
-export interface ScanAsked {
+export interface ScanQuestion {
   file: Blob;
   name: string;
   side: Side;
@@ -17,7 +17,7 @@ export interface ScanAsked {
 /** A reading with the normals that its picture needs: three’s own would be computed on the page. */
 export type ScanAnswer = ScanReading & { normals: Float32Array };
 
-serve<ScanAsked, ScanAnswer>(
+serve<ScanQuestion, ScanAnswer>(
   async ({ file, name, side, unit }, report) => {
     report('reading the file', 0.05);
     const bytes = await file.arrayBuffer();

@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { fail, ok } from '@/core/result';
+import { fail, ok } from '@/core/result/result';
 import { serve, type TaskMessage, type TaskRequest } from './task';
 
 /** A worker’s own side, with what it sent. */
@@ -12,7 +12,7 @@ function worker() {
   };
   vi.stubGlobal('self', self);
   const ask = async (id: number, asked: number) => {
-    await self.onmessage!({ data: { id, asked } });
+    await self.onmessage!({ data: { id, question: asked } });
     return sent.splice(0);
   };
   return ask;

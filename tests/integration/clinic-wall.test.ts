@@ -4,8 +4,8 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { kyselyOn } from '@/server/database/connection';
 import { migrate } from '@/server/database/migrate';
 import { asTenant } from '@/server/database/tenant';
-import { addPatient, findPatients, readPatient } from '@/server/services/patients';
-import { startVisit } from '@/server/services/visits';
+import { addPatient, findPatients, readPatient } from '@/server/services/people/patients';
+import { startVisit } from '@/server/services/visits/visits';
 import { FOLDER, freshDatabase, type TestDatabase } from './database';
 
 let db: TestDatabase;

@@ -1,12 +1,12 @@
 import type { APIContext, APIRoute } from 'astro';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { z } from 'zod';
-import { operation } from '@/api/operation';
+import { operation } from '@/contract/operation';
 import { auth } from '@/server/auth/auth';
 import { asTenant } from '@/server/database/tenant';
 import { endpoint } from '@/server/http/endpoint';
-import { changeClinic, readClinic } from '@/server/services/clinic';
-import { addToken, listTokens, removeToken } from '@/server/services/tokens';
+import { changeClinic, readClinic } from '@/server/services/people/clinic';
+import { addToken, listTokens, removeToken } from '@/server/services/people/tokens';
 import { freshDatabase, PASSWORD, type TestDatabase } from './database';
 
 let db: TestDatabase;
@@ -27,15 +27,18 @@ beforeAll(async () => {
 });
 afterAll(() => db.drop());
 
-const echo = operation({
-  id: 'echo',
-  method: 'POST',
-  path: '/echo/{id}',
-  summary: '',
-  tag: 'test',
-  params: z.strictObject({ id: z.uuid() }),
-  body: z.strictObject({ size: z.number().max(10, 'At most ten.') }),
-});
+const echo = operation(
+  { method: 'POST', path: '/echo/{id}' },
+  {
+    id: 'echo',
+    answer: z.object({ who: z.string(), size: z.number(), id: z.string() }),
+    summary: '',
+    tag: 'test',
+    params: z.strictObject({ id: z.uuid() }),
+    body: z.strictObject({ size: z.number().max(10, 'At most ten.') }),
+  },
+);
+const NOBODY = { who: '', size: 0, id: '' };
 const ID = '7d0f4b1e-58a4-4d3c-9a63-0c4f3f5a2b11';
 
 async function ask(
@@ -81,7 +84,7 @@ describe('an endpoint', () => {
   });
 
   it('a body over its limit is refused whether or not it says its length', async () => {
-    const narrow = endpoint({ ...echo, bodyLimit: 20 }, async () => null);
+    const narrow = endpoint({ ...echo, bodyLimit: 20 }, async () => NOBODY);
     const long = JSON.stringify({ size: 1, padding: 'x'.repeat(100) });
     expect((await ask(narrow, { authorization: `Bearer ${token}` }, long)).status).toBe(413);
     expect(
@@ -101,7 +104,7 @@ describe('an endpoint', () => {
   });
 
   it('asks for the role that the operation names', async () => {
-    const leadOnly = endpoint({ ...echo, roles: ['lead'] }, async () => 'done');
+    const leadOnly = endpoint({ ...echo, roles: ['lead'] }, async () => NOBODY);
     expect((await ask(leadOnly, { cookie, origin: 'http://clinic.test' }, '{"size":1}')).status).toBe(403);
     expect((await ask(leadOnly, { authorization: `Bearer ${token}` }, '{"size":1}')).status).toBe(200);
   });

@@ -1,6 +1,6 @@
 import { PNG } from 'pngjs';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { DEVICE_SETTINGS } from '@/api/devices';
+import { DEVICE_SETTINGS } from '@/contract/devices';
 import { findPrint, indicesOf } from '@/core/examination/footprint/read-print';
 import { heelAngle } from '@/core/examination/gait/heel-angle';
 import { snapLines } from '@/core/examination/gait/skin-marks';
@@ -10,10 +10,10 @@ import { measureScan } from '@/core/examination/scan/measure-scan';
 import { readMesh } from '@/formats/mesh';
 import { readPressureCsv } from '@/formats/pressure-csv';
 import { type Actor, asTenant } from '@/server/database/tenant';
-import { filmedFrame, recordedStep, scannedFoot, scannedFootprint } from '@/server/services/devices';
-import { readExamination } from '@/server/services/examination-records';
-import { addPatient } from '@/server/services/patients';
-import { closeVisit, readVisit, saveStep, startVisit } from '@/server/services/visits';
+import { addPatient } from '@/server/services/people/patients';
+import { filmedFrame, recordedStep, scannedFoot, scannedFootprint } from '@/server/services/visits/devices';
+import { readExamination } from '@/server/services/visits/examination-records';
+import { closeVisit, loadVisit, saveStep, startVisit } from '@/server/services/visits/visits';
 import { gaitFrame } from '@/simulators/gait-camera';
 import { freshDatabase, type TestDatabase } from './database';
 
@@ -120,7 +120,7 @@ describe('an examination over several visits', () => {
       await closeVisit(tenant, visitId, 'seen');
       const review = await startVisit(tenant, patientId);
       await closeVisit(tenant, review.id, 'review only');
-      return readVisit(tenant, (await startVisit(tenant, patientId)).id);
+      return loadVisit(tenant, (await startVisit(tenant, patientId)).id);
     });
     expect(visit.carried?.findings.left).toEqual({ injuries: ['lateral-sprain'] });
     expect(visit.carried?.injuries).toEqual([injury]);

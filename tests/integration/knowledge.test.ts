@@ -1,21 +1,22 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { PreviewLine } from '@/api/records';
+import type { PreviewLine } from '@/contract/records';
+import { clinicalPicture } from '@/core/examination/clinical-picture';
+import type { Findings } from '@/core/findings/picture';
 import { editionOf, type HouseChange, knowledgeOf } from '@/core/knowledge/house-rules';
-import { clinicalPicture, type Findings } from '@/core/picture/clinical-picture';
-import { resolve } from '@/core/prescribe/resolve';
+import { resolve } from '@/core/prescribe/engine/resolve';
 import { type Actor, asTenant } from '@/server/database/tenant';
 import type { Refusal } from '@/server/http/problem';
 import { previewHouseRules } from '@/server/preview/preview-house-rules';
 import {
-  knowledgeForIssuing,
+  keepEdition,
   listHouseRules,
   readHouseRules,
   replayIssued,
   ruleUse,
   saveHouseRules,
-} from '@/server/services/knowledge';
-import { addPatient } from '@/server/services/patients';
-import { startVisit } from '@/server/services/visits';
+} from '@/server/services/knowledge/knowledge';
+import { addPatient } from '@/server/services/people/patients';
+import { startVisit } from '@/server/services/visits/visits';
 import { freshDatabase, type TestDatabase } from './database';
 
 let db: TestDatabase;
@@ -43,7 +44,9 @@ const issue = (findings: Findings, actor = lead): Promise<string> =>
       sizingGroup: 'women',
     });
     const visit = await startVisit(tenant, patient.id);
-    const knowledge = await knowledgeForIssuing(tenant);
+    const house = await readHouseRules(tenant);
+    const knowledge = knowledgeOf(house);
+    await keepEdition(tenant, knowledge);
     const setAside = [{ rule: 'achilles-rocker', feature: 'rocker' as const, reason: 'does not like it' }];
     const result = resolve(clinicalPicture(findings), { school: 'balanced', setAside, knowledge });
     const row = await tenant.tx
@@ -55,6 +58,7 @@ const issue = (findings: Findings, actor = lead): Promise<string> =>
         picture: JSON.stringify(findings),
         choices: JSON.stringify({ school: 'balanced', setAside }),
         result: JSON.stringify(result),
+        house_version: house.version,
         issued_by: actor.userId,
       })
       .returning('id')

@@ -1,27 +1,27 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { ImportLine } from '@/api/records';
+import type { ImportLine } from '@/contract/records';
 import { featuresOf } from '@/core/shoe/readings/readings';
 import { insideLength } from '@/core/sizing/start-size';
 import { type Actor, asTenant } from '@/server/database/tenant';
 import type { Refusal } from '@/server/http/problem';
-import { adviseOnFit, moreLike, rankCandidates } from '@/server/services/candidates';
-import { exportCatalogue } from '@/server/services/catalogue-export';
-import { importCatalogue } from '@/server/services/catalogue-import';
-import { handOver } from '@/server/services/hand-over';
+import { listOrders } from '@/server/services/orders/order-records';
+import { moveOrder, orderPair } from '@/server/services/orders/orders';
+import { today } from '@/server/services/people/pairs';
+import { addPatient, readPatient } from '@/server/services/people/patients';
+import { readToday } from '@/server/services/people/today';
+import { adviseOnFit, moreLike, rankCandidates } from '@/server/services/shoes/candidates';
+import { exportCatalogue } from '@/server/services/shoes/catalogue-export';
+import { importCatalogue } from '@/server/services/shoes/catalogue-import';
 import {
   catalogueEntries,
   changeModel,
   listModels,
   readModel,
   recordBenchTest,
-} from '@/server/services/models';
-import { listOrders } from '@/server/services/order-records';
-import { moveOrder, orderPair } from '@/server/services/orders';
-import { today } from '@/server/services/pairs';
-import { addPatient, readPatient } from '@/server/services/patients';
-import { answerSupplier, readSupplierFeed } from '@/server/services/supplier';
-import { readToday } from '@/server/services/today';
-import { readVisit, saveStep, startVisit } from '@/server/services/visits';
+} from '@/server/services/shoes/models';
+import { answerSupplier, readSupplierFeed } from '@/server/services/shoes/supplier';
+import { handOver } from '@/server/services/visits/hand-over';
+import { loadVisit, saveStep, startVisit } from '@/server/services/visits/visits';
 import { freshDatabase, type TestDatabase } from './database';
 
 let db: TestDatabase;
@@ -364,7 +364,7 @@ describe('a pair that is not in hand', () => {
   it('is issued and ordered; collected after it was checked, with its sheet, its change and its lacing', async () => {
     const { patientId, visitId, order: placed } = await order();
     expect(placed).toMatchObject({ state: 'wanted', sizeLeft: 'EU 42 D', modifications: lift });
-    const visit = await asTenant(me, (tenant) => readVisit(tenant, visitId));
+    const visit = await asTenant(me, (tenant) => loadVisit(tenant, visitId));
     expect(visit.closedBecause).toBe('ordered: Testmaker One 1, EU 42 D');
     expect(visit.issued).not.toBeNull();
     expect((await asTenant(me, (tenant) => readPatient(tenant, patientId))).pairs).toEqual([]);
@@ -387,7 +387,7 @@ describe('a pair that is not in hand', () => {
     const patient = await asTenant(me, (tenant) => readPatient(tenant, patientId));
     expect(patient.pairs[0]).toMatchObject({ startedOn: today(), modifications: lift, surface: 'hard' });
     expect(patient.pairs[0]!.log[0]).toMatchObject({ comfort: 88 });
-    const { sheet } = await asTenant(me, (tenant) => readVisit(tenant, visitId));
+    const { sheet } = await asTenant(me, (tenant) => loadVisit(tenant, visitId));
     expect(sheet).toMatchObject({ changes: ['left: lift inside 6 mm'], lacing: { pattern: 'heel-lock' } });
     expect(collected.events.map(({ event }) => event)).toEqual([
       'created',

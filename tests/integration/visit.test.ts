@@ -1,14 +1,14 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { clinicalPicture } from '@/core/picture/clinical-picture';
-import { resolve } from '@/core/prescribe/resolve';
+import { clinicalPicture } from '@/core/examination/clinical-picture';
+import { resolve } from '@/core/prescribe/engine/resolve';
 import { FEATURES } from '@/core/shoe/features';
 import { type Actor, asTenant } from '@/server/database/tenant';
 import type { Refusal } from '@/server/http/problem';
-import { handOver } from '@/server/services/hand-over';
-import { endPair, logPair, today } from '@/server/services/pairs';
-import { addPatient, readPatient } from '@/server/services/patients';
-import { readToday } from '@/server/services/today';
-import { closeVisit, notePresence, readVisit, saveStep, startVisit } from '@/server/services/visits';
+import { endPair, logPair, today } from '@/server/services/people/pairs';
+import { addPatient, readPatient } from '@/server/services/people/patients';
+import { readToday } from '@/server/services/people/today';
+import { handOver } from '@/server/services/visits/hand-over';
+import { closeVisit, loadVisit, notePresence, saveStep, startVisit } from '@/server/services/visits/visits';
 import { freshDatabase, type TestDatabase } from './database';
 
 let db: TestDatabase;
@@ -118,7 +118,7 @@ describe('saving steps', () => {
     });
     await asTenant(me, (tenant) => closeVisit(tenant, visitId, 'review only'));
     const next = await asTenant(me, async (tenant) =>
-      readVisit(tenant, (await startVisit(tenant, patientId)).id),
+      loadVisit(tenant, (await startVisit(tenant, patientId)).id),
     );
     expect(next.carried?.findings.body).toEqual({ conditions: ['diabetes'] });
     expect(next.carried?.findings.left).toEqual({ injuries: ['foot-ulcer'] });

@@ -1,6 +1,7 @@
 import { expect, test } from '@playwright/test';
-import { PASSWORD, signIn } from './hands';
+import { PASSWORD, signIn } from './keyboard';
 import { origin } from './server';
+import { accessToken } from './token';
 
 const json = { 'content-type': 'application/json' };
 const at = (path: string) => `${origin()}/api/v1${path}`;
@@ -8,14 +9,7 @@ const at = (path: string) => `${origin()}/api/v1${path}`;
 test.describe('the HTTP API', () => {
   let token: string;
   test.beforeAll(async ({ browser }) => {
-    const page = await (await browser.newContext()).newPage();
-    await signIn(page, 'lead');
-    await page.goto(`${origin()}/settings`);
-    await page.locator('astro-island:not([ssr])').nth(1).waitFor({ state: 'attached' });
-    await page.getByLabel('Name').fill('test machine');
-    await page.getByRole('button', { name: 'Make a token' }).click();
-    token = await page.locator('code').innerText();
-    expect(token).toMatch(/^sovet_/);
+    token = await accessToken(browser);
   });
   const post = (path: string, body: unknown, headers: Record<string, string> = {}) =>
     fetch(at(path), {
@@ -41,9 +35,10 @@ test.describe('the HTTP API', () => {
         '/visits/{id}/steps/{step}',
       ]),
     );
-    const findings =
-      document.paths['/calculations/specification'].post.requestBody.content['application/json'].schema
-        .properties.findings;
+    const { $ref } =
+      document.paths['/calculations/specification'].post.requestBody.content['application/json'].schema;
+    expect($ref).toBe('#/components/schemas/calculateSpecificationBody');
+    const { findings } = document.components.schemas.calculateSpecificationBody.properties;
     expect(findings.properties.left.properties.footLength).toMatchObject({
       type: 'number',
       minimum: 90,
@@ -128,7 +123,7 @@ test.describe('the HTTP API', () => {
     const next = await (await post('/calculations/next-questions', { findings })).json();
     expect(next.questions[0]).toMatchObject({ finding: 'sensation', seconds: 120, step: 'feet' });
     const reliance = await (await post('/calculations/reliance', { findings, school: 'load' })).json();
-    expect(reliance.hangsOn.drop[0].finding).toBe('pain');
+    expect(reliance.reliance.drop[0].finding).toBe('pain');
     const from = { drop: 8, heelStack: 28, forefootStiffness: 2, heelCushioning: 3, rocker: 1, stepRate: 0 };
     const whatIf = await (await post('/calculations/what-if', { from, to: { ...from, stepRate: 5 } })).json();
     const knee = whatIf.regions.find((region: { region: string }) => region.region === 'knee');

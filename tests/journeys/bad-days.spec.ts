@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { newVisit, PASSWORD, saved, signIn } from './hands';
+import { newVisit, PASSWORD, saved, signIn } from './keyboard';
 import { killServer, origin, startServer } from './server';
 
 test('a unit slip is refused at its field, with what was probably meant', async ({ page }) => {

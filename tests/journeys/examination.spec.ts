@@ -8,7 +8,7 @@ import { footprint } from '../../src/simulators/footprint-scanner';
 import { gaitFrame } from '../../src/simulators/gait-camera';
 import { pressureStep } from '../../src/simulators/pressure-plate';
 import { executablePath, SOFTWARE_3D } from './browser';
-import { choose, newVisit, press, saved, signIn, tabTo, typeInto } from './hands';
+import { choose, newVisit, press, saved, signIn, tabTo, typeInto } from './keyboard';
 
 test.use({ launchOptions: { executablePath, args: SOFTWARE_3D } });
 

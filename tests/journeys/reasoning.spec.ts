@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
-import { newVisit, saved, signIn } from './hands';
+import { newVisit, saved, signIn } from './keyboard';
 import { origin } from './server';
 
 /** Opens the demo patient's page. */

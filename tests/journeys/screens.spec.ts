@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page, test } from '@playwright/test';
-import { signIn } from './hands';
+import { signIn } from './keyboard';
 import { origin } from './server';
 
 const VISIT_STEPS = [

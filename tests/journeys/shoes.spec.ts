@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
-import { choose, press, signIn, typeInto } from './hands';
+import { choose, press, signIn, typeInto } from './keyboard';
 import { origin } from './server';
 
 const ready = (page: Page) => page.locator('astro-island:not([ssr])').first().waitFor({ state: 'attached' });

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { choose, press, saved, tabTo, typeInto } from './hands';
+import { choose, press, saved, tabTo, typeInto } from './keyboard';
 import { killServer, origin, startServer } from './server';
 
 test('the whole visit by keyboard alone, then a reload and a killed server, and everything is there', async ({

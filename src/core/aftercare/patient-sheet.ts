@@ -1,12 +1,13 @@
-import type { ClinicalPicture } from '../picture/clinical-picture';
-import { targetInWords } from '../prescribe/explain';
-import type { Specification } from '../prescribe/specification';
-import { type AtRiskCategory, REVIEW_MONTHS } from '../safety/at-risk-category';
+import { addDays } from '../calendar/days';
+import { type AtRiskCategory, REVIEW_MONTHS } from '../examination/at-risk-category';
+import type { ClinicalPicture } from '../findings/picture';
+import { type LacingAdvice, lacingAdvice } from '../fitting/lacing';
+import type { TryOn } from '../fitting/try-on';
+import type { Specification } from '../prescribe/engine/specification';
+import { acceptsEverything, targetInWords } from '../prescribe/explain/in-words';
 import { SHEET_CAUTION, STOP_AND_CALL } from '../safety/cautions';
 import { type FeatureValues, featureOf } from '../shoe/features';
-import type { TryOn } from '../tryon/try-on';
 import { type BreakInStep, breakInPlan } from './break-in';
-import { type LacingAdvice, lacingAdvice } from './lacing';
 
 /** Everything a patient takes home, in plain words; dates are days from hand-over and calendar days. */
 export interface PatientSheet {
@@ -49,17 +50,10 @@ export interface SheetInput {
   reviewOn: string;
 }
 
-/** A calendar day a number of days later. */
-export function dayAfter(day: string, days: number): string {
-  const date = new Date(`${day}T12:00:00Z`);
-  date.setUTCDate(date.getUTCDate() + Math.round(days));
-  return date.toISOString().slice(0, 10);
-}
-
 /** Weeks to the next review: two after a hand-over, and never later than the at-risk category allows. */
 export function reviewDay(startedOn: string, category: AtRiskCategory | null): string {
   const latest = category === null ? 365 : REVIEW_MONTHS[category][1] * 30;
-  return dayAfter(startedOn, Math.min(14, latest));
+  return addDays(startedOn, Math.min(14, latest));
 }
 
 /** Most telling features on one page. */
@@ -80,7 +74,7 @@ export function patientSheet(input: SheetInput): PatientSheet {
     prosthesisNew: typeof picture.body.prosthesisMonths === 'number' && picture.body.prosthesisMonths < 3,
   });
   const features = specification.targets
-    .filter((target) => targetInWords(target) !== 'any')
+    .filter((target) => !acceptsEverything(target))
     .map((target) => {
       const leading = target.pushes
         .filter((push) => push.setAside === undefined)
@@ -105,10 +99,10 @@ export function patientSheet(input: SheetInput): PatientSheet {
     startedOn,
     reviewOn: input.reviewOn,
     replaceBetween: {
-      from: dayAfter(startedOn, input.windowDays.q10),
-      to: dayAfter(startedOn, input.windowDays.q90),
+      from: addDays(startedOn, input.windowDays.q10),
+      to: addDays(startedOn, input.windowDays.q90),
     },
-    startNextOn: dayAfter(startedOn, input.startNextDay),
+    startNextOn: addDays(startedOn, input.startNextDay),
     features,
     values: input.values,
     howItFits: [
@@ -117,7 +111,7 @@ export function patientSheet(input: SheetInput): PatientSheet {
       'Your heel stays in place when you walk uphill or stand on tip-toe.',
     ],
     ...(input.changes && input.changes.length > 0 ? { changes: [...input.changes] } : {}),
-    breakIn: steps.map((step) => ({ ...step, on: dayAfter(startedOn, step.day) })),
+    breakIn: steps.map((step) => ({ ...step, on: addDays(startedOn, step.day) })),
     lacing: lacingAdvice(
       picture,
       typeof input.values.closure === 'string' ? input.values.closure : undefined,

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { clinicalPicture, type FootFindings } from '../picture/clinical-picture';
-import { FINDINGS } from '../picture/findings';
+import { clinicalPicture } from '../examination/clinical-picture';
+import { FINDINGS } from '../findings/findings';
+import type { FootFindings } from '../findings/picture';
 import { followMarks } from './follow';
-import { type BodyMark, findingsOfMarks, injuryTimeline, warningsOfMarks } from './mark';
+import { type BodyMark, findingsOfMarks, injuryTimeline } from './mark';
 import { nearestSite, SITES, sitesOn, VIEWS, type View } from './sites';
 
 const base = { id: 'm', side: 'left' as const, x: 0, y: 0 };
@@ -51,16 +52,6 @@ describe('marks speak the vocabulary of findings', () => {
 
   it('injuries in time, undated last', () => {
     expect(injuryTimeline(marks).map((mark) => mark.site)).toEqual(['shin', 'ankle-outer', 'fifth-base']);
-  });
-
-  it('a wound, and a shin that aches in use and at night, point at warning signs', () => {
-    expect(warningsOfMarks(marks)).toEqual([]);
-    expect(
-      warningsOfMarks([{ ...base, layer: 'skin', view: 'sole', site: 'first-head', kind: 'wound' }]),
-    ).toEqual(['open-wound']);
-    const shin = { ...base, layer: 'ache' as const, view: 'front' as const, site: 'shin' };
-    expect(warningsOfMarks([{ ...shin, when: ['during', 'night'] }])).toEqual(['bone-stress']);
-    expect(warningsOfMarks([{ ...shin, when: ['during'] }])).toEqual([]);
   });
 });
 

@@ -1,6 +1,6 @@
-import type { ClinicalPicture } from '../picture/clinical-picture';
-import type { Side } from '../picture/finding-kinds';
-import type { AnyFindingValue, FootFindingId } from '../picture/findings';
+import type { Side } from '../findings/finding-kinds';
+import type { AnyFindingValue, FootFindingId } from '../findings/findings';
+import type { ClinicalPicture } from '../findings/picture';
 import { type BodyMark, findingsOfMarks, type Layer } from './mark';
 
 /** One finding of a side and what it becomes; undefined: not examined. */

@@ -1,6 +1,7 @@
-import type { FootFindings } from '../picture/clinical-picture';
-import type { Side } from '../picture/finding-kinds';
-import { FINDINGS } from '../picture/findings';
+import type { Side } from '../findings/finding-kinds';
+import { FINDINGS } from '../findings/findings';
+import type { FootFindings } from '../findings/picture';
+import { isKeyOf } from '../tables/keys-of';
 import { siteOf, type View } from './sites';
 
 export const LAYERS = { ache: 'Aches', injury: 'Injuries', skin: 'Skin' } as const;
@@ -60,7 +61,8 @@ export type SkinMark = MarkBase & { layer: 'skin'; kind?: SkinKind | undefined }
 export type BodyMark = AcheMark | InjuryMark | SkinMark;
 
 const unique = <T>(values: readonly T[]): T[] => [...new Set(values)];
-const asked = <T>(values: readonly T[]): T[] | undefined => (values.length > 0 ? unique(values) : undefined);
+const knownIfAny = <T>(values: readonly T[]): T[] | undefined =>
+  values.length > 0 ? unique(values) : undefined;
 
 /**
  * What marks say in the vocabulary of findings: which aches and how bad the worst, which injuries, which skin.
@@ -74,39 +76,16 @@ export function findingsOfMarks(marks: readonly BodyMark[], side: Side): FootFin
     mark.layer === 'injury' && mark.what !== undefined && mark.what !== 'other' ? [mark.what] : [],
   );
   const skin = here.flatMap((mark) =>
-    mark.layer === 'skin' && mark.kind !== undefined && mark.kind in FINDINGS.skin.options ? [mark.kind] : [],
+    mark.layer === 'skin' && mark.kind !== undefined && isKeyOf(FINDINGS.skin.options, mark.kind)
+      ? [mark.kind]
+      : [],
   );
   return {
-    pain: asked(aches.flatMap((mark) => siteOf(mark.site)?.ache ?? [])),
+    pain: knownIfAny(aches.flatMap((mark) => siteOf(mark.site)?.ache ?? [])),
     worstPain: scores.length > 0 ? Math.max(...scores) : undefined,
-    injuries: asked(injuries),
-    skin: asked(skin) as FootFindings['skin'],
+    injuries: knownIfAny(injuries),
+    skin: knownIfAny(skin),
   };
-}
-
-/** Warning signs that marks point at. */
-export function warningsOfMarks(marks: readonly BodyMark[]): string[] {
-  const signs = new Set<string>();
-  for (const mark of marks) {
-    if (mark.layer === 'skin' && mark.kind === 'wound') signs.add('open-wound');
-    if (
-      mark.layer === 'ache' &&
-      mark.when?.includes('night') &&
-      mark.when.includes('during') &&
-      [
-        'shin',
-        'midfoot',
-        'forefoot',
-        'fifth-head',
-        'fifth-base',
-        'navicular',
-        'plantar-heel',
-        'hip',
-      ].includes(mark.site)
-    )
-      signs.add('bone-stress');
-  }
-  return [...signs];
 }
 
 /** Injuries in time, oldest first, undated ones last. */

@@ -1,4 +1,4 @@
-import type { FINDINGS } from '../picture/findings';
+import type { FINDINGS } from '../findings/findings';
 
 /** Drawings on which a place is marked, each of a right side; the left is mirrored. */
 export const VIEWS = {

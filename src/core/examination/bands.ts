@@ -1,4 +1,4 @@
-import type { FindingId } from '../picture/findings';
+import { type FindingId, isNumberFinding, type NumberFindingId } from '../findings/findings';
 import type { Mark } from './sources';
 
 interface Cut {
@@ -28,8 +28,8 @@ const rest = (label: string): Cut => ({ label, upTo: Number.POSITIVE_INFINITY, i
 
 const OURS = 'the source leaves the boundary open; this rule is ours';
 
-/** Bands by finding. */
-export const BANDS: Partial<Record<FindingId, BandScale>> = {
+/** Bands of each number; null where none is published or agreed. */
+export const BANDS = {
   archIndex: {
     cuts: [upTo(0.21, 'high arch'), below(0.26, 'medium arch'), rest('low arch')],
     boundary: '0.21 is high and 0.26 is low: both boundaries belong to the outer bands',
@@ -152,26 +152,95 @@ export const BANDS: Partial<Record<FindingId, BandScale>> = {
     fromAge: 18,
     caution: 'Depends on the system, on the direction of the line and on how foot width is taken.',
   },
-};
+  ageYears: null,
+  bodyMass: null,
+  weeklyDistance: null,
+  hoursStanding: null,
+  falls: null,
+  legLengthDifference: null,
+  prosthesisSetRise: null,
+  prosthesisLever: null,
+  prosthesisMonths: null,
+  worstPain: null,
+  insertHeel: null,
+  oldPairAge: null,
+  oldPairDistance: null,
+  oldPairDrop: null,
+  footLength: null,
+  heelBallLength: null,
+  ballWidth: null,
+  ballGirth: null,
+  instepGirth: null,
+  heelWidth: null,
+  dorsumHeight: null,
+  toeHeight: null,
+  footLengthSeated: null,
+  ballWidthSeated: null,
+  dorsumHeightSeated: null,
+  clarkeAngleTangent: null,
+  monofilamentBigToe: null,
+  monofilamentFirstHead: null,
+  monofilamentFifthHead: null,
+  figureOfEight: null,
+  ankleGirth: null,
+  calfGirth: null,
+  pittingDepth: null,
+  pittingSeconds: null,
+  legVolume: null,
+  heelRises: null,
+  legLength: null,
+  postureTalarHead: null,
+  postureMalleolarCurves: null,
+  postureHeel: null,
+  postureTalonavicular: null,
+  postureInnerArch: null,
+  postureForefoot: null,
+  navicularStart: null,
+  navicularRelaxed: null,
+  dorsumHeightUnloaded: null,
+  midfootWidth: null,
+  midfootWidthUnloaded: null,
+  heelAngleStance: null,
+  heelAngleWalk: null,
+  heelAngleRun: null,
+  cadence: null,
+  heelExcursionWalk: null,
+  heelExcursionRun: null,
+  peakPressure: null,
+  pressureTimeIntegral: null,
+  contactArea: null,
+  archIndexLoaded: null,
+  ballHeelRatio: null,
+  atRiskCategory: null,
+  archHeightIndexSeated: null,
+  archFlexibility: null,
+  footMobility: null,
+  pittingGrade: null,
+  hypermobilityScore: null,
+} as const satisfies Record<NumberFindingId, BandScale | null>;
 
-export interface Band {
+export interface BandReading {
   label: string;
   scale: BandScale;
   /** Why the band does not fit this person, when it does not. */
   misfit: string | null;
 }
 
-/** The cut a value falls into. */
+/** Place of the band that a value falls into; the last one has no end. */
+export const cutIndexOf = (scale: BandScale, value: number): number =>
+  scale.cuts.findIndex((cut) => value < cut.upTo || (cut.inclusive && value === cut.upTo));
+
+/** The band a value falls into, by its label. */
 export const cutOf = (scale: BandScale, value: number): string =>
-  scale.cuts.find((cut) => value < cut.upTo || (cut.inclusive && value === cut.upTo))!.label;
+  scale.cuts[cutIndexOf(scale, value)]?.label ?? '';
 
 /**
  * Band of a finding, with its boundary rule and source; null where none is published or agreed.
  *
  * @param ageYears null when unknown: then an adult band is given with that said
  */
-export function bandOf(id: FindingId, value: number, ageYears: number | null): Band | null {
-  const scale = BANDS[id];
+export function bandOf(id: FindingId, value: number, ageYears: number | null): BandReading | null {
+  const scale: BandScale | null = isNumberFinding(id) ? BANDS[id] : null;
   if (!scale) return null;
   const misfit =
     scale.fromAge === undefined

@@ -1,4 +1,4 @@
-import type { FindingId } from '../picture/findings';
+import { type FindingId, isNumberFinding, type NumberFindingId } from '../findings/findings';
 import type { Mark } from './sources';
 
 /** A change or a side difference smaller than this is within the measurement's own error. */
@@ -14,8 +14,8 @@ export const smallestDetectableChange = (sem: number): number => 1.96 * Math.SQR
 const scan: RealDifference = { least: 2, mark: 'iso-20685', says: 'mean difference of scan and tape' };
 const girth: RealDifference = { least: 4, mark: 'iso-20685', says: 'small girths' };
 
-/** Smallest real change by finding. Between raters where that is known. */
-export const REAL_DIFFERENCE: Partial<Record<FindingId, RealDifference>> = {
+/** Smallest real change of each number, between raters where that is known; null where no error is known. */
+export const REAL_DIFFERENCE: Record<NumberFindingId, RealDifference | null> = {
   footLength: scan,
   footLengthSeated: scan,
   heelBallLength: scan,
@@ -38,13 +38,78 @@ export const REAL_DIFFERENCE: Partial<Record<FindingId, RealDifference>> = {
   heelAngleStance: { least: 5, mark: 'common practice', says: 'the eye does not see 5°' },
   heelAngleWalk: { least: 5, mark: 'common practice', says: 'two-dimensional, from day to day' },
   heelAngleRun: { least: 5, mark: 'common practice', says: 'two-dimensional, from day to day' },
+  ageYears: null,
+  bodyMass: null,
+  weeklyDistance: null,
+  hoursStanding: null,
+  falls: null,
+  legLengthDifference: null,
+  prosthesisSetRise: null,
+  prosthesisLever: null,
+  prosthesisMonths: null,
+  worstPain: null,
+  insertHeel: null,
+  oldPairAge: null,
+  oldPairDistance: null,
+  oldPairDrop: null,
+  bigToeRange: null,
+  dorsumHeightSeated: null,
+  archIndex: null,
+  chippauxSmirak: null,
+  staheli: null,
+  clarkeAngle: null,
+  clarkeAngleTangent: null,
+  monofilamentBigToe: null,
+  monofilamentFirstHead: null,
+  monofilamentFifthHead: null,
+  ankleGirth: null,
+  calfGirth: null,
+  pittingDepth: null,
+  pittingSeconds: null,
+  legVolume: null,
+  heelRises: null,
+  singleLegStance: null,
+  legLength: null,
+  postureTalarHead: null,
+  postureMalleolarCurves: null,
+  postureHeel: null,
+  postureTalonavicular: null,
+  postureInnerArch: null,
+  postureForefoot: null,
+  navicularStart: null,
+  navicularRelaxed: null,
+  dorsumHeightUnloaded: null,
+  midfootWidth: null,
+  midfootWidthUnloaded: null,
+  timedUpAndGo: null,
+  chairStands: null,
+  cadence: null,
+  heelExcursionWalk: null,
+  heelExcursionRun: null,
+  peakPressure: null,
+  pressureTimeIntegral: null,
+  contactArea: null,
+  excursionIndex: null,
+  archIndexLoaded: null,
+  ballHeelRatio: null,
+  atRiskCategory: null,
+  archHeightIndex: null,
+  archHeightIndexSeated: null,
+  archFlexibility: null,
+  footMobility: null,
+  pittingGrade: null,
+  hypermobilityScore: null,
 };
+
+/** Smallest real change of a finding, with its source; null where it is not known or the finding is no number. */
+export const realDifferenceOf = (id: FindingId): RealDifference | null =>
+  isNumberFinding(id) ? REAL_DIFFERENCE[id] : null;
 
 export type DifferenceReading = 'beyond error' | 'within error' | 'error unknown';
 
 /** Reads a difference, its sign aside. The least real difference itself counts as real. */
 export function readDifference(id: FindingId, difference: number): DifferenceReading {
-  const real = REAL_DIFFERENCE[id];
+  const real = realDifferenceOf(id);
   if (!real) return 'error unknown';
   return Math.abs(difference) >= real.least - 1e-9 ? 'beyond error' : 'within error';
 }

@@ -1,4 +1,4 @@
-import type { FootFindingId } from '../picture/findings';
+import type { FootFindingId } from '../findings/findings';
 
 /** Sites of the 10 g filament; three questions each, at least one of them without a touch. */
 export const MONOFILAMENT_SITES = [

@@ -1,5 +1,5 @@
-import type { Source } from '../knowledge/source';
-import { recallMark } from '../knowledge/sources';
+import type { Source } from '../sources/source';
+import { recallMark } from '../sources/sources';
 
 /** Published sources of the examination's formulas and bands, recalled and not read from the papers. */
 export const EXAMINATION_SOURCES = {

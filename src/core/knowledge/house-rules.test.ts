@@ -1,11 +1,13 @@
+import { generatedFindings } from '@tests/fixtures/generated-findings';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { clinicalPicture, type Findings } from '../picture/clinical-picture';
-import { targetInWords } from '../prescribe/explain';
-import { pictures } from '../prescribe/pictures.arbitrary';
-import { changedRules, previewOf } from '../prescribe/preview';
-import { canonical, replay, replaysAlike } from '../prescribe/replay';
-import { resolve } from '../prescribe/resolve';
+import { clinicalPicture } from '../examination/clinical-picture';
+import type { Findings } from '../findings/picture';
+import { houseChangeSchema, houseRulesSchema } from '../prescribe/check/house-rules-schema';
+import { changedRules, previewOf } from '../prescribe/counterfactual/preview';
+import { canonical, replay, replaysAlike } from '../prescribe/counterfactual/replay';
+import { resolve } from '../prescribe/engine/resolve';
+import { targetInWords } from '../prescribe/explain/in-words';
 import {
   editionOf,
   type HouseChange,
@@ -14,8 +16,7 @@ import {
   NO_HOUSE_RULES,
   rulesInForce,
 } from './house-rules';
-import { RULES } from './knowledge-base';
-import { houseChangeSchema, houseRulesSchema } from './schema';
+import { KNOWLEDGE_VERSION, RULES } from './knowledge-base';
 
 const house = (changes: HouseChange[], version = 1): HouseRules => ({ version, changes, settings: {} });
 const own = {
@@ -59,8 +60,8 @@ describe('house rules', () => {
   });
 
   it('an edition is named after both versions', () => {
-    expect(editionOf(NO_HOUSE_RULES)).toBe('2');
-    expect(editionOf(house([], 4))).toBe('2+house.4');
+    expect(editionOf(NO_HOUSE_RULES)).toBe(KNOWLEDGE_VERSION);
+    expect(editionOf(house([], 4))).toBe(`${KNOWLEDGE_VERSION}+house.4`);
   });
 
   it.each<[string, unknown, RegExp]>([
@@ -133,7 +134,7 @@ describe('preview and replay', () => {
     );
     const preview = previewOf(before, others);
     fc.assert(
-      fc.property(pictures, (findings) => {
+      fc.property(generatedFindings, (findings) => {
         const words = (knowledge: typeof before) => {
           const { targets, feet } = resolve(clinicalPicture(findings), { knowledge });
           return new Map([

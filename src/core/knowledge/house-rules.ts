@@ -1,4 +1,6 @@
+import { memoize } from '../memo/memoize';
 import type { WhatIfSettings } from '../what-if/what-if';
+import type { Knowledge } from './edition';
 import { KNOWLEDGE_VERSION, RULES } from './knowledge-base';
 import type { Rule, Strength } from './rule';
 
@@ -63,13 +65,7 @@ export function rulesInForce(house: HouseRules, shipped: readonly Rule[] = RULES
 export const editionOf = (house: HouseRules): string =>
   house.version === 0 ? KNOWLEDGE_VERSION : `${KNOWLEDGE_VERSION}+house.${house.version}`;
 
-const made = new WeakMap<HouseRules, { edition: string; rules: readonly Rule[] }>();
-
 /** A clinic's knowledge under its edition's name; made once. */
-export function knowledgeOf(house: HouseRules): { edition: string; rules: readonly Rule[] } {
-  const before = made.get(house);
-  if (before) return before;
-  const knowledge = { edition: editionOf(house), rules: rulesInForce(house) };
-  made.set(house, knowledge);
-  return knowledge;
-}
+export const knowledgeOf = memoize(
+  (house: HouseRules): Knowledge => ({ edition: editionOf(house), rules: rulesInForce(house) }),
+);

@@ -1,4 +1,4 @@
-import type { FindingId } from '../picture/findings';
+import type { FindingId } from '../findings/findings';
 import type { FeatureId } from '../shoe/features';
 
 /** When a rule speaks. Evaluated per side with three answers: yes, no, unknown. */

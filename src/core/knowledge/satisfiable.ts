@@ -1,4 +1,4 @@
-import { definitionOf, type FindingId, isFindingId } from '../picture/findings';
+import { definitionOf, type FindingId, isFindingId } from '../findings/findings';
 import type { Condition } from './rule';
 
 type Leaf = Exclude<Condition, { all: unknown } | { any: unknown } | { not: unknown }>;

@@ -1,9 +1,9 @@
-import type { Result } from '../result';
+import { pairsInStock, type ShoeModel } from '../catalogue/model';
+import { pairsOnShelf } from '../catalogue/shelf';
+import type { Result } from '../result/result';
 import type { SizedPair } from '../sizing/size-pair';
-import { pairsInStock, type ShoeModel } from './model';
 import { type Proposal, proposeTrial } from './propose';
 import type { Ranked } from './rank';
-import { pairsOnShelf } from './shelf';
 
 /** A model within the limits, in the size that these feet need. */
 export interface Candidate {
@@ -55,7 +55,10 @@ export function candidatesOf(
 }
 
 /** Three to feel today: from the shelf, where two or more there teach something; else those to order. */
-export function proposeOf(usable: readonly Candidate[], models: ReadonlyMap<string, ShoeModel>): Proposal[] {
+export function proposeFrom(
+  usable: readonly Candidate[],
+  models: ReadonlyMap<string, ShoeModel>,
+): Proposal[] {
   const ranked = (of: readonly Candidate[]) => of.map(({ entry }) => entry);
   const here = proposeTrial(ranked(usable.filter(({ onShelf }) => onShelf > 0)), models);
   return here.length >= 2 ? here : proposeTrial(ranked(usable), models);

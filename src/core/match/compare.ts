@@ -1,11 +1,11 @@
-import { targetInWords } from '../prescribe/explain';
-import type { Specification } from '../prescribe/specification';
+import type { ShoeModel } from '../catalogue/model';
+import type { Specification } from '../prescribe/engine/specification';
+import { acceptsEverything, targetInWords } from '../prescribe/explain/in-words';
 import { FEATURE_IDS, type FeatureId, featureOf, isPerFoot, printFeature } from '../shoe/features';
 import { disagree } from '../shoe/readings/readings';
-import type { ShoeModel } from './model';
 import { isInside } from './rank';
 
-export interface ComparedRow {
+export interface ComparedModelsRow {
   feature: FeatureId;
   label: string;
   /** One a model, in its order; null is not known. */
@@ -20,7 +20,7 @@ export interface ComparedRow {
 export function compareModels(
   models: readonly ShoeModel[],
   specification: Specification | null = null,
-): ComparedRow[] {
+): ComparedModelsRow[] {
   return FEATURE_IDS.filter((id) => id !== 'toeRoom' && !isPerFoot(id)).flatMap((feature) => {
     const known = models.flatMap((model) => model.features[feature] ?? []);
     if (known.length === 0) return [];
@@ -36,7 +36,7 @@ export function compareModels(
             : { says: printFeature(feature, value), inside: target ? isInside(target, value) : null };
         }),
         differs: known.some((value) => disagree(feature, known[0]!, value)),
-        wanted: target && targetInWords(target) !== 'any' ? targetInWords(target) : null,
+        wanted: target && !acceptsEverything(target) ? targetInWords(target) : null,
       },
     ];
   });

@@ -1,4 +1,5 @@
 import type { FeatureId, FeatureValues } from '../shoe/features';
+import { keysOf } from '../tables/keys-of';
 
 /** How a shoe feels: axes on which a wearer tells two shoes apart, each built from features in steps that are felt. */
 export const FEEL_AXES = {
@@ -10,7 +11,7 @@ export const FEEL_AXES = {
   stiffness: { more: 'stiffer to bend', less: 'easier to bend' },
 } as const;
 export type FeelAxis = keyof typeof FEEL_AXES;
-export const FEEL_AXIS_IDS = Object.keys(FEEL_AXES) as FeelAxis[];
+export const FEEL_AXIS_IDS = keysOf(FEEL_AXES);
 
 /** Features of an axis with the step that a wearer feels; a minus turns the sense. Common practice. */
 const PARTS: Record<FeelAxis, readonly (readonly [FeatureId, number])[]> = {
@@ -61,17 +62,17 @@ export const FELT = 0.5;
 const MOST_OF_ONE = 2;
 
 /** How unlike two shoes feel in all, in felt steps. */
-export const unlikeness = (difference: FeelDifference): number =>
+export const dissimilarity = (difference: FeelDifference): number =>
   Object.values(difference).reduce((sum, steps) => sum + Math.min(MOST_OF_ONE, Math.abs(steps)), 0);
 
 /** The largest differences in words: `softer, lighter`. Empty where none is felt. */
 export function differenceInWords(difference: FeelDifference, most = 3): string {
-  return Object.entries(difference)
-    .filter(([, steps]) => Math.abs(steps) >= FELT)
-    .toSorted(([, a], [, b]) => Math.abs(b) - Math.abs(a))
+  return FEEL_AXIS_IDS.map((axis) => ({ axis, steps: difference[axis] ?? 0 }))
+    .filter(({ steps }) => Math.abs(steps) >= FELT)
+    .toSorted((a, b) => Math.abs(b.steps) - Math.abs(a.steps))
     .slice(0, most)
-    .map(([axis, steps]) => {
-      const { more, less } = FEEL_AXES[axis as FeelAxis];
+    .map(({ axis, steps }) => {
+      const { more, less } = FEEL_AXES[axis];
       const word = steps > 0 ? more : less;
       return Math.abs(steps) >= MOST_OF_ONE ? `much ${word}` : word;
     })

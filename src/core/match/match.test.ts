@@ -1,19 +1,19 @@
+import { testShoe } from '@tests/fixtures/invented-shoe';
 import fc from 'fast-check';
 import { mean, variance } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
-import { clinicalPicture } from '../picture/clinical-picture';
-import { resolve } from '../prescribe/resolve';
-import { utilityAt } from '../prescribe/utility';
+import { entryKey } from '../catalogue/catalogue-entry';
+import { type CatalogueQuery, filterModels, readFeatureFilter } from '../catalogue/filter';
+import { pairsInStock, type ShoeModel, stockOf } from '../catalogue/model';
+import { clinicalPicture } from '../examination/clinical-picture';
+import { resolve } from '../prescribe/engine/resolve';
+import { utilityAt } from '../prescribe/engine/utility';
 import { FEATURES, type FeatureId, type FeatureValues } from '../shoe/features';
-import { entryKey } from './catalogue-entry';
 import { compareModels } from './compare';
-import { differenceInWords, type FeelAxis, feelDifference, unlikeness } from './feel';
-import { type CatalogueQuery, filterModels, readFeatureFilter } from './filter';
-import { pairsInStock, type ShoeModel, stockOf } from './model';
+import { differenceInWords, dissimilarity, type FeelAxis, feelDifference } from './feel';
 import { moreLikeThis } from './more-like';
 import { proposeTrial } from './propose';
 import { type Ranked, rank, reasonsFor } from './rank';
-import { testShoe } from './shoe.fixture';
 import { versionDifferences } from './version-differences';
 
 const shoe = (id: string, features: FeatureValues = {}) => testShoe(id, features, { stock: { '42 D': 1 } });
@@ -247,7 +247,7 @@ describe('what to bring', () => {
   });
 
   it('feel is symmetrical, and a shoe is like itself', () => {
-    expect(unlikeness(feelDifference(best.features, best.features))).toBe(0);
+    expect(dissimilarity(feelDifference(best.features, best.features))).toBe(0);
     const there = feelDifference(best.features, shelf[3]!.features);
     const back = feelDifference(shelf[3]!.features, best.features);
     for (const [axis, steps] of Object.entries(there)) expect(back[axis as FeelAxis]).toBeCloseTo(-steps, 9);

@@ -1,6 +1,6 @@
+import type { ShoeModel } from '../catalogue/model';
 import type { FeatureId, FeatureValues } from '../shoe/features';
 import { differenceInWords, FELT, type FeelAxis, feelDifference, feelOf } from './feel';
-import type { ShoeModel } from './model';
 import type { Ranked } from './rank';
 
 /** A way in which another pair should differ. */

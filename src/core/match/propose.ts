@@ -1,5 +1,5 @@
-import { differenceInWords, FELT, type FeelDifference, feelDifference, unlikeness } from './feel';
-import type { ShoeModel } from './model';
+import type { ShoeModel } from '../catalogue/model';
+import { differenceInWords, dissimilarity, FELT, type FeelDifference, feelDifference } from './feel';
 import type { Ranked } from './rank';
 
 export type TrialRole = 'optimum' | 'structured' | 'softer' | 'other';
@@ -63,7 +63,7 @@ export function proposeTrial(
       // Two versions of one model are hardly two pairs to a wearer.
       const family = chosen.some((other) => other.maker === model.maker && other.name === model.name);
       return !family &&
-        chosen.every((other) => unlikeness(feelDifference(other.features, model.features)) >= UNLIKE)
+        chosen.every((other) => dissimilarity(feelDifference(other.features, model.features)) >= UNLIKE)
         ? [{ entry, model, difference: feelDifference(best.features, model.features) }]
         : [];
     });

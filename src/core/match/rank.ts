@@ -1,9 +1,9 @@
-import { targetInWords } from '../prescribe/explain';
-import type { Specification, Target, Want } from '../prescribe/specification';
-import { utilityAt, valuesOf } from '../prescribe/utility';
+import type { ShoeModel } from '../catalogue/model';
+import type { Specification, Target, Want } from '../prescribe/engine/specification';
+import { utilityAt, valuesOf } from '../prescribe/engine/utility';
+import { targetInWords } from '../prescribe/explain/in-words';
 import { axisOf } from '../shoe/feature-kinds';
 import { FEATURE_IDS, type FeatureValue, featureOf, printFeature } from '../shoe/features';
-import type { ShoeModel } from './model';
 
 /** A reason for or against a model on one feature. */
 export interface FeatureReason {
@@ -89,12 +89,12 @@ function column(target: Target): Column {
   const unsure = table.reduce((sum, utility) => sum + (utility - whenUnknown) ** 2, 0) / table.length;
   const limited = limits.length > 0;
   const place = FEATURE_IDS.indexOf(target.feature);
-  const said = new Map<FeatureValue, Excluded['by'][number]>();
+  const sentences = new Map<FeatureValue, Excluded['by'][number]>();
   const breaks = (value: FeatureValue) => {
-    const before = said.get(value);
+    const before = sentences.get(value);
     if (before) return before;
     const sentence = brokenLimit(target, value);
-    said.set(value, sentence);
+    sentences.set(value, sentence);
     return sentence;
   };
   // A model may state 9.8 mm where the grid has 10: limits give way by half a grid step.

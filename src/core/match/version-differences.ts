@@ -1,5 +1,5 @@
+import type { ShoeModel } from '../catalogue/model';
 import { compareModels } from './compare';
-import type { ShoeModel } from './model';
 
 /**
  * How a later version differs from the one that was fitted, feature by feature, in words: a name is no shoe. Sizing that is

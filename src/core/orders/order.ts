@@ -1,4 +1,5 @@
-import { fail, ok, type Result } from '../result';
+import { fail, ok, type Result } from '../result/result';
+import { keysOf } from '../tables/keys-of';
 
 /** From the wish to the pair in hand, or back to the supplier. */
 export const ORDER_STATES = {
@@ -13,6 +14,12 @@ export const ORDER_STATES = {
 } as const;
 export type OrderState = keyof typeof ORDER_STATES;
 
+interface OrderMove {
+  label: string;
+  from: readonly OrderState[];
+  to: OrderState;
+}
+
 /** What happens to an order. */
 export const ORDER_EVENTS = {
   place: { label: 'Ordered', from: ['wanted'], to: 'ordered' },
@@ -22,20 +29,20 @@ export const ORDER_EVENTS = {
   return: { label: 'Sent back', from: ['wrong', 'checked'], to: 'returned' },
   collect: { label: 'Collected', from: ['checked'], to: 'collected' },
   cancel: { label: 'Cancelled', from: ['wanted', 'ordered'], to: 'cancelled' },
-} as const satisfies Record<string, { label: string; from: readonly OrderState[]; to: OrderState }>;
+} as const satisfies Record<string, OrderMove>;
 export type OrderEvent = keyof typeof ORDER_EVENTS;
 
 /** The state after an event, or why it cannot happen now. */
 export function orderAfter(state: OrderState, event: OrderEvent): Result<OrderState> {
-  const { from, to, label } = ORDER_EVENTS[event];
-  return (from as readonly OrderState[]).includes(state)
+  const { from, to, label }: OrderMove = ORDER_EVENTS[event];
+  return from.includes(state)
     ? ok(to)
     : fail('not-now', `An order that is ${ORDER_STATES[state]} cannot become “${label.toLowerCase()}”.`);
 }
 
 /** Events that can happen next, in the order of the work. */
 export const possibleEvents = (state: OrderState): OrderEvent[] =>
-  (Object.keys(ORDER_EVENTS) as OrderEvent[]).filter((event) => orderAfter(state, event).ok);
+  keysOf(ORDER_EVENTS).filter((event) => orderAfter(state, event).ok);
 
 /** What was ordered, as far as an arrival is held against it. */
 export interface OrderedPair {

@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from '../result';
+import { fail, ok, type Result } from '../result/result';
 
 export interface ShankInput {
   /** Effective heel rise of the shoe, insoles included, mm. */

@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from '../result';
+import { fail, ok, type Result } from '../result/result';
 
 /** Socks of one kind in the patient's drawer. */
 export interface SockKind {
@@ -93,6 +93,8 @@ function inWords(
 ): string {
   if (exact) return wanted === 0 ? 'No sock.' : `${list(exact)} makes ${wanted} ply.`;
   const near = [below && `${list(below)} makes ${below.ply}`, above && `${list(above)} makes ${above.ply}`];
-  const said = near.filter(Boolean).join('; ');
-  return said ? `No stack makes ${wanted} ply exactly. ${said}.` : `No usable sock makes ${wanted} ply.`;
+  const nearest = near.filter(Boolean).join('; ');
+  return nearest
+    ? `No stack makes ${wanted} ply exactly. ${nearest}.`
+    : `No usable sock makes ${wanted} ply.`;
 }

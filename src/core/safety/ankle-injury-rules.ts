@@ -35,11 +35,14 @@ const VERDICT: Record<Three, AnkleVerdict> = { yes: 'x-ray', no: 'not-by-the-rul
  * Stiell 1992, Ann Emerg Med; 1993, JAMA, from memory.
  */
 export function ankleInjuryRules(answers: AnkleAnswers): AnkleAnswer {
-  const said = (question: AnkleQuestion): Three => answers[question] ?? 'unknown';
-  const steps = said('fourSteps');
+  const answer = (question: AnkleQuestion): Three => answers[question] ?? 'unknown';
+  const steps = answer('fourSteps');
   const cannotStep: Three = steps === 'yes' ? 'no' : steps === 'no' ? 'yes' : 'unknown';
-  const ankle = both(said('malleolarPain'), any(said('outerMalleolus'), said('innerMalleolus'), cannotStep));
-  const foot = both(said('midfootPain'), any(said('fifthBase'), said('navicular'), cannotStep));
+  const ankle = both(
+    answer('malleolarPain'),
+    any(answer('outerMalleolus'), answer('innerMalleolus'), cannotStep),
+  );
+  const foot = both(answer('midfootPain'), any(answer('fifthBase'), answer('navicular'), cannotStep));
   const needed: AnkleQuestion[] = [
     ...(ankle === 'unknown'
       ? (['malleolarPain', 'outerMalleolus', 'innerMalleolus', 'fourSteps'] as const)

@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { clinicalPicture, type FootFindings } from '../picture/clinical-picture';
+import type { BodyMark } from '../body-map/mark';
+import { atRiskCategory, REVIEW_MONTHS } from '../examination/at-risk-category';
+import { clinicalPicture } from '../examination/clinical-picture';
+import type { FootFindings } from '../findings/picture';
 import { type AnkleAnswers, ankleInjuryRules } from './ankle-injury-rules';
-import { atRiskCategory, REVIEW_MONTHS } from './at-risk-category';
-import { suggestedWarnings } from './suggested-warnings';
+import { SUGGESTIONS, suggestedWarnings } from './suggested-warnings';
 import { openWarnings, WARNING_SIGNS } from './warning-signs';
 
 const category = (left: FootFindings, conditions: string[] = []) =>
@@ -48,7 +50,7 @@ describe('warning signs', () => {
   it('blocks until the check is made, and each sign has an action and a note', () => {
     expect(openWarnings({})).toHaveLength(1);
     expect(openWarnings({ checked: true })).toEqual([]);
-    const present = [{ sign: 'open-wound', action: 'referred' as const }];
+    const present = [{ sign: 'open-wound', action: 'referred' } as const];
     expect(openWarnings({ checked: true, present })).toHaveLength(1);
     expect(openWarnings({ checked: true, present: [{ ...present[0]!, note: '  ' }] })).toHaveLength(1);
     expect(
@@ -61,7 +63,7 @@ describe('warning signs', () => {
     expect(suggestedWarnings(picture)).toEqual(['tibialis-posterior']);
     expect(openWarnings({ checked: true }, suggestedWarnings(picture))).toHaveLength(1);
     const excluded = [
-      { sign: 'tibialis-posterior', action: 'excluded' as const, note: 'rises with support' },
+      { sign: 'tibialis-posterior', action: 'excluded', note: 'rises with support' } as const,
     ];
     expect(openWarnings({ checked: true, present: excluded }, suggestedWarnings(picture))).toEqual([]);
   });
@@ -123,5 +125,34 @@ describe('ankle-injury rules', () => {
       clinicalPicture({ left: { calfGirth: left }, right: { calfGirth: 360 } });
     expect(suggestedWarnings(calves(390))).toEqual(['calf-swelling']);
     expect(suggestedWarnings(calves(385))).toEqual([]);
+  });
+});
+
+describe('marks on the drawing point at signs', () => {
+  const nobody = clinicalPicture();
+  const base = { id: 'a', side: 'left', x: 50, y: 90 } as const;
+  const wound = { ...base, layer: 'skin', view: 'sole', site: 'first-head', kind: 'wound' } as const;
+  const shin = { ...base, layer: 'ache', view: 'front', site: 'shin' } as const;
+  const suggested = (...marks: BodyMark[]) => suggestedWarnings(nobody, { marks });
+
+  it('a wound is an open wound; a callus is not', () => {
+    expect(suggested(wound)).toEqual(['open-wound']);
+    expect(suggested({ ...wound, kind: 'callus' })).toEqual([]);
+  });
+
+  it('a bony place that aches under load and at night is a bone; one without the other is not', () => {
+    expect(suggested({ ...shin, when: ['during', 'night'] })).toEqual(['bone-stress']);
+    expect(suggested({ ...shin, when: ['during'] })).toEqual([]);
+    expect(suggested({ ...shin, when: ['night'] })).toEqual([]);
+    expect(suggested({ ...shin, site: 'calf', view: 'back', when: ['during', 'night'] })).toEqual([]);
+  });
+
+  it('each row of the table names a sign that exists, what it looks at, and what it rests on', () => {
+    const ids = WARNING_SIGNS.map(({ id }) => id);
+    for (const { sign, when, mark } of SUGGESTIONS) {
+      expect(ids).toContain(sign);
+      expect(when.length).toBeGreaterThan(10);
+      expect(mark).toMatch(/common practice|from memory/);
+    }
   });
 });

@@ -16,7 +16,7 @@ export const URGENCY_LABEL: Record<Urgency, string> = {
   'stop-wearing': 'prosthetist, stop wearing',
 };
 
-export interface WarningSign {
+interface WarningSignText {
   id: string;
   sign: string;
   suspect: string;
@@ -25,7 +25,7 @@ export interface WarningSign {
 }
 
 /** Signs that stop a fitting. Recognition only: what to do follows local pathways and the practitioner's scope. */
-export const WARNING_SIGNS: readonly WarningSign[] = [
+export const WARNING_SIGNS = [
   {
     id: 'hot-swollen-insensate',
     sign: 'Hot, red, swollen foot with loss of protective sensation',
@@ -103,7 +103,12 @@ export const WARNING_SIGNS: readonly WarningSign[] = [
     urgency: 'stop-wearing',
     mark: 'common practice',
   },
-];
+] as const satisfies readonly WarningSignText[];
+
+export type WarningSignId = (typeof WARNING_SIGNS)[number]['id'];
+export type WarningSign = WarningSignText & { id: WarningSignId };
+
+const signOf = (id: WarningSignId): WarningSign | undefined => WARNING_SIGNS.find((sign) => sign.id === id);
 
 export type WarningAction = 'referred' | 'under-care' | 'excluded';
 export const WARNING_ACTIONS: Record<WarningAction, string> = {
@@ -116,11 +121,11 @@ export const WARNING_ACTIONS: Record<WarningAction, string> = {
 export interface WarningCheck {
   /** True once the practitioner says that none but the listed signs are present. */
   checked?: boolean;
-  present?: { sign: string; action?: WarningAction; note?: string }[];
+  present?: { sign: WarningSignId; action?: WarningAction; note?: string }[];
 }
 
-export interface Block {
-  sign: string;
+export interface OpenWarning {
+  sign: WarningSignId | 'unchecked';
   message: string;
 }
 
@@ -128,12 +133,12 @@ export interface Block {
  * What still stands between this visit and a hand-over. A sign is answered by an action with a note; a check
  * nobody made blocks as well, because unknown is not normal.
  */
-export function openWarnings(check: WarningCheck, suggested: readonly string[] = []): Block[] {
+export function openWarnings(check: WarningCheck, suggested: readonly WarningSignId[] = []): OpenWarning[] {
   const present = check.present ?? [];
-  const blocks: Block[] = present
+  const blocks: OpenWarning[] = present
     .filter((entry) => !entry.action || !entry.note?.trim())
     .map((entry) => {
-      const sign = WARNING_SIGNS.find((candidate) => candidate.id === entry.sign);
+      const sign = signOf(entry.sign);
       return {
         sign: entry.sign,
         message: `${sign?.sign ?? entry.sign}: record what was done, with a note.`,
@@ -141,7 +146,7 @@ export function openWarnings(check: WarningCheck, suggested: readonly string[] =
     });
   for (const id of suggested) {
     if (present.some((entry) => entry.sign === id)) continue;
-    const sign = WARNING_SIGNS.find((candidate) => candidate.id === id);
+    const sign = signOf(id);
     if (sign)
       blocks.push({
         sign: id,

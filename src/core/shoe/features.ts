@@ -1,3 +1,4 @@
+import { keysOf } from '../tables/keys-of';
 import { printIn } from '../units/parse';
 import type { FeatureDefinition } from './feature-kinds';
 import { FOOT_FEATURES } from './vocabulary/each-foot';
@@ -23,7 +24,11 @@ export const FEATURES = {
 } as const satisfies Record<string, FeatureDefinition>;
 
 export type FeatureId = keyof typeof FEATURES;
-export const FEATURE_IDS = Object.keys(FEATURES) as FeatureId[];
+/** Features with a number: a quantity or a grade. */
+export type NumericFeatureId = {
+  [K in FeatureId]: (typeof FEATURES)[K]['kind'] extends 'choice' ? never : K;
+}[FeatureId];
+export const FEATURE_IDS = keysOf(FEATURES);
 export const featureOf = (id: FeatureId): FeatureDefinition => FEATURES[id];
 export const isFeatureId = (id: string): id is FeatureId => Object.hasOwn(FEATURES, id);
 

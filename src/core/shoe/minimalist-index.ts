@@ -1,3 +1,4 @@
+import { keysOf } from '../tables/keys-of';
 import type { FeatureId, FeatureValue, FeatureValues } from './features';
 
 /** Features of one shoe that the Minimalist Index reads. */
@@ -93,9 +94,6 @@ export function minimalistIndexOf(shoe: FeatureValues): ShoeIndex {
   return {
     least: total('least'),
     most: total('most'),
-    missing: [
-      ...(Object.keys(stated) as (keyof typeof stated)[]).filter((id) => stated[id] === null),
-      ...devices.missing,
-    ],
+    missing: [...keysOf(stated).filter((id) => stated[id] === null), ...devices.missing],
   };
 }

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { clinicalPicture } from '../picture/clinical-picture';
-import { resolve } from '../prescribe/resolve';
-import { shoeValues } from '../prescribe/shoe-values';
+import { clinicalPicture } from '../examination/clinical-picture';
+import { resolve } from '../prescribe/engine/resolve';
+import { shoeValues } from '../prescribe/engine/shoe-values';
+import type { Drawing } from './drawing/part';
 import { sideProfile } from './drawing/side-profile';
 import { solePlan } from './drawing/sole-plan';
 import { axisOf } from './feature-kinds';
@@ -143,5 +144,25 @@ describe('the motion-control scale', () => {
   it('a specification for a weak inner tendon scores higher than one for a usual shoe', () => {
     const specified = shoeValues(resolve(clinicalPicture({ left: { pain: ['ankle-inner'] } })));
     expect(motionControlScaleOf(specified).least).toBeGreaterThan(motionControlScaleOf(usual).least);
+  });
+});
+
+describe('where a feature says it is drawn', () => {
+  const FOOT = { lengthMm: 262, ballWidthMm: 100, heelBallMm: 190 };
+  const drawnIn = (drawing: Drawing) => new Set(drawing.parts.flatMap((part) => part.features));
+  /** Every option and both ends of every scale: a part that only some shoes have is drawn in one of them. */
+  const shoes: FeatureValues[] = FEATURE_IDS.flatMap((id): FeatureValues[] => {
+    const feature = featureOf(id);
+    if (feature.kind === 'choice') return Object.keys(feature.options).map((option) => ({ [id]: option }));
+    const axis = axisOf(feature);
+    return [axis.from, axis.to].map((value) => ({ [id]: value }));
+  });
+  const side = new Set(shoes.flatMap((shoe) => [...drawnIn(sideProfile(shoe))]));
+  const plan = new Set(shoes.flatMap((shoe) => [...drawnIn(solePlan(shoe, FOOT))]));
+
+  it.each(FEATURE_IDS)('%s', (id) => {
+    const { drawn } = featureOf(id);
+    if (drawn === 'side' || drawn === 'both') expect(side).toContain(id);
+    if (drawn === 'plan' || drawn === 'both') expect(plan).toContain(id);
   });
 });

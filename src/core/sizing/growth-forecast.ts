@@ -15,9 +15,19 @@ const GROWN_AT = 16;
 /** Own rates scatter by the tape: this much either way, as a share. Common practice. */
 const OWN_SPREAD = 0.3;
 
-/** Months between checks: 2–3 to about five years, then 4–6 (footwear reference §1, recalled at 70 %). */
-const checkMonths = (ageYears: number): number => (ageYears < 6 ? 3 : 5);
+/**
+ * Months between checks by age. Spans from handbook 04 (to 2.5 years every 2–3, to 4 every 3–4, to 6 every 4–6, then 6);
+ * that the later end of a span is taken is ours: the day the pair becomes too short comes first anyway.
+ */
+const CHECKS: readonly { below: number; months: number }[] = [
+  { below: 2.5, months: 3 },
+  { below: 4, months: 4 },
+  { below: Number.POSITIVE_INFINITY, months: 6 },
+];
+
+const checkMonths = (ageYears: number): number => CHECKS.find(({ below }) => ageYears < below)!.months;
 const DAYS_A_MONTH = 30.4;
+const inMonths = (count: number): string => `${count} month${count === 1 ? '' : 's'}`;
 
 /**
  * When a child outgrows a pair, and when to look again: from the child's own measures where two lie far enough apart,
@@ -44,15 +54,18 @@ export function growthForecast(
     7,
     Math.min(Math.round(checkMonths(ageYears) * DAYS_A_MONTH), tooShortInDays[0] || 7),
   );
-  const months = (value: number) => Math.max(0, Math.round(value / DAYS_A_MONTH));
-  const from = months(tooShortInDays[0]);
-  const to = months(tooShortInDays[1]);
+  const months = (days: number) => Math.round(days / DAYS_A_MONTH);
+  const [from, to] = [months(tooShortInDays[0]), months(tooShortInDays[1])];
+  const outgrown =
+    spare === 0
+      ? 'too short already'
+      : `outgrown in ${from === to ? `about ${inMonths(from)}` : `${from} to ${inMonths(to)}`}`;
   const basis = own !== null && own > 0 ? 'own measures' : 'usual for the age';
   return {
     rate,
     basis,
     tooShortInDays,
     nextCheckDays,
-    sentence: `Grows about ${Math.round(rate[0])}–${Math.round(rate[1])} mm a year (${basis}): outgrown in ${from === to ? `about ${from}` : `${from} to ${to}`} months. Check again in ${Math.max(1, months(nextCheckDays))} months.`,
+    sentence: `Grows about ${Math.round(rate[0])}–${Math.round(rate[1])} mm a year (${basis}): ${outgrown}. Check again in ${nextCheckDays < DAYS_A_MONTH ? `${nextCheckDays} days` : inMonths(months(nextCheckDays))}.`,
   };
 }

@@ -1,10 +1,10 @@
+import { halfSizes, testSizing } from '@tests/fixtures/invented-shoe';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { halfSizes, testSizing } from '../match/shoe.fixture';
-import { clinicalPicture, type Findings } from '../picture/clinical-picture';
-import { resolve } from '../prescribe/resolve';
+import { clinicalPicture } from '../examination/clinical-picture';
+import type { Findings } from '../findings/picture';
+import { resolve } from '../prescribe/engine/resolve';
 import { inchToMm } from '../units/length';
-import { growthForecast } from './growth-forecast';
 import { sizePair } from './size-pair';
 import { type FittingConditions, roomWished, sizeWish } from './size-wish';
 import { type ModelSizing, startSize } from './start-size';
@@ -122,31 +122,5 @@ describe('what size to look for', () => {
         },
       ),
     );
-  });
-});
-
-describe('children', () => {
-  const born = (on: string, mm: number) => ({ on, mm });
-
-  it('without own measures the usual growth of the age forecasts, and the next check is 2–3 or 4–6 months (reference §1)', () => {
-    const four = growthForecast(4, [], 17, 12)!;
-    expect(four.basis).toBe('usual for the age');
-    // 5 mm to spare at 8–12 mm a year: five to seven and a half months.
-    expect(four.tooShortInDays[0]).toBeCloseTo((5 / 12) * 365.25, 0);
-    expect(four.tooShortInDays[1]).toBeCloseTo((5 / 8) * 365.25, 0);
-    expect(four.nextCheckDays).toBeLessThanOrEqual(92);
-    expect(growthForecast(8, [], 17, 12)!.nextCheckDays).toBeGreaterThan(92);
-  });
-
-  it('own measures take the place of the usual; a fast child is checked sooner', () => {
-    const fast = growthForecast(8, [born('2026-01-01', 200), born('2026-07-01', 210)], 15, 12)!;
-    expect(fast.basis).toBe('own measures');
-    expect(fast.nextCheckDays).toBeLessThan(growthForecast(8, [], 15, 12)!.nextCheckDays);
-  });
-
-  it('a pair that is too short already is outgrown now; a grown foot has no forecast', () => {
-    expect(growthForecast(8, [], 9, 12)!.tooShortInDays).toEqual([0, 0]);
-    expect(growthForecast(8, [], 9, 12)!.nextCheckDays).toBe(7);
-    expect(growthForecast(40, [], 15, 12)).toBeNull();
   });
 });

@@ -1,8 +1,8 @@
-import type { ClinicalPicture } from '../picture/clinical-picture';
-import { numberAt } from '../picture/clinical-picture';
-import { SIDES, type Side } from '../picture/finding-kinds';
-import type { Specification } from '../prescribe/specification';
-import { fail, ok, type Result } from '../result';
+import { SIDES, type Side } from '../findings/finding-kinds';
+import type { ClinicalPicture } from '../findings/picture';
+import { numberAt } from '../findings/picture';
+import type { Specification } from '../prescribe/engine/specification';
+import { fail, ok, type Result } from '../result/result';
 import { SPLIT_FROM_MM } from './foot-difference';
 import { type FittingConditions, sizeWish } from './size-wish';
 import { asFitted, type ModelSizing, type StartSize, sizeInWords, startSize } from './start-size';
@@ -46,13 +46,15 @@ export function sizePair(
     return [{ side, wish, lengthMm: lengthMm + wish.adds.lengthMm, start: startSize(model, foot, wish) }];
   });
   if (sized.length === 0) return fail('not-measured', 'No foot length is measured.');
-  for (const { side, start } of sized)
+  const fitted: (Omit<(typeof sized)[number], 'start'> & { start: StartSize })[] = [];
+  for (const { start, ...entry } of sized) {
     if (!start.ok)
       return fail(
         start.problem.code,
-        sized.length > 1 ? `${start.problem.message} (${side})` : start.problem.message,
+        sized.length > 1 ? `${start.problem.message} (${entry.side})` : start.problem.message,
       );
-  const fitted = sized.map((entry) => ({ ...entry, start: (entry.start as { value: StartSize }).value }));
+    fitted.push({ ...entry, start: start.value });
+  }
   const by = (side: Side) => fitted.find((entry) => entry.side === side);
   if (fitted.length === 1) {
     const only = fitted[0]!;
@@ -66,10 +68,8 @@ export function sizePair(
       fillerMm: 0,
     });
   }
-  const [shorter, longer] = fitted.toSorted((a, b) => a.lengthMm - b.lengthMm) as [
-    (typeof fitted)[number],
-    (typeof fitted)[number],
-  ];
+  const [shorter, longer] = fitted.toSorted((a, b) => a.lengthMm - b.lengthMm);
+  if (!shorter || !longer) return fail('not-measured', 'No foot length is measured.');
   const width = wider(shorter.start.width, longer.start.width);
   if (longer.lengthMm - shorter.lengthMm >= SPLIT_FROM_MM && longer.start.size !== shorter.start.size) {
     const pair = { left: by('left')!.start, right: by('right')!.start };
@@ -84,7 +84,9 @@ export function sizePair(
   const both = (entry: typeof longer) =>
     asFitted(model, longer.start.size, width, entry.lengthMm, entry.start.why);
   const spare = both(shorter).roomMm - shorter.wish.room.most;
-  const pair = { [longer.side]: both(longer), [shorter.side]: both(shorter) } as Record<Side, StartSize>;
+  const [ofLonger, ofShorter] = [both(longer), both(shorter)];
+  const pair =
+    longer.side === 'left' ? { left: ofLonger, right: ofShorter } : { left: ofShorter, right: ofLonger };
   return ok({
     kind: spare > 0.5 ? 'filler' : 'same',
     left: pair.left,

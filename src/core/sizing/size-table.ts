@@ -1,6 +1,7 @@
-import { fail, ok, type Result } from '../result';
+import type { SizingGroup } from '../findings/findings';
+import { fail, ok, type Result } from '../result/result';
 import { nearestHalf, SIZE_SYSTEM_LABEL, type SizeSystem, scaleReading, sizeOfLast } from './systems';
-import { jisWidthLetter, type SizingGroup } from './widths';
+import { jisWidthLetter } from './widths';
 
 export interface SizeRow {
   system: SizeSystem;

@@ -1,7 +1,7 @@
-import type { ClinicalPicture } from '../picture/clinical-picture';
-import { findingAt } from '../picture/clinical-picture';
-import type { Side } from '../picture/finding-kinds';
-import type { Band, Specification, Target } from '../prescribe/specification';
+import type { Side } from '../findings/finding-kinds';
+import type { ClinicalPicture } from '../findings/picture';
+import { findingAt } from '../findings/picture';
+import type { Band, Specification, Target } from '../prescribe/engine/specification';
 import { USUAL_ROOM } from './room';
 import type { SizeWish } from './start-size';
 
@@ -38,7 +38,7 @@ export interface ExplainedWish extends SizeWish {
 }
 
 /** Ends of the bands that hold the target's best value: what a rule asks for is not widened by near misses. */
-function asked(target: Extract<Target, { kind: 'band' }>): Band {
+function limitedBand(target: Extract<Target, { kind: 'band' }>): Band {
   const held = target.pushes
     .filter((push) => push.setAside === undefined)
     .flatMap(({ want }) =>
@@ -53,7 +53,7 @@ function asked(target: Extract<Target, { kind: 'band' }>): Band {
 export function roomWished(specification: Specification): { least: number; wished: number; most: number } {
   const target = specification.targets.find((entry) => entry.feature === 'toeRoom');
   if (target?.kind !== 'band') return USUAL_ROOM;
-  const band = asked(target);
+  const band = limitedBand(target);
   const least = Math.max(USUAL_ROOM.least, target.limit?.from ?? band.from);
   return { least, wished: Math.max(least, target.best), most: target.limit?.to ?? band.to };
 }

@@ -1,6 +1,6 @@
+import { halfSizes, testSizing } from '@tests/fixtures/invented-shoe';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { halfSizes, testSizing } from '../match/shoe.fixture';
 import { footDifference, heelBallRatio } from './foot-difference';
 import { sizeTable } from './size-table';
 import { insideLength, startSize } from './start-size';

@@ -1,12 +1,7 @@
-import { fail, ok, type Result } from '../result';
+import type { SizingGroup } from '../findings/findings';
+import { fail, ok, type Result } from '../result/result';
 import { lastOfSize, nearestHalf, SIZE_SYSTEM_LABEL, type SizeSystem, sizeOfLast } from './systems';
-import {
-  lettersByGrade,
-  MM_WIDTH_PER_LETTER,
-  type SizingGroup,
-  WIDTH_LETTERS,
-  type WidthLetter,
-} from './widths';
+import { lettersByGrade, MM_WIDTH_PER_LETTER, WIDTH_LETTERS, type WidthLetter } from './widths';
 
 /** What the size of a model means, as far as its maker says. */
 export interface ModelSizing {

@@ -1,8 +1,11 @@
+import type { SizingGroup } from '../findings/findings';
+
 /** Width letters, narrow → wide, as makers use them. Common practice; the letters are habits, not a standard. */
 export const WIDTH_LETTERS = ['2A', 'A', 'B', 'C', 'D', 'E', '2E', '3E', '4E', '6E'] as const;
 export type WidthLetter = (typeof WIDTH_LETTERS)[number];
 
-export type SizingGroup = 'men' | 'women' | 'child';
+const LETTERS: ReadonlySet<string> = new Set(WIDTH_LETTERS);
+export const isWidthLetter = (text: string): text is WidthLetter => LETTERS.has(text);
 
 /** Letter that each group calls standard. A women's wide is a men's standard. */
 export const STANDARD_LETTER: Record<SizingGroup, WidthLetter> = { men: 'D', women: 'B', child: 'D' };

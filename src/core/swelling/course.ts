@@ -1,4 +1,4 @@
-import { SIDES, type Side } from '../picture/finding-kinds';
+import { SIDES, type Side } from '../findings/finding-kinds';
 
 /** Girths of one side at one moment, mm. */
 export interface SideGirths {

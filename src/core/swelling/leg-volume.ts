@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from '../result';
+import { fail, ok, type Result } from '../result/result';
 import { parseLength } from '../units/length';
 
 /** Girths up a leg at equal spacing, from the ankle upwards. */

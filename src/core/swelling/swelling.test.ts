@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { pittingGrade } from '../examination/pitting';
 import { dailyRise, type SwellingReading, swellingAdvice, worstGirths } from './course';
 import { legVolume, parseGirths, volumeBand, volumeDifference } from './leg-volume';
-import { pittingGrade } from './pitting';
 
 const millilitres = (girthsMm: number[], spacingMm: number) => {
   const volume = legVolume({ girthsMm, spacingMm });

@@ -1,4 +1,4 @@
-import type { Result } from '../result';
+import type { Result } from '../result/result';
 import { readQuantity } from './quantity';
 
 /** Exact by definition (international mile). */

@@ -1,4 +1,4 @@
-import type { Result } from '../result';
+import type { Result } from '../result/result';
 import { readQuantity, type UnitTable } from './quantity';
 
 /** Exact by definition (international inch, 1959). */

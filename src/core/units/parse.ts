@@ -1,4 +1,4 @@
-import type { Result } from '../result';
+import type { Result } from '../result/result';
 import { parseDistance } from './distance';
 import { parseLength } from './length';
 import { parseMass } from './mass';

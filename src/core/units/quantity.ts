@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from '../result';
+import { fail, ok, type Result } from '../result/result';
 
 /** Unit word as people type it → how many base units one of it holds. */
 export type UnitTable = Readonly<Record<string, number>>;
@@ -65,4 +65,15 @@ export function readQuantity(text: string, units: UnitTable, assumed: string): R
   }
   if (parts === 0 || !Number.isFinite(total)) return fail('not-a-number', `“${typed}” is not a number.`);
   return ok(negative ? -total : total);
+}
+
+/**
+ * A plain number as people type it, with decimal point or comma.
+ *
+ * @example parseNumber(' 12,5 ', 'Write a number.') // 12.5
+ */
+export function parseNumber(text: string, otherwise: string): Result<number> {
+  const typed = text.trim().replace('−', '-').replace(',', '.');
+  const value = typed === '' ? Number.NaN : Number(typed);
+  return Number.isFinite(value) ? ok(value) : fail('not-a-number', otherwise);
 }

@@ -91,4 +91,38 @@ describe('replacement window', () => {
     expect(q10).toBeLessThan(q50);
     expect(q50).toBeLessThan(q90);
   });
+
+  it('the calendar too brings the next pair in with a third of the middle life left', () => {
+    const at = (ageDays: number) => wearForecast({ ...base, log: [], ageDays });
+    const { windowDays, startNextDay } = at(0);
+    // The middle of all schools, 6 to 12 months: the geometric middle is 8.5 months.
+    expect(windowDays.q50).toBeCloseTo(Math.sqrt(6 * 12) * 30.44, 6);
+    expect(startNextDay).toBeCloseTo((windowDays.q50 * 2) / 3, 9);
+    expect(at(Math.floor(startNextDay)).state).toBe('fresh');
+    expect(at(Math.ceil(startNextDay)).state).toBe('bring-in-next');
+    expect(at(Math.ceil(windowDays.q10)).state).toBe('in-window');
+    expect(at(Math.floor(windowDays.q90)).state).toBe('in-window');
+    expect(at(Math.ceil(windowDays.q90)).state).toBe('overdue');
+  });
+
+  it('a log of under three weeks does not yet speak for the weeks to come', () => {
+    const young = (ageDays: number) =>
+      wearForecast({ ...base, ageDays, log: [{ day: 2, distanceKm: 90 }], expectedWeeklyKm: 20 });
+    expect(young(20)).toMatchObject({ basis: 'stated', weeklyKm: 20, usedKm: 90 });
+    expect(young(21)).toMatchObject({ basis: 'log', weeklyKm: 30, usedKm: 90 });
+    expect(young(20).dominates).toMatch(/stated, not logged/);
+  });
+
+  it('what is logged counts even where more was stated, and a stated week counts where nothing is logged', () => {
+    const stated = wearForecast({ ...base, log: [], ageDays: 70, expectedWeeklyKm: 20 });
+    expect(stated.usedKm).toBeCloseTo(200, 6);
+  });
+
+  it('body mass moves the life by a quarter at most, either way', () => {
+    const life = (bodyMassKg: number | null) => wearForecast({ ...base, bodyMassKg }).life.q50;
+    expect(life(70)).toBeCloseTo(life(null), 6);
+    expect(life(20)).toBeCloseTo(1.25 * life(70), 6);
+    expect(life(200)).toBeCloseTo(0.75 * life(70), 6);
+    expect(life(100)).toBeCloseTo(Math.sqrt(0.7) * life(70), 6);
+  });
 });

@@ -1,4 +1,4 @@
-import type { SourceId } from '../knowledge/sources';
+import type { SourceId } from '../sources/sources';
 
 /** What a practitioner can turn, and in what. */
 export const LEVERS = {
@@ -12,7 +12,7 @@ export const LEVERS = {
 
 export type Lever = keyof typeof LEVERS;
 
-export const REGIONS = {
+export const LEG_REGIONS = {
   forefoot: 'Forefoot',
   ankle: 'Ankle and calf',
   knee: 'Knee',
@@ -20,7 +20,7 @@ export const REGIONS = {
   ground: 'Whole leg, from the ground',
 } as const;
 
-export type Region = keyof typeof REGIONS;
+export type LegRegion = keyof typeof LEG_REGIONS;
 
 /** Change in per cent at a change of the lever: one figure, or the spread between studies. */
 type Point = readonly [change: number, low: number, high: number];
@@ -28,7 +28,7 @@ type Point = readonly [change: number, low: number, high: number];
 /** How a change of one lever tells on one region. Sizes are laboratory means: direction, not dose. */
 export interface Effect {
   lever: Lever;
-  region: Region;
+  region: LegRegion;
   /** The quantity that was measured. */
   quantity: string;
   /** Whether more of the lever means more load. */

@@ -1,15 +1,15 @@
 import { describe, expect, it } from 'vitest';
-import { SOURCES } from '../knowledge/sources';
-import { clinicalPicture } from '../picture/clinical-picture';
-import { resolve } from '../prescribe/resolve';
-import { shoeValues } from '../prescribe/shoe-values';
+import { clinicalPicture } from '../examination/clinical-picture';
+import { resolve } from '../prescribe/engine/resolve';
+import { shoeValues } from '../prescribe/engine/shoe-values';
+import { SOURCES } from '../sources/sources';
 import { EFFECTS, type Lever } from './effects';
 import { scenarioOf, whatIf } from './what-if';
 
 const today = scenarioOf(shoeValues(resolve(clinicalPicture())));
 const turned = (lever: Lever, by: number) => whatIf(today, { ...today, [lever]: today[lever] + by });
-const region = (told: ReturnType<typeof whatIf>, name: string) =>
-  told.find((entry) => entry.region === name)!;
+const region = (changes: ReturnType<typeof whatIf>, name: string) =>
+  changes.find((entry) => entry.region === name)!;
 
 /** Reference sheet, §8, recalled: Heiderscheit 2011, Lenhart 2014, Edwards 2009, Sobhani 2015, Van Schie 2000, Kulmala 2018. */
 describe('what if', () => {
@@ -22,30 +22,30 @@ describe('what if', () => {
   });
 
   it('a rocker: forefoot pressure 20–40 % and the ankle’s moment 11–13 % down, knee and hip a little up', () => {
-    const told = turned('rocker', 1);
-    expect(region(told, 'forefoot').size).toEqual({ low: -40, high: -20 });
-    expect(region(told, 'ankle').size).toEqual({ low: -13, high: -11 });
-    expect(region(told, 'knee')).toMatchObject({ direction: 'up', size: null });
-    expect(region(told, 'hip').direction).toBe('up');
+    const changes = turned('rocker', 1);
+    expect(region(changes, 'forefoot').size).toEqual({ low: -40, high: -20 });
+    expect(region(changes, 'ankle').size).toEqual({ low: -13, high: -11 });
+    expect(region(changes, 'knee')).toMatchObject({ direction: 'up', size: null });
+    expect(region(changes, 'hip').direction).toBe('up');
   });
 
   it('more drop: knee up, calf and cord down, forefoot up; the knee’s size only where the clinic set one', () => {
-    const told = turned('drop', 6);
-    expect(['knee', 'ankle', 'forefoot'].map((name) => region(told, name).direction)).toEqual([
+    const changes = turned('drop', 6);
+    expect(['knee', 'ankle', 'forefoot'].map((name) => region(changes, name).direction)).toEqual([
       'up',
       'down',
       'up',
     ]);
-    expect(region(told, 'knee').size).toBeNull();
+    expect(region(changes, 'knee').size).toBeNull();
     const set = whatIf(today, { ...today, drop: today.drop - 4 }, { kneePerMmDrop: { low: 1, high: 2 } });
     expect(region(set, 'knee')).toMatchObject({ direction: 'down', size: { low: -8, high: -4 } });
     expect(region(set, 'knee').lines[0]).toMatchObject({ source: 'clinic-setting', recall: null });
   });
 
   it('softer is not less load: pressure down, impact up by about a tenth', () => {
-    const told = turned('heelCushioning', 2);
-    expect(region(told, 'forefoot').direction).toBe('down');
-    expect(region(told, 'ground')).toMatchObject({ direction: 'up', size: { low: 10.7, high: 12.3 } });
+    const changes = turned('heelCushioning', 2);
+    expect(region(changes, 'forefoot').direction).toBe('down');
+    expect(region(changes, 'ground')).toMatchObject({ direction: 'up', size: { low: 10.7, high: 12.3 } });
   });
 
   it('never reads beyond what was measured, and says so', () => {
@@ -54,7 +54,7 @@ describe('what if', () => {
     expect(region(turned('stepRate', 10), 'knee').lines[0]!.beyond).toBe(false);
   });
 
-  it('nothing turned, nothing told; back and forth mirror each other', () => {
+  it('nothing turned, nothing changes; back and forth mirror each other', () => {
     expect(
       whatIf(today, today).every((entry) => entry.direction === 'none' && entry.lines.length === 0),
     ).toBe(true);

@@ -1,6 +1,7 @@
-import { SOURCES, type SourceId } from '../knowledge/sources';
 import type { FeatureValues } from '../shoe/features';
-import { EFFECTS, type Effect, LEVERS, type Lever, REGIONS, type Region } from './effects';
+import { SOURCES, type SourceId } from '../sources/sources';
+import { keysOf } from '../tables/keys-of';
+import { EFFECTS, type Effect, LEG_REGIONS, LEVERS, type LegRegion, type Lever } from './effects';
 
 /** Where each lever stands; the step rate in per cent above today's. */
 export type Scenario = Record<Lever, number>;
@@ -12,9 +13,9 @@ export interface WhatIfSettings {
 }
 
 /** One measured quantity under a scenario. */
-export interface Told {
+export interface LoadChange {
   lever: Lever;
-  region: Region;
+  region: LegRegion;
   quantity: string;
   direction: 'up' | 'down';
   /** Rough size in per cent; null where only the direction is known. */
@@ -27,13 +28,13 @@ export interface Told {
   note?: string;
 }
 
-export interface RegionTold {
-  region: Region;
+export interface RegionChange {
+  region: LegRegion;
   /** `mixed` where what is known points both ways. */
   direction: 'up' | 'down' | 'mixed' | 'none';
   /** Smallest and largest size among what is known, per cent; null without any. */
   size: { low: number; high: number } | null;
-  lines: Told[];
+  lines: LoadChange[];
 }
 
 /** Today's shoe as a scenario: what the levers stand at before anything is turned. */
@@ -53,7 +54,11 @@ export function scenarioOf(shoe: FeatureValues): Scenario {
 }
 
 /** Size at a change of the lever: straight between measurements, mirrored for less, never beyond the last. */
-function sizeOf(effect: Effect, change: number, settings: WhatIfSettings): Pick<Told, 'size' | 'beyond'> {
+function sizeOf(
+  effect: Effect,
+  change: number,
+  settings: WhatIfSettings,
+): Pick<LoadChange, 'size' | 'beyond'> {
   const way = Math.sign(change);
   const amount = Math.abs(change);
   const ordered = (a: number, b: number) => ({ low: Math.min(a, b), high: Math.max(a, b) });
@@ -79,8 +84,8 @@ function sizeOf(effect: Effect, change: number, settings: WhatIfSettings): Pick<
  * Direction and rough size of the change of load at each region when the levers move from one scenario to another.
  * Levers are told apart, never added up: nobody has measured them together.
  */
-export function whatIf(from: Scenario, to: Scenario, settings: WhatIfSettings = {}): RegionTold[] {
-  const lines = EFFECTS.flatMap((effect): Told[] => {
+export function whatIf(from: Scenario, to: Scenario, settings: WhatIfSettings = {}): RegionChange[] {
+  const lines = EFFECTS.flatMap((effect): LoadChange[] => {
     const change = to[effect.lever] - from[effect.lever];
     if (Math.abs(change) < 1e-9) return [];
     const { source } = effect;
@@ -97,7 +102,7 @@ export function whatIf(from: Scenario, to: Scenario, settings: WhatIfSettings = 
       },
     ];
   });
-  return (Object.keys(REGIONS) as Region[]).map((region) => {
+  return keysOf(LEG_REGIONS).map((region) => {
     const own = lines.filter((line) => line.region === region);
     const ways = new Set(own.map((line) => line.direction));
     const sizes = own.flatMap((line) => (line.size ? [line.size.low, line.size.high] : []));

@@ -1,8 +1,8 @@
+import { testSizing } from '@tests/fixtures/invented-shoe';
 import fc from 'fast-check';
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
-import type { CatalogueEntry, CatalogueReport } from '@/core/match/catalogue-entry';
-import { testSizing } from '@/core/match/shoe.fixture';
+import type { CatalogueEntry, CatalogueReport } from '@/core/catalogue/catalogue-entry';
 import { type FeatureId, featureOf } from '@/core/shoe/features';
 import { featuresOf } from '@/core/shoe/readings/readings';
 import { COLUMNS, MODEL_FEATURES } from './columns';

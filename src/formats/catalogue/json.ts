@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { type CatalogueEntry, type CatalogueReport, entryKey } from '@/core/match/catalogue-entry';
+import { type CatalogueEntry, type CatalogueReport, entryKey } from '@/core/catalogue/catalogue-entry';
 import { featureOf, isFeatureId } from '@/core/shoe/features';
 import { VALUE_SOURCES, type ValueSource } from '@/core/shoe/readings/readings';
 import { SIZE_SYSTEM_LABEL, type SizeSystem } from '@/core/sizing/systems';

@@ -1,8 +1,9 @@
-import type { Stock } from '@/core/match/model';
-import { fail, ok, type Result } from '@/core/result';
+import type { Stock } from '@/core/catalogue/model';
+import { fail, ok, type Result } from '@/core/result/result';
 import { type FeatureId, type FeatureValue, featureOf, printFeature } from '@/core/shoe/features';
 import { type FeatureReading, VALUE_SOURCES, type ValueSource } from '@/core/shoe/readings/readings';
-import { WIDTH_LETTERS, type WidthLetter } from '@/core/sizing/widths';
+import { isWidthLetter, WIDTH_LETTERS, type WidthLetter } from '@/core/sizing/widths';
+import { isKeyOf } from '@/core/tables/keys-of';
 import { parseIn, type Unit } from '@/core/units/parse';
 
 /** Grams from `270`, `270 g`, `0.27 kg`, `9.5 oz`. */
@@ -74,8 +75,9 @@ const SOURCE = new RegExp(`\\s@(${Object.keys(VALUE_SOURCES).join('|')})\\s+(\\d
 function splitSource(text: string): { value: string; from?: ValueSource; on?: string } {
   const trimmed = text.trim();
   const match = SOURCE.exec(trimmed);
-  return match
-    ? { value: trimmed.slice(0, match.index), from: match[1] as ValueSource, on: match[2]! }
+  const [, from, on] = match ?? [];
+  return match && from && on && isKeyOf(VALUE_SOURCES, from)
+    ? { value: trimmed.slice(0, match.index), from, on }
     : { value: trimmed };
 }
 
@@ -122,12 +124,10 @@ export function readWidths(text: string): Result<WidthLetter[]> {
     .trim()
     .split(/[\s;|]+/)
     .map((letter) => letter.toUpperCase());
-  const unknown = letters.find((letter) => !WIDTH_LETTERS.includes(letter as WidthLetter));
+  const unknown = letters.find((letter) => !isWidthLetter(letter));
   if (unknown !== undefined)
     return fail('widths', `“${unknown}” is no width letter: ${WIDTH_LETTERS.join(' ')}.`);
-  return ok(
-    (letters as WidthLetter[]).toSorted((a, b) => WIDTH_LETTERS.indexOf(a) - WIDTH_LETTERS.indexOf(b)),
-  );
+  return ok(WIDTH_LETTERS.filter((letter) => letters.includes(letter)));
 }
 
 /** How a file says that no pair is there; an empty cell says nothing. */
@@ -146,9 +146,10 @@ export function readStock(
     const match = /^\s*([\d.]+)\s+(\w+)\s*:\s*(\d{1,4})\s*$/.exec(part);
     if (!match) return fail('stock', `“${part.trim()}”: write stock as 42 D:3.`);
     const [, size, width, count] = match;
-    if (!sizes.includes(Number(size)) || !widths.includes(width!.toUpperCase() as WidthLetter))
+    const letter = width?.toUpperCase() ?? '';
+    if (!sizes.includes(Number(size)) || !widths.some((made) => made === letter))
       return fail('stock', `${size} ${width} is not among the sizes and widths of this row.`);
-    if (Number(count) > 0) stock[`${Number(size)} ${width!.toUpperCase()}`] = Number(count);
+    if (Number(count) > 0) stock[`${Number(size)} ${letter}`] = Number(count);
   }
   return ok(stock);
 }

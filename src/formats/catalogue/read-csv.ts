@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import type { CatalogueEntry, CatalogueReport, CellError } from '@/core/match/catalogue-entry';
+import type { CatalogueEntry, CatalogueReport, CellError } from '@/core/catalogue/catalogue-entry';
 import { COLUMN_NAMES } from './columns';
 import { ENCODING_LOOK, encodingOf } from './decode';
 import { type RowReader, readHeader, rowReader } from './read-row';
@@ -77,15 +77,15 @@ export async function readCatalogueCsv(
     let body = lines;
     if (!reader) {
       const first = lines.split('\n', 1)[0]!;
-      const told = delimiterOf(first);
-      if (told.known === 0) {
+      const delimiterFound = delimiterOf(first);
+      if (delimiterFound.known === 0) {
         whole(
           1,
           'No known column in the first line. Separate columns by comma, semicolon, tab or bar, and name them.',
         );
         return false;
       }
-      delimiter = told.delimiter;
+      delimiter = delimiterFound.delimiter;
       if (delimiter !== ',')
         report.notes.push(`Separated by ${delimiter === '\t' ? 'tabs' : `“${delimiter}”`}.`);
       const { header, errors } = readHeader(Papa.parse<string[]>(first, { delimiter }).data[0] ?? []);

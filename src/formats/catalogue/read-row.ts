@@ -1,9 +1,9 @@
-import { type CatalogueEntry, type CellError, entryKey } from '@/core/match/catalogue-entry';
-import { fail, ok, type Result } from '@/core/result';
+import { type CatalogueEntry, type CellError, entryKey } from '@/core/catalogue/catalogue-entry';
+import { fail, ok, type Result } from '@/core/result/result';
 import type { FeatureId } from '@/core/shoe/features';
-import { type FeatureReading, VALUE_SOURCES, type ValueSource } from '@/core/shoe/readings/readings';
-import { SIZE_SYSTEM_LABEL, type SizeSystem } from '@/core/sizing/systems';
-import type { SizingGroup, WidthLetter } from '@/core/sizing/widths';
+import { type FeatureReading, VALUE_SOURCES } from '@/core/shoe/readings/readings';
+import { SIZE_SYSTEM_LABEL } from '@/core/sizing/systems';
+import { keysOf } from '@/core/tables/keys-of';
 import { COLUMN_NAMES, COLUMNS, type Column } from './columns';
 import { numberIn, readReadings, readSizes, readStock, readWidths } from './read-cell';
 
@@ -105,7 +105,7 @@ function entryOf(
   const name = words('name');
   const version = words('version');
   const group = take('group', oneOf(cell('group'), ['men', 'women', 'child'] as const));
-  const system = take('system', oneOf(cell('system'), Object.keys(SIZE_SYSTEM_LABEL) as SizeSystem[]));
+  const system = take('system', oneOf(cell('system'), keysOf(SIZE_SYSTEM_LABEL)));
   const bounded = (column: string, from: number, to: number) =>
     take(column, between(numberIn('mm', cell(column), reading.decimalComma), from, to, 'mm'));
   const allowanceMm = bounded('allowance_mm', 5, 25);
@@ -122,10 +122,7 @@ function entryOf(
     cell('status') === ''
       ? null
       : take('status', oneOf(cell('status'), ['current', 'discontinued'] as const));
-  const from = take(
-    'values_from',
-    oneOf(cell('values_from') || 'maker', Object.keys(VALUE_SOURCES) as ValueSource[]),
-  );
+  const from = take('values_from', oneOf(cell('values_from') || 'maker', keysOf(VALUE_SOURCES)));
   const on = take('values_on', day(cell('values_on') || today));
   const readings: Partial<Record<FeatureId, FeatureReading[]>> = {};
   for (const { name: column, feature } of features) {
@@ -145,12 +142,12 @@ function entryOf(
     version,
     sizing: {
       system: system ?? 'eu',
-      group: (group ?? 'men') as SizingGroup,
+      group: group ?? 'men',
       allowanceMm: allowanceMm ?? 15,
       lengthOffsetMm: 0,
       widthOffsetMm: 0,
       sizes: sizes ?? [],
-      widths: (widths ?? []) as WidthLetter[],
+      widths: widths ?? [],
       ballWidthMm: ballWidthMm ?? 0,
     },
     stock,
@@ -168,14 +165,14 @@ const HEIGHTS_AGREE_MM = 2;
 function agreeingHeights({ take }: Reading, readings: Partial<Record<FeatureId, FeatureReading[]>>): void {
   const [drop, heel, fore] = (['drop', 'heelStack', 'forefootStack'] as const).map((id) => readings[id]?.[0]);
   if (!drop || !heel || !fore || drop.from !== heel.from || heel.from !== fore.from) return;
-  const told = Number(heel.value) - Number(fore.value);
-  if (Math.abs(told - Number(drop.value)) > HEIGHTS_AGREE_MM)
+  const stackDifference = Number(heel.value) - Number(fore.value);
+  if (Math.abs(stackDifference - Number(drop.value)) > HEIGHTS_AGREE_MM)
     take(
       'drop_mm',
       fail(
         'heights',
-        `Drop ${drop.value} mm, but the stacks are ${Math.round(told * 10) / 10} mm apart.`,
-        String(Math.round(told * 10) / 10),
+        `Drop ${drop.value} mm, but the stacks are ${Math.round(stackDifference * 10) / 10} mm apart.`,
+        String(Math.round(stackDifference * 10) / 10),
       ),
     );
 }

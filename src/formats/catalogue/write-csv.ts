@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
-import type { CatalogueEntry } from '@/core/match/catalogue-entry';
-import type { Stock } from '@/core/match/model';
+import type { CatalogueEntry } from '@/core/catalogue/catalogue-entry';
+import type { Stock } from '@/core/catalogue/model';
 import type { FeatureId } from '@/core/shoe/features';
 import { COLUMNS } from './columns';
 import { EMPTY_SHELF } from './read-cell';
@@ -22,8 +22,8 @@ const readingsOf = (entry: CatalogueEntry, feature: FeatureId): string =>
 
 function stockInWords(stock: Stock | null): string {
   if (stock === null) return '';
-  const said = Object.entries(stock).map(([key, count]) => `${key}:${count}`);
-  return said.length === 0 ? EMPTY_SHELF : said.join('; ');
+  const counts = Object.entries(stock).map(([key, count]) => `${key}:${count}`);
+  return counts.length === 0 ? EMPTY_SHELF : counts.join('; ');
 }
 
 function cellOf(entry: CatalogueEntry, column: (typeof COLUMNS)[number]): string {

@@ -3,6 +3,7 @@ import { hashPassword } from 'better-auth/crypto';
 import { type Kysely, sql, type Transaction } from 'kysely';
 import { knowledgeOf, NO_HOUSE_RULES } from '@/core/knowledge/house-rules';
 import { RETURN_DAYS } from '@/core/orders/order';
+import { stepsHeld } from '@/core/visit/contents';
 import { DEMO_PASSWORD, DEMO_STAFF, type DemoClinic, type DemoPatient, demoClinic } from '@/demo/clinic';
 import type { DemoOrder } from '@/demo/fitting';
 import { kyselyOn } from '../database/connection';
@@ -142,7 +143,7 @@ async function addPatient(
       })
       .returning('id')
       .executeTakeFirstOrThrow();
-    const steps = Object.entries(visit.steps).map(([step, content]) => ({
+    const steps = stepsHeld(visit.steps).map(({ step, content }) => ({
       clinic_id,
       visit_id,
       step,
@@ -178,6 +179,7 @@ async function addPatient(
         picture: JSON.stringify(handOver.findings),
         choices: JSON.stringify(handOver.choices),
         result: JSON.stringify(handOver.specification),
+        house_version: handOver.houseVersion,
         issued_by: by,
         issued_at: at,
       })
@@ -245,6 +247,7 @@ async function addOrder(
       picture: JSON.stringify(order.findings),
       choices: JSON.stringify(order.choices),
       result: JSON.stringify(order.specification),
+      house_version: order.houseVersion,
       issued_by: by,
       issued_at: at,
     })

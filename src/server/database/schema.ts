@@ -1,21 +1,21 @@
 import type { Generated, JSONColumnType } from 'kysely';
-import type { StepState } from '@/api/saved-steps';
-import type { Choices, StepContent, StepContents } from '@/api/visit-schema';
 import type { PatientSheet } from '@/core/aftercare/patient-sheet';
+import type { ModelStatus, Stock } from '@/core/catalogue/model';
+import type { SizingGroup } from '@/core/findings/findings';
+import type { Findings } from '@/core/findings/picture';
+import type { TryOn } from '@/core/fitting/try-on';
 import type { HouseChange } from '@/core/knowledge/house-rules';
 import type { Rule } from '@/core/knowledge/rule';
 import type { SchoolChoice } from '@/core/knowledge/schools';
-import type { ModelStatus, Stock } from '@/core/match/model';
 import type { Modification, OrderEvent, OrderState } from '@/core/orders/order';
-import type { Findings } from '@/core/picture/clinical-picture';
-import type { Specification } from '@/core/prescribe/specification';
+import type { Specification } from '@/core/prescribe/engine/specification';
 import type { BenchAnswers } from '@/core/shoe/bench/read-bench';
 import type { FeatureValues } from '@/core/shoe/features';
 import type { FeatureReadings } from '@/core/shoe/readings/readings';
 import type { FittedFoot } from '@/core/sizing/learned/learn-offsets';
 import type { ModelSizing } from '@/core/sizing/start-size';
-import type { SizingGroup } from '@/core/sizing/widths';
-import type { TryOn } from '@/core/tryon/try-on';
+import type { Choices, StepContents } from '@/core/visit/contents';
+import type { SavedStep, StepState } from '@/core/visit/steps';
 import type { WearSurface } from '@/core/wear/forecast';
 import type { LifeSchool } from '@/core/wear/life-schools';
 import type { WhatIfSettings } from '@/core/what-if/what-if';
@@ -54,10 +54,10 @@ export interface Database {
   visit_step: {
     clinic_id: string;
     visit_id: string;
-    step: string;
+    step: SavedStep;
     state: Exclude<StepState, 'untouched'>;
     revision: number;
-    content: JSONColumnType<StepContent>;
+    content: JSONColumnType<object, string, string>;
     saved_by: string;
     saved_at: Generated<Date>;
   };
@@ -65,7 +65,7 @@ export interface Database {
     clinic_id: string;
     visit_id: string;
     user_id: string;
-    step: string;
+    step: SavedStep;
     seen_at: Generated<Date>;
   };
   shoe_model: {
@@ -151,6 +151,7 @@ export interface Database {
     picture: JSONColumnType<Findings>;
     choices: JSONColumnType<Choices>;
     result: JSONColumnType<Specification>;
+    house_version: Generated<number>;
     issued_by: string;
     issued_at: Generated<Date>;
   };

@@ -1,22 +1,24 @@
 import { randomUUID } from 'node:crypto';
 import type { APIContext, APIRoute } from 'astro';
 import type { z } from 'zod';
-import type { Operation } from '@/api/operation';
+import type { AnswerOf, Checked, FieldError, Operation } from '@/contract/operation';
 import { signedIn } from '../auth/actor';
 import { asTenant, type Tenant } from '../database/tenant';
 import { readJson } from './body';
 import { log } from './log';
 import { fieldErrors, problemResponse, Refusal } from './problem';
 
-type Parsed<T> = T extends z.ZodType ? z.infer<T> : undefined;
-
-export interface Call<P, Q, B> {
-  params: P;
-  query: Q;
-  body: B;
+/** One call, every part of it checked. */
+export interface Call<O> {
+  params: Checked<O, 'params'>;
+  query: Checked<O, 'query'>;
+  body: Checked<O, 'body'>;
   /** For a use case that reads its body as it comes: a file of any size. */
   request: Request;
 }
+
+/** What the contract says, or a response of its own where that is a file or a stream. */
+type UseCaseAnswer<O> = O extends { produces: string } ? Response : AnswerOf<O>;
 
 /** The origin a browser must send with a change, when it proves itself by cookie. */
 export const expectedOrigin = (url: URL): string => process.env.SOVET_ORIGIN ?? url.origin;
@@ -25,9 +27,9 @@ export const expectedOrigin = (url: URL): string => process.env.SOVET_ORIGIN ?? 
  * Turns one operation of the contract and its use case into an endpoint: sign-in, origin, role, body limit and
  * validation happen here, once; the use case runs inside the clinic's transaction.
  */
-export function endpoint<P extends z.ZodObject, Q extends z.ZodObject, B extends z.ZodType, A>(
-  operation: Operation<P, Q, B, A>,
-  useCase: (tenant: Tenant, call: Call<Parsed<P>, Parsed<Q>, Parsed<B>>) => Promise<unknown>,
+export function endpoint<const O extends Operation>(
+  operation: O,
+  useCase: (tenant: Tenant, call: Call<O>) => Promise<UseCaseAnswer<O>>,
 ): APIRoute {
   return async (context) => {
     try {
@@ -43,7 +45,7 @@ export function endpoint<P extends z.ZodObject, Q extends z.ZodObject, B extends
       if (operation.roles && !operation.roles.includes(who.actor.role))
         return problemResponse(403, `Only ${operation.roles.join(' or ')} may do this.`);
       const call = await readCall(operation, context);
-      const answer = await asTenant(who.actor, (tenant) => useCase(tenant, call));
+      const answer: unknown = await asTenant(who.actor, (tenant) => useCase(tenant, call));
       // A use case that answers with a file brings its own response.
       if (answer instanceof Response) return answer;
       const status = operation.status ?? 200;
@@ -57,11 +59,11 @@ export function endpoint<P extends z.ZodObject, Q extends z.ZodObject, B extends
   };
 }
 
-async function readCall<P extends z.ZodObject, Q extends z.ZodObject, B extends z.ZodType, A>(
-  operation: Operation<P, Q, B, A>,
+async function readCall<O extends Operation>(
+  operation: O,
   { params, url, request }: APIContext,
-): Promise<Call<Parsed<P>, Parsed<Q>, Parsed<B>>> {
-  const errors: { path: (string | number)[]; message: string }[] = [];
+): Promise<Call<O>> {
+  const errors: FieldError[] = [];
   const check = (schema: z.ZodType | undefined, value: unknown, under: string[]): unknown => {
     if (!schema) return undefined;
     const result = schema.safeParse(value);
@@ -77,7 +79,8 @@ async function readCall<P extends z.ZodObject, Q extends z.ZodObject, B extends 
     request,
   };
   if (errors.length > 0) throw new Refusal(422, 'Some values cannot be accepted.', { errors });
-  return call as Call<Parsed<P>, Parsed<Q>, Parsed<B>>;
+  // Each part has just passed its schema.
+  return call as Call<O>;
 }
 
 /** The last stop of every failure: expected ones keep their words, others become a number to look up in the log. */

@@ -1,13 +1,20 @@
 import type { z } from 'zod';
-import type { ProblemDetails } from '@/api/operation';
-import type { Result } from '@/core/result';
+import { CODE_OF_STATUS, type FieldError, type ProblemDetails } from '@/contract/operation';
+import type { Result } from '@/core/result/result';
+
+interface RefusalExtra {
+  detail?: string;
+  errors?: FieldError[];
+  /** What stands on the server, where somebody else came first. */
+  current?: unknown;
+}
 
 /** An expected refusal on its way to the edge, where it becomes RFC 9457 problem details. */
 export class Refusal extends Error {
   constructor(
     readonly status: number,
     title: string,
-    readonly extra: Pick<ProblemDetails, 'detail' | 'errors' | 'current'> = {},
+    readonly extra: RefusalExtra = {},
   ) {
     super(title);
   }
@@ -15,21 +22,29 @@ export class Refusal extends Error {
 
 export const notFound = (what: string): Refusal => new Refusal(404, `${what} was not found.`);
 
-export function problemResponse(status: number, title: string, extra: Refusal['extra'] = {}): Response {
-  const body: ProblemDetails = { type: `urn:sovet:problem:${status}`, title, status, ...extra };
-  return new Response(JSON.stringify(body), {
+function problemDetails(status: number, title: string, extra: RefusalExtra): ProblemDetails {
+  const code = CODE_OF_STATUS[status] ?? 'failed';
+  const base = {
+    type: `urn:sovet:problem:${code}`,
+    title,
+    status,
+    ...(extra.detail === undefined ? {} : { detail: extra.detail }),
+  };
+  if (code === 'invalid') return { ...base, code, errors: extra.errors ?? [] };
+  if (code === 'conflict') return { ...base, code, ...(extra.current ? { current: extra.current } : {}) };
+  return { ...base, code };
+}
+
+export const problemResponse = (status: number, title: string, extra: RefusalExtra = {}): Response =>
+  new Response(JSON.stringify(problemDetails(status, title, extra)), {
     status,
     headers: { 'content-type': 'application/problem+json; charset=utf-8', 'cache-control': 'no-store' },
   });
-}
 
 /** Zod's issues as one entry a field. */
-export const fieldErrors = (
-  error: z.ZodError,
-  under: (string | number)[] = [],
-): { path: (string | number)[]; message: string }[] =>
+export const fieldErrors = (error: z.ZodError, under: (string | number)[] = []): FieldError[] =>
   error.issues.map((issue) => ({
-    path: [...under, ...(issue.path as (string | number)[])],
+    path: [...under, ...issue.path.map((part) => (typeof part === 'symbol' ? String(part) : part))],
     message: issue.code === 'unrecognized_keys' ? `Unknown: ${issue.keys.join(', ')}.` : issue.message,
   }));
 

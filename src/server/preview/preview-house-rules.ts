@@ -2,12 +2,12 @@ import { type ChildProcess, fork } from 'node:child_process';
 import { once } from 'node:events';
 import { join } from 'node:path';
 import { sql } from 'kysely';
-import type { PreviewLine } from '@/api/records';
+import type { PreviewLine } from '@/contract/records';
 import type { HouseRules } from '@/core/knowledge/house-rules';
 import { type Actor, asTenant, audit } from '../database/tenant';
 import { log } from '../http/log';
 import { Refusal } from '../http/problem';
-import { houseRulesErrors, readHouseRules } from '../services/knowledge';
+import { houseRulesErrors, readHouseRules } from '../services/knowledge/knowledge';
 import type { PreviewAsked, PreviewSaid } from './preview-process';
 
 /** Pictures read and resolved at a time: memory stays flat however many there are. */

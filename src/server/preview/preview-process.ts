@@ -1,7 +1,7 @@
 import { setPriority } from 'node:os';
 import { type HouseRules, knowledgeOf } from '@/core/knowledge/house-rules';
-import { type PictureChange, previewOf } from '@/core/prescribe/preview';
-import { storedPicture } from '../services/stored-picture';
+import { type PictureChange, previewOf } from '@/core/prescribe/counterfactual/preview';
+import { storedPicture } from '../services/knowledge/stored-picture';
 
 /** Told once, which rules give way to which; then page after page of stored pictures. */
 export type PreviewAsked =
@@ -15,13 +15,13 @@ setPriority(10);
 
 let preview: ReturnType<typeof previewOf> | null = null;
 
-process.on('message', (asked: PreviewAsked) => {
-  if ('page' in asked)
+process.on('message', (request: PreviewAsked) => {
+  if ('page' in request)
     process.send?.(
-      asked.page.map(
+      request.page.map(
         ({ picture, choices }) => preview?.(storedPicture(JSON.parse(picture), JSON.parse(choices))) ?? null,
       ),
     );
-  else preview = previewOf(knowledgeOf(asked.before), knowledgeOf(asked.after));
+  else preview = previewOf(knowledgeOf(request.before), knowledgeOf(request.after));
 });
 process.on('disconnect', () => process.exit());

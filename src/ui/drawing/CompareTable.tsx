@@ -1,9 +1,9 @@
-import type { ComparedRow } from '@/core/match/compare';
+import type { ComparedModelsRow } from '@/core/match/compare';
 import type { FeatureId } from '@/core/shoe/features';
 
 interface Props {
   titles: readonly string[];
-  rows: readonly ComparedRow[];
+  rows: readonly ComparedModelsRow[];
   label: string;
   onLight?: (feature: FeatureId | null) => void;
 }

@@ -1,8 +1,8 @@
 import type { EvidenceGrade, Strength } from '@/core/knowledge/rule';
-import type { Way } from '@/core/prescribe/board';
+import type { PullDirection } from '@/core/prescribe/explain/board';
 
 /** Shapes in a box of 16, pointing where a push points from a usual shoe. */
-const SHAPE: Record<Way, string> = {
+const SHAPE: Record<PullDirection, string> = {
   up: 'M8 2 L14 9.5 H10.4 V14 H5.6 V9.5 H2 Z',
   down: 'M8 14 L2 6.5 H5.6 V2 H10.4 V6.5 H14 Z',
   toward: 'M2.5 4.5 H7 V2 L14 8 L7 14 V11.5 H2.5 Z',
@@ -17,7 +17,7 @@ const WEIGHT: Record<EvidenceGrade, { fill: number; line: number }> = {
   C: { fill: 0, line: 1.1 },
 };
 
-export const WAY_WORD: Record<Way, string> = {
+export const WAY_WORD: Record<PullDirection, string> = {
   up: 'more than usual',
   down: 'less than usual',
   toward: 'toward an option',
@@ -26,7 +26,7 @@ export const WAY_WORD: Record<Way, string> = {
 };
 
 interface Props {
-  way: Way;
+  way: PullDirection;
   strength: Strength;
   evidence: EvidenceGrade;
   contested?: boolean;

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { type NumberFinding, numberField } from '@/core/picture/finding-kinds';
+import { type NumberQuestion, numberQuestion } from '@/core/findings/finding-kinds';
 import {
   BENCH_LENGTHS,
   BENCH_SIGNS,
@@ -11,9 +11,10 @@ import { type BenchAnswers, readBench } from '@/core/shoe/bench/read-bench';
 import { featureOf } from '@/core/shoe/features';
 import { minimalistIndexOf } from '@/core/shoe/minimalist-index';
 import { MOTION_CONTROL_MOST, motionControlScaleOf } from '@/core/shoe/motion-control-scale';
-import { Choice } from '@/ui/controls/Choice';
-import { Measure } from '@/ui/controls/Measure';
 import { BenchDrawing } from '@/ui/drawing/BenchDrawing';
+import { Choice } from '@/ui/fields/Choice';
+import { GradeChoice } from '@/ui/fields/GradeChoice';
+import { Measure } from '@/ui/fields/Measure';
 import { BenchClock } from './BenchClock';
 
 /** Typed text that is no value yet, by field. */
@@ -146,14 +147,12 @@ function Ask({ ask, answers, typed, onChange }: AskProps) {
         label={BENCH_SIGNS[ask.id]}
         options={{ yes: 'yes', no: 'no' }}
         value={answers.signs?.[ask.id]}
-        onChange={(value) =>
-          onChange({ ...answers, signs: put(answers.signs, ask.id, value as 'yes' | 'no') }, typed)
-        }
+        onChange={(value) => onChange({ ...answers, signs: put(answers.signs, ask.id, value) }, typed)}
       />
     );
   const number = (
     id: string,
-    definition: NumberFinding,
+    definition: NumberQuestion,
     value: number | undefined,
     to: (value: number | undefined) => BenchAnswers,
   ) => (
@@ -161,13 +160,16 @@ function Ask({ ask, answers, typed, onChange }: AskProps) {
       definition={definition}
       value={value}
       typed={typed[id]}
-      onChange={(next, text) => onChange(to(next), put(typed, id, text) as Typed)}
+      onChange={(next, text) => {
+        const { [id]: _, ...rest } = typed;
+        onChange(to(next), text === undefined ? rest : { ...rest, [id]: text });
+      }}
     />
   );
   if (ask.kind === 'length')
     return number(
       ask.id,
-      numberField(BENCH_LENGTHS[ask.id], 'mm', [5, 420]),
+      numberQuestion(BENCH_LENGTHS[ask.id], 'mm', [5, 420]),
       answers.lengths?.[ask.id],
       (value) => ({ ...answers, lengths: put(answers.lengths, ask.id, value) }),
     );
@@ -180,17 +182,17 @@ function Ask({ ask, answers, typed, onChange }: AskProps) {
   if (definition.kind === 'scale')
     return number(
       ask.feature,
-      numberField(definition.label, definition.unit, [definition.bounds[0], definition.bounds[1]]),
+      numberQuestion(definition.label, definition.unit, [definition.bounds[0], definition.bounds[1]]),
       typeof value === 'number' ? value : undefined,
       to,
     );
   if (definition.kind === 'grade')
     return (
-      <Choice
+      <GradeChoice
         label={definition.label}
-        options={Object.fromEntries(definition.anchors.map((anchor, at) => [`g${at + 1}`, anchor]))}
-        value={value === undefined ? undefined : `g${Math.round(Number(value))}`}
-        onChange={(next) => onChange(to(next === undefined ? undefined : Number(next.slice(1))), typed)}
+        anchors={definition.anchors}
+        value={value === undefined ? undefined : Number(value)}
+        onChange={(next) => onChange(to(next), typed)}
       />
     );
   return (
@@ -203,11 +205,14 @@ function Ask({ ask, answers, typed, onChange }: AskProps) {
   );
 }
 
+/** A table with one entry put in, or taken out where there is no value. */
 function put<K extends string, V>(
   table: Partial<Record<K, V>> | undefined,
   key: K,
   value: V | undefined,
 ): Partial<Record<K, V>> {
-  const { [key]: _, ...rest } = { ...table } as Partial<Record<K, V>>;
-  return (value === undefined ? rest : { ...rest, [key]: value }) as Partial<Record<K, V>>;
+  const next: Partial<Record<K, V>> = { ...table };
+  if (value === undefined) delete next[key];
+  else next[key] = value;
+  return next;
 }

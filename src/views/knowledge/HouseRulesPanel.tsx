@@ -1,9 +1,9 @@
 import { useState } from 'react';
-import { type Answer, call, sayWhy } from '@/api/client';
-import type { HouseRulesVersion } from '@/api/records';
+import { type Answer, call, failureInWords } from '@/contract/client';
+import type { HouseRulesVersion } from '@/contract/records';
 import { type HouseChange, ruleOfChange } from '@/core/knowledge/house-rules';
-import { conditionInWords, wishInWords } from '@/core/knowledge/in-words';
 import { RULES } from '@/core/knowledge/knowledge-base';
+import { conditionInWords, wishInWords } from '@/core/prescribe/explain/rule-in-words';
 import { OwnRuleForm } from './OwnRuleForm';
 import { PreviewPanel } from './PreviewPanel';
 import type { HouseDraft } from './use-house-draft';
@@ -131,15 +131,15 @@ function Settings({ draft, onDraft }: Pick<Props, 'draft' | 'onDraft'>) {
 }
 
 function PutInForce({ draft, onDraft, onForget, onSaved }: Props) {
-  const [answer, setAnswer] = useState<Answer<HouseRulesVersion> | null>(null);
+  const [answer, setAnswer] = useState<Answer<HouseRulesVersion, HouseRulesVersion> | null>(null);
   const save = async () => {
-    const result = await call<HouseRulesVersion>('POST', '/knowledge/house-rules', draft);
+    const result = await call('saveHouseRules', { body: { ...draft, changes: [...draft.changes] } });
     setAnswer(result);
     if (result.ok) onSaved(result.value);
   };
   const stands =
-    answer && !answer.ok && answer.kind === 'refused' && answer.problem.status === 409
-      ? (answer.problem.current as HouseRulesVersion | undefined)
+    answer && !answer.ok && answer.kind === 'refused' && answer.problem.code === 'conflict'
+      ? answer.problem.current
       : undefined;
   return (
     <form
@@ -173,7 +173,7 @@ function PutInForce({ draft, onDraft, onForget, onSaved }: Props) {
       </p>
       {answer && !answer.ok && (
         <div role="alert" className="problem">
-          <p>{sayWhy(answer)}</p>
+          <p>{failureInWords(answer)}</p>
           {stands && (
             <button type="button" className="press" onClick={() => onDraft({ basedOn: stands.version })}>
               Base this draft on version {stands.version}: it replaces those rules

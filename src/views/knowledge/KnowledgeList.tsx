@@ -1,11 +1,11 @@
 import { useState } from 'react';
-import type { RuleUse } from '@/api/records';
+import type { RuleUse } from '@/contract/records';
 import { type HouseChange, ruleOfChange } from '@/core/knowledge/house-rules';
-import { conditionInWords, wishInWords } from '@/core/knowledge/in-words';
 import { RULES } from '@/core/knowledge/knowledge-base';
 import type { EvidenceGrade, Rule, School } from '@/core/knowledge/rule';
-import { recallOf, sourceInWords } from '@/core/knowledge/sources';
+import { conditionInWords, wishInWords } from '@/core/prescribe/explain/rule-in-words';
 import { FEATURE_IDS, featureOf } from '@/core/shoe/features';
+import { recallOf, sourceInWords } from '@/core/sources/sources';
 import { MarkShape } from '@/ui/drawing/Marks';
 import { ChangeRule } from './ChangeRule';
 

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Tab, TabList, TabPanel, Tabs } from 'react-aria-components';
-import type { HouseRulesVersion, RuleUse } from '@/api/records';
+import type { HouseRulesVersion, RuleUse } from '@/contract/records';
 import { type HouseChange, NO_HOUSE_RULES, ruleOfChange, rulesInForce } from '@/core/knowledge/house-rules';
 import { HouseRulesPanel } from './HouseRulesPanel';
 import { KnowledgeList } from './KnowledgeList';

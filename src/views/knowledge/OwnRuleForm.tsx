@@ -2,9 +2,11 @@ import { useId, useState } from 'react';
 import { HOUSE_TOPIC, type HouseChange } from '@/core/knowledge/house-rules';
 import { RULES } from '@/core/knowledge/knowledge-base';
 import type { EvidenceGrade, School, Strength } from '@/core/knowledge/rule';
-import { houseChangeSchema } from '@/core/knowledge/schema';
-import { SOURCES } from '@/core/knowledge/sources';
-import { DemandRow, WishRow } from './OwnRuleRows';
+import { houseChangeSchema } from '@/core/prescribe/check/house-rules-schema';
+import { SOURCES } from '@/core/sources/sources';
+import { keysOf } from '@/core/tables/keys-of';
+import { Select } from '@/ui/fields/Select';
+import { DemandRow, STRENGTHS, WishRow } from './OwnRuleRows';
 import { asCondition, asWish, type DemandDraft, emptyDemand, emptyWish, type WishDraft } from './own-rule';
 
 const SCHOOL_NAMES: Record<School, string> = { shape: 'shape-led', comfort: 'comfort-led', load: 'load-led' };
@@ -148,22 +150,18 @@ export function OwnRuleForm({ onDone }: { onDone: (change: HouseChange | null) =
         {problem('wishes')}
       </fieldset>
       <div className="flex flex-wrap gap-4 items-end">
-        <label>
-          <span className="block text-faint text-xs">Strength</span>
-          <select value={strength} onChange={(event) => setStrength(event.target.value as Strength)}>
-            {(['limit', 'strong', 'moderate', 'slight'] as const).map((each) => (
-              <option key={each}>{each}</option>
-            ))}
-          </select>
-        </label>
-        <label>
-          <span className="block text-faint text-xs">Evidence</span>
-          <select value={evidence} onChange={(event) => setEvidence(event.target.value as EvidenceGrade)}>
-            {(['A', 'B', 'C'] as const).map((each) => (
-              <option key={each}>{each}</option>
-            ))}
-          </select>
-        </label>
+        <Select
+          label="Strength"
+          options={STRENGTHS}
+          value={strength}
+          onChange={(next) => next && setStrength(next)}
+        />
+        <Select
+          label="Evidence"
+          options={{ A: 'A', B: 'B', C: 'C' }}
+          value={evidence}
+          onChange={(next) => next && setEvidence(next)}
+        />
         <label>
           <span className="block text-faint text-xs">Source</span>
           <select className="w-52" value={source} onChange={(event) => setSource(event.target.value)}>
@@ -176,7 +174,7 @@ export function OwnRuleForm({ onDone }: { onDone: (change: HouseChange | null) =
         </label>
         <fieldset className="flex gap-3">
           <legend className="text-faint text-xs">Schools (none: every school)</legend>
-          {(Object.keys(SCHOOL_NAMES) as School[]).map((school) => (
+          {keysOf(SCHOOL_NAMES).map((school) => (
             <label key={school} className="flex gap-1 items-center">
               <input
                 type="checkbox"

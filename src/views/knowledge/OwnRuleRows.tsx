@@ -1,8 +1,25 @@
 import type { ReactNode } from 'react';
-import { definitionOf, FINDING_IDS, type FindingId } from '@/core/picture/findings';
-import { FEATURE_IDS, type FeatureId, featureOf } from '@/core/shoe/features';
+import { definitionOf, FINDING_IDS, type FindingId } from '@/core/findings/findings';
+import { FEATURES, featureOf } from '@/core/shoe/features';
+import { mapTable } from '@/core/tables/keys-of';
 import { UNIT_LABEL } from '@/core/units/parse';
+import { Select } from '@/ui/fields/Select';
 import type { DemandDraft, WishDraft } from './own-rule';
+
+const BOUNDS = { atLeast: 'at least', above: 'over', atMost: 'at most', below: 'under' } as const;
+
+export const STRENGTHS = {
+  limit: 'limit',
+  strong: 'strong',
+  moderate: 'moderate',
+  slight: 'slight',
+} as const;
+
+/** Findings that a condition can demand something of: words cannot be demanded. */
+const DEMANDED = Object.fromEntries(
+  FINDING_IDS.filter((id) => definitionOf(id).kind !== 'text').map((id) => [id, definitionOf(id).label]),
+) as Record<FindingId, string>;
+const FEATURE_LABELS = mapTable(FEATURES, ({ label }) => label);
 
 interface RowProps<T> {
   onChange: (entry: T) => void;
@@ -57,43 +74,31 @@ export function DemandRow({ demand, onChange, onRemove }: { demand: DemandDraft 
   const definition = definitionOf(demand.finding);
   return (
     <Row onRemove={onRemove}>
-      <label>
-        <span className="sr-only">Finding</span>
-        <select
-          value={demand.finding}
-          onChange={(event) => onChange({ ...demand, finding: event.target.value as FindingId, options: [] })}
-        >
-          {FINDING_IDS.filter((id) => definitionOf(id).kind !== 'text').map((id) => (
-            <option key={id} value={id}>
-              {definitionOf(id).label}
-            </option>
-          ))}
-        </select>
-      </label>
-      <label>
-        <span className="sr-only">Is or is not</span>
-        <select
-          value={demand.not ? 'not' : ''}
-          onChange={(event) => onChange({ ...demand, not: event.target.value === 'not' })}
-        >
-          <option value="">{definition.kind === 'set' ? 'has any of' : 'is'}</option>
-          <option value="not">{definition.kind === 'set' ? 'has none of' : 'is not'}</option>
-        </select>
-      </label>
+      <Select
+        quiet
+        label="Finding"
+        options={DEMANDED}
+        value={demand.finding}
+        onChange={(finding) => finding && onChange({ ...demand, finding, options: [] })}
+      />
+      <Select
+        quiet
+        label="Is or is not"
+        options={
+          definition.kind === 'set' ? { is: 'has any of', not: 'has none of' } : { is: 'is', not: 'is not' }
+        }
+        value={demand.not ? 'not' : 'is'}
+        onChange={(next) => onChange({ ...demand, not: next === 'not' })}
+      />
       {definition.kind === 'number' ? (
         <>
-          <label>
-            <span className="sr-only">Bound</span>
-            <select
-              value={demand.bound}
-              onChange={(event) => onChange({ ...demand, bound: event.target.value as DemandDraft['bound'] })}
-            >
-              <option value="atLeast">at least</option>
-              <option value="above">over</option>
-              <option value="atMost">at most</option>
-              <option value="below">under</option>
-            </select>
-          </label>
+          <Select
+            quiet
+            label="Bound"
+            options={BOUNDS}
+            value={demand.bound}
+            onChange={(bound) => bound && onChange({ ...demand, bound })}
+          />
           <label>
             <span className="sr-only">{definition.label}</span>
             <input
@@ -130,30 +135,21 @@ export function WishRow({ wish, onChange, onRemove }: { wish: WishDraft } & RowP
         : '';
   return (
     <Row onRemove={onRemove}>
-      <label>
-        <span className="sr-only">Feature</span>
-        <select
-          value={wish.feature}
-          onChange={(event) => onChange({ ...wish, feature: event.target.value as FeatureId, options: [] })}
-        >
-          {FEATURE_IDS.map((id) => (
-            <option key={id} value={id}>
-              {featureOf(id).label}
-            </option>
-          ))}
-        </select>
-      </label>
+      <Select
+        quiet
+        label="Feature"
+        options={FEATURE_LABELS}
+        value={wish.feature}
+        onChange={(next) => next && onChange({ ...wish, feature: next, options: [] })}
+      />
       {feature.kind === 'choice' ? (
-        <label>
-          <span className="sr-only">Prefer or avoid</span>
-          <select
-            value={wish.way}
-            onChange={(event) => onChange({ ...wish, way: event.target.value as WishDraft['way'] })}
-          >
-            <option value="prefer">prefer</option>
-            <option value="avoid">avoid</option>
-          </select>
-        </label>
+        <Select
+          quiet
+          label="Prefer or avoid"
+          options={{ prefer: 'prefer', avoid: 'avoid' }}
+          value={wish.way}
+          onChange={(way) => way && onChange({ ...wish, way })}
+        />
       ) : (
         (['from', 'to'] as const).map((end) => (
           <label key={end}>
@@ -168,18 +164,14 @@ export function WishRow({ wish, onChange, onRemove }: { wish: WishDraft } & RowP
         ))
       )}
       {unit}
-      <label>
-        <span className="sr-only">Strength of this wish</span>
-        <select
-          value={wish.strength}
-          onChange={(event) => onChange({ ...wish, strength: event.target.value as WishDraft['strength'] })}
-        >
-          <option value="">as the rule</option>
-          {(['limit', 'strong', 'moderate', 'slight'] as const).map((strength) => (
-            <option key={strength}>{strength}</option>
-          ))}
-        </select>
-      </label>
+      <Select
+        quiet
+        label="Strength of this wish"
+        none="as the rule"
+        options={STRENGTHS}
+        value={wish.strength === '' ? undefined : wish.strength}
+        onChange={(strength) => onChange({ ...wish, strength: strength ?? '' })}
+      />
       {feature.kind === 'choice' && (
         <Options
           label={feature.label}

@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react';
-import type { PreviewLine } from '@/api/records';
+import type { PreviewLine } from '@/contract/records';
 import { featureOf } from '@/core/shoe/features';
 import { readPreview } from './read-preview';
 import type { HouseDraft } from './use-house-draft';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { houseChangeSchema } from '@/core/knowledge/schema';
+import { houseChangeSchema } from '@/core/prescribe/check/house-rules-schema';
 import { asCondition, asWish, emptyDemand, emptyWish } from './own-rule';
 
 describe('a rule as it is being written', () => {

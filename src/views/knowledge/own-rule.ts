@@ -1,5 +1,5 @@
+import { definitionOf, type FindingId } from '@/core/findings/findings';
 import type { Condition, Strength, Wish } from '@/core/knowledge/rule';
-import { definitionOf, type FindingId } from '@/core/picture/findings';
 import { type FeatureId, featureOf } from '@/core/shoe/features';
 
 /** One demand on a finding as it is being written. */

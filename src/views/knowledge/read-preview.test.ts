@@ -1,6 +1,6 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { lineSplitter } from '@/api/json-lines';
-import type { PreviewLine } from '@/api/records';
+import { lineSplitter } from '@/contract/json-lines';
+import type { PreviewLine } from '@/contract/records';
 import { readPreview } from './read-preview';
 
 const nothing = { changes: [], settings: {} };
@@ -40,6 +40,7 @@ describe('reading a preview', () => {
       JSON.stringify({
         type: 'about:blank',
         title: 'Refused.',
+        code: 'invalid',
         status: 422,
         errors: [{ path: [], message: 'There is no rule.' }],
       }),

@@ -1,6 +1,5 @@
-import { jsonLines } from '@/api/json-lines';
-import type { ProblemDetails } from '@/api/operation';
-import type { PreviewLine } from '@/api/records';
+import { failureInWords, followLines } from '@/contract/client';
+import type { PreviewLine } from '@/contract/records';
 import type { HouseRules } from '@/core/knowledge/house-rules';
 
 const LOST = 'The preview ended early: the server cannot be reached. Nothing was changed.';
@@ -11,24 +10,7 @@ export async function readPreview(
   signal: AbortSignal,
   onLine: (line: PreviewLine) => void,
 ): Promise<string | null> {
-  try {
-    const response = await fetch('/api/v1/knowledge/house-rules/preview', {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(proposed),
-      signal,
-    });
-    if (!response.ok || !response.body) {
-      const problem = (await response.json().catch(() => null)) as ProblemDetails | null;
-      return [problem?.title ?? LOST, ...(problem?.errors ?? []).map((error) => error.message)].join(' ');
-    }
-    let finished = false;
-    for await (const line of jsonLines<PreviewLine>(response.body)) {
-      if ('finished' in line) finished = true;
-      onLine(line);
-    }
-    return finished ? null : LOST;
-  } catch {
-    return LOST;
-  }
+  const answer = await followLines<PreviewLine>('previewHouseRules', { body: proposed }, onLine, { signal });
+  if (answer.ok) return answer.value && 'finished' in answer.value ? null : LOST;
+  return answer.kind === 'refused' ? failureInWords(answer) : LOST;
 }

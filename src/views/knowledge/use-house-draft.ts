@@ -1,6 +1,6 @@
-import { useEffect, useState } from 'react';
 import type { HouseChange, HouseRules } from '@/core/knowledge/house-rules';
 import type { WhatIfSettings } from '@/core/what-if/what-if';
+import { useKeptDraft } from '../use-kept-draft';
 
 /** House rules being worked on, from the version they started from. */
 export interface HouseDraft {
@@ -10,9 +10,10 @@ export interface HouseDraft {
   note: string;
 }
 
-const KEY = 'sovet house rules draft';
+const isHouseDraft = (kept: unknown): kept is HouseDraft =>
+  typeof kept === 'object' && kept !== null && 'basedOn' in kept && 'changes' in kept && 'settings' in kept;
 
-const fresh = ({ version, changes, settings }: HouseRules): HouseDraft => ({
+const draftFrom = ({ version, changes, settings }: HouseRules): HouseDraft => ({
   basedOn: version,
   changes,
   settings,
@@ -23,30 +24,6 @@ const fresh = ({ version, changes, settings }: HouseRules): HouseDraft => ({
 export function useHouseDraft(
   current: HouseRules,
 ): [HouseDraft, (draft: HouseDraft) => void, (from?: HouseRules) => void] {
-  const [draft, setDraft] = useState(() => fresh(current));
-  useEffect(() => {
-    try {
-      const kept = localStorage.getItem(KEY);
-      if (kept) setDraft(JSON.parse(kept) as HouseDraft);
-    } catch {
-      // A full or closed store keeps nothing; the page still works.
-    }
-  }, []);
-  const put = (next: HouseDraft) => {
-    setDraft(next);
-    try {
-      localStorage.setItem(KEY, JSON.stringify(next));
-    } catch {
-      // As above.
-    }
-  };
-  const forget = (from: HouseRules = current) => {
-    setDraft(fresh(from));
-    try {
-      localStorage.removeItem(KEY);
-    } catch {
-      // As above.
-    }
-  };
-  return [draft, put, forget];
+  const [draft, put, drop] = useKeptDraft('sovet house rules draft', draftFrom(current), isHouseDraft);
+  return [draft, put, (from = current) => drop(draftFrom(from))];
 }

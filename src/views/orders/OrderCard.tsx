@@ -1,19 +1,20 @@
 import { useState } from 'react';
-import { type Answer, call, errorAt, sayWhy } from '@/api/client';
-import type { OrderRecord } from '@/api/records';
-import { modelTitle } from '@/core/match/model';
+import { type Answer, call, errorAt, failureInWords } from '@/contract/client';
+import type { OrderRecord } from '@/contract/records';
+import { modelTitle } from '@/core/catalogue/model';
 import {
   checkArrival,
   modificationInWords,
   ORDER_EVENTS,
   ORDER_STATES,
   type OrderEvent,
+  type OrderState,
   possibleEvents,
 } from '@/core/orders/order';
-import { Choice } from '@/ui/controls/Choice';
+import { Choice } from '@/ui/fields/Choice';
 
 /** Steps of an order on the way to the patient, as the line shows them. */
-const COURSE = ['wanted', 'ordered', 'arrived', 'checked', 'collected'] as const;
+const COURSE: readonly OrderState[] = ['wanted', 'ordered', 'arrived', 'checked', 'collected'];
 
 const YES_NO = { yes: 'yes', no: 'no' };
 
@@ -23,7 +24,7 @@ export function OrderCard({ order: given, patient = false }: { order: OrderRecor
   const [answer, setAnswer] = useState<Answer<OrderRecord> | null>(null);
   const [expected, setExpected] = useState(given.expectedOn ?? '');
   const move = async (event: OrderEvent | 'check', rest: object = {}) => {
-    const result = await call<OrderRecord>('POST', `/orders/${order.id}/events`, { event, ...rest });
+    const result = await call('orderEvent', { params: { id: order.id }, body: { event, ...rest } });
     setAnswer(result);
     if (result.ok) setOrder(result.value);
   };
@@ -100,7 +101,7 @@ export function OrderCard({ order: given, patient = false }: { order: OrderRecor
       </div>
       {answer && !answer.ok && (
         <p role="alert" className="problem">
-          {sayWhy(answer)}
+          {failureInWords(answer)}
         </p>
       )}
       {order.state === 'collected' && (
@@ -124,7 +125,7 @@ export function OrderCard({ order: given, patient = false }: { order: OrderRecor
 }
 
 function Course({ order }: { order: OrderRecord }) {
-  const at = COURSE.indexOf(order.state as (typeof COURSE)[number]);
+  const at = COURSE.indexOf(order.state);
   if (at < 0) return <p className="text-hold">{ORDER_STATES[order.state]}</p>;
   return (
     <ol className="flex flex-wrap gap-x-2 text-sm" aria-label={`State: ${ORDER_STATES[order.state]}`}>
@@ -221,7 +222,7 @@ function CollectForm({
     left: read(left) === undefined ? undefined : { roomMm: read(left) },
     right: read(right) === undefined ? undefined : { roomMm: read(right) },
   };
-  const said = Object.values(again).some((value) => value !== undefined);
+  const isAnswered = Object.values(again).some((value) => value !== undefined);
   const field = (label: string, value: string, set: (text: string) => void) => (
     <label>
       <span className="block text-faint">{label}</span>
@@ -242,7 +243,11 @@ function CollectForm({
         {field('Room left, mm', left, setLeft)}
         {field('Room right, mm', right, setRight)}
         {field('Comfort, 0–100', comfort, setComfort)}
-        <button type="button" className="press press-main" onClick={() => onCollect(said ? again : null)}>
+        <button
+          type="button"
+          className="press press-main"
+          onClick={() => onCollect(isAnswered ? again : null)}
+        >
           Collected
         </button>
       </div>

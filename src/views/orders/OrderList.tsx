@@ -1,4 +1,4 @@
-import type { OrderRecord } from '@/api/records';
+import type { OrderRecord } from '@/contract/records';
 import { OrderCard } from './OrderCard';
 
 /** Orders one under the other; with the patient's name where they are of several. */

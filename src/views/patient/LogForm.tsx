@@ -1,85 +1,71 @@
-import { useId } from 'react';
-import { type FieldPath, useForm } from 'react-hook-form';
-import { call, sayWhy } from '@/api/client';
+import { z } from 'zod';
+import { call, failureInWords } from '@/contract/client';
+import { pairLogSchema } from '@/contract/people-schema';
+import type { Result } from '@/core/result/result';
 import { parseDistance } from '@/core/units/distance';
+import { parseNumber } from '@/core/units/quantity';
+import { Field, FormProblem } from '@/ui/fields/Field';
+import { useApiForm } from '../use-api-form';
 
-interface Fields {
-  on: string;
-  distance: string;
-  comfort: string;
-  note: string;
-}
+/** What was typed as a number; nothing typed is null. */
+const typed = (read: (text: string) => Result<number>) =>
+  z.string().transform((text, context) => {
+    if (text.trim() === '') return null;
+    const result = read(text);
+    if (result.ok) return result.value;
+    context.addIssue({ code: 'custom', message: result.problem.message });
+    return z.NEVER;
+  });
+
+const formSchema = z.object({
+  on: pairLogSchema.shape.on,
+  distance: typed(parseDistance),
+  comfort: typed((text) => parseNumber(text, 'Comfort is a number from 0 to 100.')),
+  note: z.string().max(600, 'Use at most 600 letters.'),
+});
 
 /** Distance and comfort of a pair, in whatever unit people type. */
 export function LogForm({ pairId, today }: { pairId: string; today: string }) {
-  const id = useId();
-  const { register, handleSubmit, setError, formState } = useForm<Fields>({
-    defaultValues: { on: today, distance: '', comfort: '', note: '' },
-  });
+  const { register, handleSubmit, setError, refuse, formState } = useApiForm(
+    formSchema,
+    { on: today, distance: '', comfort: '', note: '' },
+    { distanceKm: 'distance' },
+  );
   const { errors, isSubmitting } = formState;
   const submit = handleSubmit(async ({ on, distance, comfort, note }) => {
-    const km = distance.trim() === '' ? null : parseDistance(distance);
-    if (km && !km.ok) return setError('distance', { message: km.problem.message }, { shouldFocus: true });
-    const felt = comfort.trim() === '' ? null : Number(comfort.replace(',', '.'));
-    if (felt !== null && !Number.isFinite(felt))
-      return setError('comfort', { message: 'Comfort is a number from 0 to 100.' }, { shouldFocus: true });
-    const answer = await call('POST', `/pairs/${pairId}/log`, {
-      on,
-      distanceKm: km?.value ?? null,
-      comfort: felt,
-      note,
+    const answer = await call('logPair', {
+      params: { id: pairId },
+      body: { on, distanceKm: distance, comfort, note },
     });
-    if (answer.ok) return location.reload();
-    const named = answer.kind === 'refused' ? (answer.problem.errors ?? []) : [];
-    for (const { path, message } of named)
-      setError(
-        (path.at(-1) === 'distanceKm' ? 'distance' : String(path.at(-1))) as FieldPath<Fields>,
-        { message },
-        { shouldFocus: true },
-      );
-    if (named.length === 0) setError('root', { message: sayWhy(answer) });
-  });
-  const end = async () => {
-    const answer = await call('POST', `/pairs/${pairId}/end`, { on: today });
     if (answer.ok) location.reload();
-    else setError('root', { message: sayWhy(answer) });
+    else refuse(answer);
+  });
+  const retire = async () => {
+    const answer = await call('endPair', { params: { id: pairId }, body: { on: today } });
+    if (answer.ok) location.reload();
+    else setError('root', { message: failureInWords(answer) });
   };
-  const field = (name: keyof Fields, label: string, type = 'text') => (
-    <label className="grid grid-cols-[5rem_1fr] gap-2 items-baseline" htmlFor={`${id}-${name}`}>
-      <span className="text-faint">{label}</span>
-      <span>
-        <input
-          id={`${id}-${name}`}
-          type={type}
-          className="w-full"
-          {...register(name)}
-          aria-invalid={errors[name] !== undefined}
-          aria-describedby={errors[name] ? `${id}-${name}-error` : undefined}
-        />
-        {errors[name] && (
-          <span id={`${id}-${name}-error`} className="problem block">
-            {errors[name].message}
-          </span>
-        )}
-      </span>
-    </label>
+  const text = (name: 'on' | 'distance' | 'comfort' | 'note', label: string, type = 'text') => (
+    <Field
+      label={label}
+      error={errors[name]?.message}
+      className="grid-cols-[5rem_1fr] gap-x-2 items-baseline [&_.problem]:col-start-2"
+    >
+      {(control) => <input type={type} className="w-full" {...register(name)} {...control} />}
+    </Field>
   );
   return (
     <form onSubmit={submit} noValidate className="grid gap-1.5 content-start" aria-label="Log use">
-      {field('on', 'Day', 'date')}
-      {field('distance', 'Distance')}
-      {field('comfort', 'Comfort')}
-      {field('note', 'Note')}
-      {errors.root && (
-        <p role="alert" className="problem">
-          {errors.root.message}
-        </p>
-      )}
+      {text('on', 'Day', 'date')}
+      {text('distance', 'Distance')}
+      {text('comfort', 'Comfort')}
+      {text('note', 'Note')}
+      <FormProblem message={errors.root?.message} />
       <p className="flex gap-2">
         <button type="submit" className="press press-main" disabled={isSubmitting}>
           Log
         </button>
-        <button type="button" className="press" onClick={end}>
+        <button type="button" className="press" onClick={retire}>
           Retire the pair
         </button>
       </p>

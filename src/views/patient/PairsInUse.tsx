@@ -1,6 +1,6 @@
 import { lazy, Suspense, useState } from 'react';
-import type { PairRecord } from '@/api/records';
-import { modelTitle } from '@/core/match/model';
+import type { PairRecord } from '@/contract/records';
+import { modelTitle } from '@/core/catalogue/model';
 import { modificationInWords } from '@/core/orders/order';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
 import { cushioningKept } from '@/core/wear/cushioning';

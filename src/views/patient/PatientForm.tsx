@@ -1,101 +1,80 @@
-import { useId } from 'react';
-import { type FieldPath, useForm } from 'react-hook-form';
-import { call, sayWhy } from '@/api/client';
+import { z } from 'zod';
+import { call } from '@/contract/client';
+import { patientSchema } from '@/contract/people-schema';
+import { FINDINGS } from '@/core/findings/findings';
+import { keysOf } from '@/core/tables/keys-of';
 import { parseLength } from '@/core/units/length';
+import { Field, FormProblem } from '@/ui/fields/Field';
+import { useApiForm } from '../use-api-form';
 
-interface Fields {
-  givenName: string;
-  familyName: string;
-  bornOn: string;
-  sizingGroup: 'men' | 'women' | 'child';
-  height: string;
-  occupation: string;
-}
+/** A height as people type it, `172`, `172 cm` or `5 ft 8 in`, in whole millimetres. */
+const typedHeight = z.string().transform((typed, context) => {
+  if (typed.trim() === '') return undefined;
+  const read = parseLength(typed, 'cm');
+  if (read.ok) return Math.round(read.value);
+  context.addIssue({ code: 'custom', message: read.problem.message });
+  return z.NEVER;
+});
+
+const { givenName, familyName, bornOn, sizingGroup } = patientSchema.shape;
+const formSchema = z.object({
+  givenName,
+  familyName,
+  bornOn,
+  sizingGroup,
+  height: typedHeight,
+  occupation: z.string().max(200, 'Use at most 200 letters.'),
+});
+
+const SIZES = FINDINGS.sizingGroup.options;
 
 /** A new patient; the server's word on each field appears at the field. */
 export function PatientForm() {
-  const { register, handleSubmit, setError, formState } = useForm<Fields>({
-    defaultValues: { sizingGroup: 'women', height: '', occupation: '' },
-  });
+  const { register, handleSubmit, refuse, formState } = useApiForm(
+    formSchema,
+    { givenName: '', familyName: '', bornOn: '', sizingGroup: 'women', height: '', occupation: '' },
+    { heightMm: 'height' },
+  );
   const { errors, isSubmitting } = formState;
-  const submit = handleSubmit(async (fields) => {
-    const { height, ...rest } = fields;
-    const parsed = height.trim() === '' ? null : parseLength(height, 'cm');
-    if (parsed && !parsed.ok)
-      return setError('height', { message: parsed.problem.message }, { shouldFocus: true });
-    const answer = await call<{ id: string }>('POST', '/patients', {
-      ...rest,
-      ...(parsed ? { heightMm: Math.round(parsed.value) } : {}),
+  const submit = handleSubmit(async ({ height, ...patient }) => {
+    const answer = await call('addPatient', {
+      body: { ...patient, ...(height === undefined ? {} : { heightMm: height }) },
     });
-    if (answer.ok) return location.assign(`/patients/${answer.value.id}`);
-    const named = answer.kind === 'refused' ? (answer.problem.errors ?? []) : [];
-    for (const { path, message } of named) {
-      const field = path.at(-1) === 'heightMm' ? 'height' : String(path.at(-1));
-      setError(field as FieldPath<Fields>, { message }, { shouldFocus: true });
-    }
-    if (named.length === 0) setError('root', { message: sayWhy(answer) });
+    if (answer.ok) location.assign(`/patients/${answer.value.id}`);
+    else refuse(answer);
   });
-  const field = (name: keyof Fields, label: string, type = 'text', hint?: string) => (
+  const text = (
+    name: 'givenName' | 'familyName' | 'bornOn' | 'height' | 'occupation',
+    label: string,
+    type = 'text',
+    hint?: string,
+  ) => (
     <Field label={label} hint={hint} error={errors[name]?.message}>
-      {(ids) => <input type={type} {...register(name)} {...ids} />}
+      {(control) => <input type={type} {...register(name)} {...control} />}
     </Field>
   );
   return (
     <form onSubmit={submit} noValidate className="grid gap-3 max-w-md">
-      {field('givenName', 'Given name')}
-      {field('familyName', 'Family name')}
-      {field('bornOn', 'Date of birth', 'date')}
+      {text('givenName', 'Given name')}
+      {text('familyName', 'Family name')}
+      {text('bornOn', 'Date of birth', 'date')}
       <Field label="Shoe sizing" error={errors.sizingGroup?.message}>
-        {(ids) => (
-          <select {...register('sizingGroup')} {...ids}>
-            <option value="women">women’s</option>
-            <option value="men">men’s</option>
-            <option value="child">children’s</option>
+        {(control) => (
+          <select {...register('sizingGroup')} {...control}>
+            {keysOf(SIZES).map((group) => (
+              <option key={group} value={group}>
+                {SIZES[group]}
+              </option>
+            ))}
           </select>
         )}
       </Field>
-      {field('height', 'Height', 'text', '172 cm, 5 ft 8 in')}
-      {field('occupation', 'Occupation')}
-      {errors.root && (
-        <p role="alert" className="problem">
-          {errors.root.message}
-        </p>
-      )}
+      {text('height', 'Height', 'text', '172 cm, 5 ft 8 in')}
+      {text('occupation', 'Occupation')}
+      <FormProblem message={errors.root?.message} />
       <button type="submit" className="press press-main justify-self-start" disabled={isSubmitting}>
         Add
       </button>
     </form>
-  );
-}
-
-interface FieldProps {
-  label: string;
-  hint?: string | undefined;
-  error: string | undefined;
-  children: (ids: {
-    id: string;
-    'aria-invalid': boolean;
-    'aria-describedby': string | undefined;
-  }) => React.ReactNode;
-}
-
-function Field({ label, hint, error, children }: FieldProps) {
-  const id = useId();
-  return (
-    <div className="grid gap-1">
-      <label htmlFor={id}>
-        {label} {hint && <span className="text-faint">{hint}</span>}
-      </label>
-      {children({
-        id,
-        'aria-invalid': error !== undefined,
-        'aria-describedby': error ? `${id}-error` : undefined,
-      })}
-      {error && (
-        <p id={`${id}-error`} className="problem">
-          {error}
-        </p>
-      )}
-    </div>
   );
 }

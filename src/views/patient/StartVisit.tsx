@@ -1,13 +1,13 @@
 import { useState } from 'react';
-import { call, sayWhy } from '@/api/client';
+import { call, failureInWords } from '@/contract/client';
 
 /** Begins a visit or goes on with the open one. */
 export function StartVisit({ patientId, open }: { patientId: string; open: boolean }) {
   const [problem, setProblem] = useState<string | null>(null);
   const start = async () => {
-    const answer = await call<{ id: string }>('POST', `/patients/${patientId}/visits`, {});
+    const answer = await call('startVisit', { params: { id: patientId } });
     if (answer.ok) location.assign(`/visits/${answer.value.id}`);
-    else setProblem(sayWhy(answer));
+    else setProblem(failureInWords(answer));
   };
   return (
     <>

@@ -1,6 +1,6 @@
 import { CategoryScale, Chart, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
 import { Line } from 'react-chartjs-2';
-import type { PairLogEntry } from '@/api/records';
+import type { PairLogEntry } from '@/contract/records';
 
 Chart.register(CategoryScale, LinearScale, LineElement, PointElement, Tooltip);
 

@@ -1,4 +1,4 @@
-import type { PairRecord } from '@/api/records';
+import type { PairRecord } from '@/contract/records';
 
 const at = (day: string): number => new Date(`${day}T12:00:00Z`).getTime();
 

@@ -1,11 +1,18 @@
+import { definitionOf } from '@/core/findings/findings';
 import { SCHOOL_CHOICES } from '@/core/knowledge/schools';
-import { sourceInWords } from '@/core/knowledge/sources';
-import { definitionOf } from '@/core/picture/findings';
-import type { Board, BoardColumn } from '@/core/prescribe/board';
-import { DECISION_WORD, firmnessWord, isTense, targetInWords, wantInWords } from '@/core/prescribe/explain';
-import type { Push, Specification, Target } from '@/core/prescribe/specification';
+import { ruledTarget } from '@/core/prescribe/engine/decide';
+import type { Push, Specification, Target } from '@/core/prescribe/engine/specification';
+import type { Board, BoardColumn } from '@/core/prescribe/explain/board';
+import {
+  DECISION_WORD,
+  firmnessWord,
+  isTense,
+  targetInWords,
+  wantInWords,
+} from '@/core/prescribe/explain/in-words';
 import { LIMITS_OF_USE, SHEET_CAUTION } from '@/core/safety/cautions';
 import { featureOf } from '@/core/shoe/features';
+import { sourceInWords } from '@/core/sources/sources';
 
 interface Props {
   specification: Specification;
@@ -87,13 +94,7 @@ export function RationaleSheet({ specification, board, note }: Props) {
               <li key={nameOf(column)}>
                 {nameOf(column)} {DECISION_WORD[column.target.decision!.kind]}:{' '}
                 {column.target.decision!.reason}.
-                {column.target.decision!.ruled && (
-                  <>
-                    {' '}
-                    The rules said{' '}
-                    {targetInWords({ ...column.target, ...column.target.decision!.ruled } as Target)}.
-                  </>
-                )}
+                <WhatRulesSaid target={column.target} />
               </li>
             ))}
             {aside.map(({ column, push }) => (
@@ -143,10 +144,10 @@ export function RationaleSheet({ specification, board, note }: Props) {
 
 /** Reasons of one target, heaviest first, each with evidence and source. */
 function Reasons({ target }: { target: Target }) {
-  const heft = (push: Push) => (push.strength === 'limit' ? 100 : push.weight);
+  const displayWeight = (push: Push) => (push.strength === 'limit' ? 100 : push.weight);
   const active = target.pushes
     .filter((push) => push.setAside === undefined)
-    .toSorted((a, b) => heft(b) - heft(a));
+    .toSorted((a, b) => displayWeight(b) - displayWeight(a));
   return (
     <ul>
       {active.map((push) => (
@@ -161,4 +162,10 @@ function Reasons({ target }: { target: Target }) {
       {active.length === 0 && <li>The clinician’s decision alone.</li>}
     </ul>
   );
+}
+
+/** What the rules said of a target that was decided otherwise. */
+function WhatRulesSaid({ target }: { target: Target }) {
+  const ruled = ruledTarget(target);
+  return ruled && <> The rules said {targetInWords(ruled)}.</>;
 }

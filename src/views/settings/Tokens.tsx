@@ -1,6 +1,10 @@
-import { type FormEvent, useState } from 'react';
-import { call, sayWhy } from '@/api/client';
-import type { TokenRecord } from '@/api/records';
+import { useState } from 'react';
+import { call, failureInWords } from '@/contract/client';
+import { newTokenSchema } from '@/contract/people-schema';
+import type { TokenRecord } from '@/contract/records';
+
+import { Field, FormProblem } from '@/ui/fields/Field';
+import { useApiForm } from '../use-api-form';
 
 /** Personal access tokens for machines: made here, shown once, revoked here. */
 export function Tokens({ tokens }: { tokens: TokenRecord[] }) {
@@ -8,26 +12,24 @@ export function Tokens({ tokens }: { tokens: TokenRecord[] }) {
   const [fresh, setFresh] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const refresh = async () => {
-    const answer = await call<TokenRecord[]>('GET', '/tokens');
+    const answer = await call('tokens', {});
     if (answer.ok) setList(answer.value);
   };
-  const add = async (event: FormEvent<HTMLFormElement>) => {
-    event.preventDefault();
-    const form = event.currentTarget;
-    const data = new FormData(form);
-    const answer = await call<{ token: string }>('POST', '/tokens', {
-      name: String(data.get('name')),
-      days: Number(data.get('days')),
-    });
-    setProblem(answer.ok ? null : sayWhy(answer));
-    if (!answer.ok) return;
+  const { register, handleSubmit, reset, refuse, formState } = useApiForm(newTokenSchema, {
+    name: '',
+    days: 90,
+  });
+  const { errors, isSubmitting } = formState;
+  const add = handleSubmit(async (token) => {
+    const answer = await call('addToken', { body: token });
+    if (!answer.ok) return refuse(answer);
     setFresh(answer.value.token);
-    form.reset();
+    reset();
     await refresh();
-  };
+  });
   const remove = async (id: string) => {
-    const answer = await call('DELETE', `/tokens/${id}`);
-    setProblem(answer.ok ? null : sayWhy(answer));
+    const answer = await call('removeToken', { params: { id } });
+    setProblem(answer.ok ? null : failureInWords(answer));
     await refresh();
   };
   return (
@@ -58,19 +60,25 @@ export function Tokens({ tokens }: { tokens: TokenRecord[] }) {
           </li>
         ))}
       </ul>
-      <form onSubmit={add} className="flex gap-3 items-end">
-        <label>
-          <span className="block text-faint">Name</span>
-          <input name="name" required maxLength={120} />
-        </label>
-        <label>
-          <span className="block text-faint">Days</span>
-          <input name="days" type="number" min={1} max={365} defaultValue={90} required className="w-20" />
-        </label>
-        <button type="submit" className="press">
+      <form onSubmit={add} noValidate className="flex gap-3 items-end">
+        <Field label="Name" error={errors.name?.message}>
+          {(control) => <input {...register('name')} {...control} />}
+        </Field>
+        <Field label="Days" error={errors.days?.message}>
+          {(control) => (
+            <input
+              type="number"
+              className="w-20"
+              {...register('days', { valueAsNumber: true })}
+              {...control}
+            />
+          )}
+        </Field>
+        <button type="submit" className="press" disabled={isSubmitting}>
           Make a token
         </button>
       </form>
+      <FormProblem message={errors.root?.message} />
       {problem && (
         <p role="alert" className="problem">
           {problem}

@@ -1,21 +1,32 @@
 import { useState } from 'react';
-import { type Answer, call, sayWhy } from '@/api/client';
-import type { ModelRecord } from '@/api/records';
+import { type Answer, call, failureInWords } from '@/contract/client';
+import type { ModelRecord } from '@/contract/records';
 import { type BenchAnswers, benchChanges, readBench } from '@/core/shoe/bench/read-bench';
 import { BenchTest, type Typed } from '../bench/BenchTest';
 import { useKeptDraft } from '../use-kept-draft';
 
-const NOTHING: { answers: BenchAnswers; typed: Typed } = { answers: {}, typed: {} };
+interface Draft {
+  answers: BenchAnswers;
+  typed: Typed;
+}
+
+const EMPTY: Draft = { answers: {}, typed: {} };
+const isDraft = (kept: unknown): kept is Draft =>
+  typeof kept === 'object' && kept !== null && 'answers' in kept && 'typed' in kept;
 const KIND = { fills: 'fills', confirms: 'confirms', disagrees: 'differs' } as const;
 
 /** The ten tests of a new pair; what they change of what is known stands under them before it is kept. */
 export function BenchNew({ record }: { record: ModelRecord }) {
-  const [{ answers, typed }, setDraft, dropDraft] = useKeptDraft(`sovet:bench:${record.model.id}`, NOTHING);
+  const [{ answers, typed }, setDraft, dropDraft] = useKeptDraft(
+    `sovet:bench:${record.model.id}`,
+    EMPTY,
+    isDraft,
+  );
   const [answer, setAnswer] = useState<Answer<ModelRecord> | null>(null);
   const { features } = readBench(answers, { pair: 'new' });
   const changes = benchChanges(features, record.readings);
   const keep = async () => {
-    const result = await call<ModelRecord>('POST', `/models/${record.model.id}/bench-tests`, { answers });
+    const result = await call('benchTest', { params: { id: record.model.id }, body: { answers } });
     setAnswer(result);
     if (!result.ok) return;
     dropDraft();
@@ -39,7 +50,7 @@ export function BenchNew({ record }: { record: ModelRecord }) {
           </ul>
           {answer && !answer.ok && (
             <p role="alert" className="problem">
-              {sayWhy(answer)}
+              {failureInWords(answer)}
             </p>
           )}
           <p>

@@ -7,8 +7,8 @@ import {
   useReactTable,
 } from '@tanstack/react-table';
 import { useMemo, useState } from 'react';
-import { type CatalogueQuery, filterModels } from '@/core/match/filter';
-import { modelTitle, pairsInStock, type ShoeModel } from '@/core/match/model';
+import { type CatalogueQuery, filterModels } from '@/core/catalogue/filter';
+import { modelTitle, pairsInStock, type ShoeModel } from '@/core/catalogue/model';
 import { FEATURES, type FeatureId, featureOf, isFeatureId, printFeature } from '@/core/shoe/features';
 import { FilterBar } from './FilterBar';
 import { ModelCard } from './ModelCard';

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
+import { modelTitle, pairsInStock, type ShoeModel } from '@/core/catalogue/model';
 import { compareModels } from '@/core/match/compare';
-import { modelTitle, pairsInStock, type ShoeModel } from '@/core/match/model';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
 import { solePlan } from '@/core/shoe/drawing/sole-plan';
 import type { FeatureId } from '@/core/shoe/features';

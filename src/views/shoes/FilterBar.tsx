@@ -4,11 +4,16 @@ import {
   type FeatureFilter,
   filterInWords,
   readFeatureFilter,
-} from '@/core/match/filter';
+} from '@/core/catalogue/filter';
 import { FEATURE_IDS, FEATURES, type FeatureId, featureOf, isPerFoot } from '@/core/shoe/features';
+import { omitUndefined } from '@/core/tables/omit-undefined';
 import { UNIT_LABEL } from '@/core/units/parse';
+import { Select } from '@/ui/fields/Select';
 
-const FILTERED: readonly FeatureId[] = FEATURE_IDS.filter((id) => id !== 'toeRoom' && !isPerFoot(id));
+/** What a model can be asked for: what each foot has for itself is no property of a model. */
+const FILTERED = Object.fromEntries(
+  FEATURE_IDS.filter((id) => id !== 'toeRoom' && !isPerFoot(id)).map((id) => [id, FEATURES[id].label]),
+) as Record<FeatureId, string>;
 
 interface Props {
   query: CatalogueQuery;
@@ -18,31 +23,25 @@ interface Props {
 /** What is asked of the catalogue: words, for whom, on the shelf, and any feature in any unit. */
 export function FilterBar({ query, onChange }: Props) {
   const features = query.features ?? [];
-  const set = (part: Partial<CatalogueQuery>) =>
-    onChange(
-      Object.fromEntries(
-        Object.entries({ ...query, ...part }).filter(([, value]) => value !== undefined && value !== ''),
-      ) as CatalogueQuery,
-    );
+  const set = (part: { [K in keyof CatalogueQuery]?: CatalogueQuery[K] | undefined }) =>
+    onChange(omitUndefined({ ...query, ...part }));
   return (
     <div className="grid gap-2 mb-2">
       <div className="flex flex-wrap gap-x-4 gap-y-2 items-end">
         <label>
           <span className="block text-faint">Maker, name, version</span>
-          <input value={query.words ?? ''} onChange={({ target }) => set({ words: target.value })} />
+          <input
+            value={query.words ?? ''}
+            onChange={({ target }) => set({ words: target.value || undefined })}
+          />
         </label>
-        <label>
-          <span className="block text-faint">For</span>
-          <select
-            value={query.group ?? ''}
-            onChange={({ target }) => set({ group: (target.value || undefined) as CatalogueQuery['group'] })}
-          >
-            <option value="">anybody</option>
-            <option value="men">men</option>
-            <option value="women">women</option>
-            <option value="child">children</option>
-          </select>
-        </label>
+        <Select
+          label="For"
+          none="anybody"
+          options={{ men: 'men', women: 'women', child: 'children' }}
+          value={query.group}
+          onChange={(group) => set({ group })}
+        />
         <label className="pb-1.5">
           <input
             type="checkbox"
@@ -117,23 +116,16 @@ function AddFilter({ onAdd }: { onAdd: (filter: FeatureFilter) => void }) {
         add(text);
       }}
     >
-      <label>
-        <span className="block text-faint">Feature</span>
-        <select
-          value={feature}
-          onChange={({ target }) => {
-            setFeature(target.value as FeatureId);
-            setText('');
-            setProblem('');
-          }}
-        >
-          {FILTERED.map((id) => (
-            <option key={id} value={id}>
-              {FEATURES[id].label}
-            </option>
-          ))}
-        </select>
-      </label>
+      <Select
+        label="Feature"
+        options={FILTERED}
+        value={feature}
+        onChange={(next) => {
+          if (next) setFeature(next);
+          setText('');
+          setProblem('');
+        }}
+      />
       <div>
         <label htmlFor={id} className="block text-faint">
           is

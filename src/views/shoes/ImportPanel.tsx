@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react';
-import type { ImportLine } from '@/api/records';
-import type { CatalogueReport } from '@/core/match/catalogue-entry';
-import type { CatalogueCheck, CatalogueCheckAsked } from '@/workers/catalogue-worker';
+import type { ImportLine } from '@/contract/records';
+import type { CatalogueReport } from '@/core/catalogue/catalogue-entry';
+import type { CatalogueCheck, CatalogueCheckQuestion } from '@/workers/catalogue-worker';
 import { useTask } from '../use-task';
 import { importFile } from './import-file';
 
@@ -19,7 +19,7 @@ export function ImportPanel({ columns }: { columns: { name: string; required: bo
   const [file, setFile] = useState<File | null>(null);
   const [check, setCheck] = useState<CatalogueCheck | null>(null);
   const [sending, setSending] = useState<Sending>({ is: 'no' });
-  const task = useTask<CatalogueCheckAsked, CatalogueCheck>(start);
+  const task = useTask<CatalogueCheckQuestion, CatalogueCheck>(start);
   const abort = useRef<AbortController | null>(null);
   const look = async (chosen: File) => {
     setFile(chosen);

@@ -1,4 +1,4 @@
-import { modelTitle, pairsInStock, type ShoeModel } from '@/core/match/model';
+import { modelTitle, pairsInStock, type ShoeModel } from '@/core/catalogue/model';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
 import { solePlan } from '@/core/shoe/drawing/sole-plan';
 import { FEATURE_IDS, FEATURES, isPerFoot, printFeature } from '@/core/shoe/features';

@@ -1,13 +1,13 @@
 import { useState } from 'react';
-import { type Answer, call, sayWhy } from '@/api/client';
-import type { ModelRecord } from '@/api/records';
-import { pairsInStock } from '@/core/match/model';
+import { type Answer, call, failureInWords } from '@/contract/client';
+import type { ModelRecord } from '@/contract/records';
+import { pairsInStock } from '@/core/catalogue/model';
 import { versionDifferences } from '@/core/match/version-differences';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
 import { FEATURE_IDS, FEATURES, isPerFoot, printFeature } from '@/core/shoe/features';
 import { minimalistIndexOf } from '@/core/shoe/minimalist-index';
 import { MOTION_CONTROL_MOST, motionControlScaleOf } from '@/core/shoe/motion-control-scale';
-import { disagreements, readingThatCounts, VALUE_SOURCES } from '@/core/shoe/readings/readings';
+import { decidingReading, disagreements, VALUE_SOURCES } from '@/core/shoe/readings/readings';
 import { offsetInWords } from '@/core/sizing/learned/learn-offsets';
 import { SIZE_SYSTEM_LABEL } from '@/core/sizing/systems';
 import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
@@ -19,7 +19,7 @@ export function ModelPage({ record: given }: { record: ModelRecord }) {
   const [answer, setAnswer] = useState<Answer<ModelRecord> | null>(null);
   const { model, readings, versions, wearers } = record;
   const change = async (part: object) => {
-    const result = await call<ModelRecord>('PATCH', `/models/${model.id}`, part);
+    const result = await call('changeModel', { params: { id: model.id }, body: part });
     setAnswer(result);
     if (result.ok) setRecord(result.value);
   };
@@ -48,7 +48,7 @@ export function ModelPage({ record: given }: { record: ModelRecord }) {
           <tbody>
             {FEATURE_IDS.filter((id) => id !== 'toeRoom' && !isPerFoot(id)).map((id) => {
               const said = readings[id];
-              const counts = readingThatCounts(said);
+              const counts = decidingReading(said);
               return (
                 <tr key={id} className={differ.has(id) ? 'bg-desk' : ''}>
                   <th scope="row">{FEATURES[id].label}</th>
@@ -99,7 +99,7 @@ export function ModelPage({ record: given }: { record: ModelRecord }) {
           <ShelfGrid model={model} onCount={(key, count) => change({ stock: { [key]: count } })} />
           {answer && !answer.ok && (
             <p role="alert" className="problem">
-              {sayWhy(answer)}
+              {failureInWords(answer)}
             </p>
           )}
         </section>

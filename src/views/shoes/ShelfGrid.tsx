@@ -1,4 +1,4 @@
-import { type ShoeModel, stockKey, stockOf } from '@/core/match/model';
+import { type ShoeModel, stockKey, stockOf } from '@/core/catalogue/model';
 
 /** Pairs by size and width; a count is changed in its cell. */
 export function ShelfGrid({

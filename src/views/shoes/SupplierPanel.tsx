@@ -1,13 +1,13 @@
 import { useState } from 'react';
-import { type Answer, call, sayWhy } from '@/api/client';
-import type { SupplierAnnouncement } from '@/api/records';
+import { type Answer, call, failureInWords } from '@/contract/client';
+import type { SupplierAnnouncement } from '@/contract/records';
 
 /** What the supplier announces: taken over or set aside, one by one or all of a kind. */
 export function SupplierPanel({ items: given }: { items: SupplierAnnouncement[] }) {
   const [items, setItems] = useState(given);
   const [answer, setAnswer] = useState<Answer<SupplierAnnouncement[]> | null>(null);
   const reply = async (body: { take?: string[]; ignore?: string[] }) => {
-    const result = await call<SupplierAnnouncement[]>('POST', '/supplier/feed', body);
+    const result = await call('answerSupplier', { body });
     setAnswer(result);
     if (result.ok) setItems(result.value);
   };
@@ -75,7 +75,7 @@ export function SupplierPanel({ items: given }: { items: SupplierAnnouncement[] 
       )}
       {answer && !answer.ok && (
         <p role="alert" className="problem">
-          {sayWhy(answer)}
+          {failureInWords(answer)}
         </p>
       )}
     </section>

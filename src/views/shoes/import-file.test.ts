@@ -33,7 +33,7 @@ describe('following an import', () => {
   });
 
   it('a refusal keeps its words; no connection and cancelling are sentences', async () => {
-    answer(JSON.stringify({ title: 'Only lead or practitioner may do this.' }), 403);
+    answer(JSON.stringify({ title: 'Only lead or practitioner may do this.', code: 'forbidden' }), 403);
     expect((await send()).result).toMatchObject({
       problem: { message: 'Only lead or practitioner may do this.' },
     });

@@ -1,4 +1,4 @@
-import type { TodayItem } from '@/api/records';
+import type { TodayItem } from '@/contract/records';
 
 /** Who needs what, a line each; an open visit leads straight to its table. */
 export function TodayList({ items }: { items: readonly TodayItem[] }) {

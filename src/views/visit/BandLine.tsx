@@ -1,7 +1,7 @@
 import { bandOf } from '@/core/examination/bands';
 import { markInWords } from '@/core/examination/sources';
-import { NOT_EXAMINED } from '@/core/picture/clinical-picture';
-import type { FindingId } from '@/core/picture/findings';
+import type { FindingId } from '@/core/findings/findings';
+import { NOT_EXAMINED } from '@/core/findings/picture';
 import { useVisit } from './visit-context';
 
 /** The band under a number, small, with its boundary rule and source one press away; nothing where none is published. */

@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import type { SavedStep } from '@/api/saved-steps';
-import { FINDINGS, isFindingId } from '@/core/picture/findings';
+import { FINDINGS, isFindingId } from '@/core/findings/findings';
+import type { SavedStep } from '@/core/visit/steps';
 import { differences, withMine } from './differences';
 import { STEP_NAME } from './Spine';
 import { useVisit } from './visit-context';
@@ -43,14 +43,11 @@ export function ConflictPanel({ step }: { step: SavedStep }) {
     else next.delete(key);
     setKeepMine(next);
   };
-  const settle = () =>
-    store.settle(
-      step,
-      withMine(
-        entry.theirs?.content,
-        all.filter((row) => keepMine.has(row.path.join('.')) || keepMine.has(keyOfValue(row.path))),
-      ) as Record<string, unknown>,
-    );
+  const settle = () => {
+    if (!entry.theirs) return;
+    const kept = all.filter((row) => keepMine.has(row.path.join('.')) || keepMine.has(keyOfValue(row.path)));
+    store.settle(step, withMine(entry.theirs.content, kept));
+  };
   return (
     <div role="alert" aria-label="Two versions" className="grid gap-3">
       <p>

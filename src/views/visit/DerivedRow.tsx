@@ -1,7 +1,7 @@
 import { type Mark, markInWords } from '@/core/examination/sources';
-import { NOT_EXAMINED } from '@/core/picture/clinical-picture';
-import { SIDES, type Side } from '@/core/picture/finding-kinds';
-import { definitionOf, type FindingId } from '@/core/picture/findings';
+import { SIDES, type Side } from '@/core/findings/finding-kinds';
+import { definitionOf, type FindingId } from '@/core/findings/findings';
+import { numberAt } from '@/core/findings/picture';
 import { figureIn, UNIT_LABEL } from '@/core/units/parse';
 import { BandLine } from './BandLine';
 import { useVisit } from './visit-context';
@@ -21,10 +21,10 @@ export function DerivedRow({ id, needs, note, mark }: Props) {
   const definition = definitionOf(id);
   const unit = definition.kind === 'number' ? definition.unit : 'score';
   const cell = (side: Side) => {
-    const value = picture[side][id as never] as number | typeof NOT_EXAMINED;
+    const value = numberAt(picture, id, side);
     return (
       <div key={side} className={side === 'left' ? 'justify-self-end text-right' : ''}>
-        {value === NOT_EXAMINED ? (
+        {value === null ? (
           <span className="text-faint text-sm">{needs}</span>
         ) : (
           <>

@@ -1,5 +1,5 @@
-import { numberAt } from '@/core/picture/clinical-picture';
-import { SIDES } from '@/core/picture/finding-kinds';
+import { SIDES } from '@/core/findings/finding-kinds';
+import { numberAt } from '@/core/findings/picture';
 import { footPath } from '@/core/shoe/drawing/foot-outline';
 import { useVisit } from './visit-context';
 

@@ -1,11 +1,11 @@
-import { definitionOf, type FindingId } from '@/core/picture/findings';
-import { INSTRUMENTS } from '@/core/picture/taken';
-import type { Place } from '@/core/picture/with-values';
-import { Choice } from '@/ui/controls/Choice';
-import { ChoiceSet } from '@/ui/controls/ChoiceSet';
-import { Measure } from '@/ui/controls/Measure';
-import { Steps } from '@/ui/controls/Steps';
+import { definitionOf, type FindingId, numberIn, optionsIn, textIn } from '@/core/findings/findings';
+import { INSTRUMENTS } from '@/core/findings/taken';
+import type { Place } from '@/core/findings/with-values';
 import { MarkShape } from '@/ui/drawing/Marks';
+import { Choice } from '@/ui/fields/Choice';
+import { ChoiceSet } from '@/ui/fields/ChoiceSet';
+import { Measure } from '@/ui/fields/Measure';
+import { Steps } from '@/ui/fields/Steps';
 import { BandLine } from './BandLine';
 import { useFinding } from './use-findings';
 import { useVisit } from './visit-context';
@@ -31,7 +31,7 @@ export function FindingField({ id, place = 'body', label, quiet = false, classNa
           definition={definition}
           label={name}
           quiet={quiet}
-          value={field.value as number | undefined}
+          value={numberIn(field.value)}
           onChange={(value) => field.set(value)}
         />
       )}
@@ -40,7 +40,7 @@ export function FindingField({ id, place = 'body', label, quiet = false, classNa
           definition={definition}
           label={name}
           quiet={quiet}
-          value={field.value as number | undefined}
+          value={numberIn(field.value)}
           typed={field.typed}
           problem={field.problem}
           onChange={field.set}
@@ -51,7 +51,7 @@ export function FindingField({ id, place = 'body', label, quiet = false, classNa
           label={name}
           quiet={quiet}
           options={definition.options}
-          value={field.value as string | undefined}
+          value={textIn(field.value)}
           problem={field.problem}
           onChange={(value) => field.set(value)}
         />
@@ -61,7 +61,7 @@ export function FindingField({ id, place = 'body', label, quiet = false, classNa
           label={name}
           quiet={quiet}
           options={definition.options}
-          value={field.value as string[] | undefined}
+          value={optionsIn(field.value)}
           onChange={(value) => field.set(value)}
         />
       )}
@@ -72,12 +72,12 @@ export function FindingField({ id, place = 'body', label, quiet = false, classNa
             className="w-full"
             rows={2}
             maxLength={definition.longest}
-            value={(field.value as string | undefined) ?? ''}
+            value={textIn(field.value) ?? ''}
             onChange={(event) => field.set(event.target.value || undefined)}
           />
         </label>
       )}
-      {definition.kind === 'number' && <BandLine id={id} value={field.value as number | undefined} />}
+      {definition.kind === 'number' && <BandLine id={id} value={numberIn(field.value)} />}
       {field.taken && field.taken.with !== 'hand' && (
         <span className="block text-faint text-xs">
           {INSTRUMENTS[field.taken.with]}

@@ -1,7 +1,8 @@
 import { useEffect, useRef } from 'react';
-import type { SavedStep } from '@/api/saved-steps';
-import { VISIT_STEPS } from '@/core/picture/finding-kinds';
-import { MARK_MEANING, type Mark, MarkShape } from '@/ui/drawing/Marks';
+import { keysOf } from '@/core/tables/keys-of';
+import type { SavedStep } from '@/core/visit/steps';
+import { isVisitStep, VISIT_STEPS } from '@/core/visit/steps';
+import { MARK_MEANING, MarkShape } from '@/ui/drawing/Marks';
 import { STEP_NAME } from './Spine';
 
 interface Props {
@@ -26,7 +27,7 @@ export function Keys({ current, onGo }: Props) {
       }
       if (!event.altKey || event.ctrlKey || event.metaKey) return;
       const digit = /^Digit([1-9])$/.exec(event.code)?.[1];
-      const at = VISIT_STEPS.indexOf(current as (typeof VISIT_STEPS)[number]);
+      const at = isVisitStep(current) ? VISIT_STEPS.indexOf(current) : -1;
       const wanted = digit
         ? VISIT_STEPS[Number(digit) - 1]
         : event.code === 'KeyN'
@@ -68,7 +69,7 @@ export function Keys({ current, onGo }: Props) {
           ))}
         </dl>
         <dl className="grid grid-cols-[auto_1fr] gap-x-3 gap-y-1">
-          {(Object.keys(MARK_MEANING) as Mark[]).map((mark) => (
+          {keysOf(MARK_MEANING).map((mark) => (
             <div key={mark} className="contents">
               <dt>
                 <MarkShape mark={mark} />

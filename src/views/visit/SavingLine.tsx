@@ -1,5 +1,5 @@
 import { type FormEvent, useState } from 'react';
-import { SAVED_STEPS } from '@/api/saved-steps';
+import { SAVED_STEPS } from '@/core/visit/steps';
 import { signIn } from '../sign-in/sign-in';
 import { useVisit } from './visit-context';
 

@@ -1,9 +1,9 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { greaterOf } from '@/core/picture/clinical-picture';
-import { costInWords, costsOfUnknown } from '@/core/prescribe/cost-of-unknown';
-import { firmnessWord, isTense, targetInWords } from '@/core/prescribe/explain';
-import { shoeValues } from '@/core/prescribe/shoe-values';
-import type { Specification, Target } from '@/core/prescribe/specification';
+import { greaterOf } from '@/core/findings/picture';
+import { costInWords, costsOfUnknown } from '@/core/prescribe/counterfactual/cost-of-unknown';
+import { shoeValues } from '@/core/prescribe/engine/shoe-values';
+import type { Specification, Target } from '@/core/prescribe/engine/specification';
+import { acceptsEverything, firmnessWord, isTense, targetInWords } from '@/core/prescribe/explain/in-words';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
 import { solePlan } from '@/core/shoe/drawing/sole-plan';
 import { type FeatureId, featureOf } from '@/core/shoe/features';
@@ -20,7 +20,7 @@ interface Props {
 /** Leading targets first: limits, then what most weight stands behind. */
 export const leading = (specification: Specification): Target[] =>
   specification.targets
-    .filter((target) => targetInWords(target) !== 'any')
+    .filter((target) => !acceptsEverything(target))
     .toSorted((a, b) => b.firmness - a.firmness || Number(isTense(b)) - Number(isTense(a)));
 
 /** Targets that came or changed their words since the last look. */

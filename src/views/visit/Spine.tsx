@@ -1,6 +1,6 @@
-import type { SavedStep, StepState } from '@/api/saved-steps';
-import { VISIT_STEPS } from '@/core/picture/finding-kinds';
-import { definitionOf } from '@/core/picture/findings';
+import { definitionOf } from '@/core/findings/findings';
+import type { SavedStep, StepState } from '@/core/visit/steps';
+import { VISIT_STEPS } from '@/core/visit/steps';
 import { timeInWords } from './time-in-words';
 import { useVisit } from './visit-context';
 
@@ -100,7 +100,7 @@ const BESIDE = 3;
 /** What is most worth finding out next, beside the steps, with the time each takes. */
 function NextQuestions({ onGo }: { onGo: (step: SavedStep) => void }) {
   const { reasoning, readOnly } = useVisit();
-  const questions = (reasoning?.questions ?? [])
+  const questions = (reasoning.answer?.questions ?? [])
     .filter((question) => question.step !== null)
     .slice(0, BESIDE);
   if (readOnly || questions.length === 0) return null;

@@ -1,11 +1,12 @@
 import { type ComponentType, lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
-import type { VisitRecord } from '@/api/records';
-import type { SavedStep } from '@/api/saved-steps';
+import type { VisitRecord } from '@/contract/records';
+import type { FindingId } from '@/core/findings/findings';
 import type { Rule } from '@/core/knowledge/rule';
-import { VISIT_STEPS } from '@/core/picture/finding-kinds';
-import type { FindingId } from '@/core/picture/findings';
-import { findingsOfRule, indexOf } from '@/core/prescribe/rule-index';
-import type { Target } from '@/core/prescribe/specification';
+import { findingsOfRule, indexOf } from '@/core/prescribe/engine/rule-index';
+import type { Target } from '@/core/prescribe/engine/specification';
+import { knowledgeOfVisit } from '@/core/visit/read-visit';
+import type { SavedStep } from '@/core/visit/steps';
+import { isSavedStep, isVisitStep, VISIT_STEPS } from '@/core/visit/steps';
 import { ConflictPanel } from './ConflictPanel';
 import { Keys } from './Keys';
 import { SavingLine } from './SavingLine';
@@ -21,7 +22,7 @@ import { OldPair } from './steps/OldPair';
 import { Reason } from './steps/reason/Reason';
 import { TryOnStep } from './steps/try-on/TryOnStep';
 import { Warnings } from './steps/Warnings';
-import { knowledgeAt, useVisit, VisitProvider } from './visit-context';
+import { useVisit, VisitProvider } from './visit-context';
 import { VisitStore } from './visit-store';
 
 // Few visits need it: it is fetched when it is opened.
@@ -54,7 +55,7 @@ function findingsBehind(target: Target | null, rules: readonly Rule[]): Readonly
 
 const fromHash = (): SavedStep | null => {
   const name = location.hash.slice(1);
-  return name in SCREENS ? (name as SavedStep) : null;
+  return isSavedStep(name) ? name : null;
 };
 
 /** The visit table: spine, work, specification. */
@@ -65,7 +66,7 @@ export function VisitTable({ visit }: { visit: VisitRecord }) {
   const [restored, setRestored] = useState<SavedStep[]>([]);
   const current = useRef(step);
   current.current = step;
-  const { rules } = useMemo(() => knowledgeAt(visit), [visit]);
+  const { rules } = useMemo(() => knowledgeOfVisit(visit), [visit]);
   const lit = useMemo(() => findingsBehind(target, rules), [target, rules]);
 
   useEffect(() => {
@@ -76,7 +77,7 @@ export function VisitTable({ visit }: { visit: VisitRecord }) {
     };
     go();
     window.addEventListener('hashchange', go);
-    const unwatch = store.watch(() => current.current);
+    const unwatch = store.keepInTouch(() => current.current);
     return () => {
       window.removeEventListener('hashchange', go);
       unwatch();
@@ -86,7 +87,7 @@ export function VisitTable({ visit }: { visit: VisitRecord }) {
   const go = (next: SavedStep) => {
     location.hash = next;
     setStep(next);
-    void store.meet(next);
+    void store.announcePresence(next);
   };
 
   return (
@@ -123,7 +124,7 @@ function Work({
   }, [step]);
   const Screen = SCREENS[step];
   const entry = state.steps[step];
-  const at = VISIT_STEPS.indexOf(step as (typeof VISIT_STEPS)[number]);
+  const at = isVisitStep(step) ? VISIT_STEPS.indexOf(step) : -1;
   const next = at >= 0 ? VISIT_STEPS[at + 1] : undefined;
   const done = () => {
     store.setState(step, 'done');
@@ -147,7 +148,7 @@ function Work({
       {state.others.length > 0 && (
         <p role="status" className="px-5 text-hold">
           {state.others
-            .map((other) => `${other.name} is also on this visit (${STEP_NAME[other.step as SavedStep]})`)
+            .map((other) => `${other.name} is also on this visit (${STEP_NAME[other.step]})`)
             .join('; ')}
           .
         </p>

@@ -18,8 +18,8 @@ export function differences(mine: unknown, theirs: unknown, path: string[] = [])
     (isObject(theirs) || theirs === undefined) &&
     (isObject(mine) || isObject(theirs))
   ) {
-    const a = (mine ?? {}) as Record<string, unknown>;
-    const b = (theirs ?? {}) as Record<string, unknown>;
+    const a = isObject(mine) ? mine : {};
+    const b = isObject(theirs) ? theirs : {};
     return [...new Set([...Object.keys(a), ...Object.keys(b)])].flatMap((key) =>
       differences(a[key], b[key], [...path, key]),
     );
@@ -27,19 +27,21 @@ export function differences(mine: unknown, theirs: unknown, path: string[] = [])
   return [{ path, mine, theirs }];
 }
 
-/** Their version with those of mine put back that were chosen. */
-export function withMine(theirs: unknown, chosen: readonly Difference[]): unknown {
-  const result = structuredClone(theirs ?? {}) as Record<string, unknown>;
+/** Their version with those of mine put back that were chosen. The given one is not changed. */
+export function withMine<T extends object>(theirs: T, chosen: readonly Difference[]): T {
+  const result = structuredClone(theirs);
   for (const { path, mine } of chosen) {
-    let at = result;
-    for (const key of path.slice(0, -1)) {
-      if (!isObject(at[key])) at[key] = {};
-      at = at[key] as Record<string, unknown>;
-    }
     const last = path.at(-1);
     if (last === undefined) continue;
-    if (mine === undefined) delete at[last];
-    else at[last] = mine;
+    let at: object = result;
+    for (const key of path.slice(0, -1)) {
+      const below: unknown = Reflect.get(at, key);
+      const inside = isObject(below) ? below : {};
+      Reflect.set(at, key, inside);
+      at = inside;
+    }
+    if (mine === undefined) Reflect.deleteProperty(at, last);
+    else Reflect.set(at, last, mine);
   }
   return result;
 }

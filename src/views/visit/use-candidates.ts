@@ -1,10 +1,9 @@
 import { useMemo } from 'react';
-import type { StepContents } from '@/api/visit-schema';
+import type { CatalogueQuery } from '@/core/catalogue/filter';
+import type { ShoeModel } from '@/core/catalogue/model';
 import { type Candidate, candidatesOf, obtainable } from '@/core/match/candidates';
-import type { CatalogueQuery } from '@/core/match/filter';
-import type { ShoeModel } from '@/core/match/model';
 import type { Excluded, Ranked } from '@/core/match/rank';
-import type { Result } from '@/core/result';
+import type { Result } from '@/core/result/result';
 import { type SizedPair, sizePair } from '@/core/sizing/size-pair';
 import { useModels } from './use-models';
 import { useRanking } from './use-ranking';
@@ -22,17 +21,24 @@ export interface CandidatesView {
 }
 
 /** The catalogue against this visit: ranked in a worker, sized for both feet, with what stands on the shelf. */
-export function useCandidates(): { candidates: CandidatesView | null; problem: string | null } {
+export function useCandidates(): {
+  candidates: CandidatesView | null;
+  /** What went wrong, and how to try again. */
+  problem: string | null;
+  retry: () => void;
+} {
   const { specification, picture, visit, state } = useVisit();
-  const { models, problem } = useModels();
-  const { conditions, mostPrice, inStockOnly } = state.steps.candidates.content as StepContents['candidates'];
+  const catalogue = useModels();
+  const { models } = catalogue;
+  const { conditions, mostPrice, inStockOnly } = state.steps.candidates.content;
   const group = visit.patient.sizingGroup;
   const query = useMemo(
     (): CatalogueQuery => ({ group, ...(mostPrice === undefined ? {} : { mostPrice }) }),
     [group, mostPrice],
   );
   const offered = useMemo(() => models && obtainable(models), [models]);
-  const ranking = useRanking(offered, specification, query);
+  const ranked = useRanking(offered, specification, query);
+  const ranking = ranked.answer;
   const candidates = useMemo((): CandidatesView | null => {
     if (!models || !ranking) return null;
     const { ranked, excluded } = ranking;
@@ -48,5 +54,6 @@ export function useCandidates(): { candidates: CandidatesView | null; problem: s
       sizeOf,
     };
   }, [models, ranking, picture, specification, conditions, inStockOnly]);
-  return { candidates, problem };
+  const failed = catalogue.problem === null ? ranked : catalogue;
+  return { candidates, problem: failed.problem, retry: failed.retry };
 }

@@ -1,10 +1,17 @@
-import type { FindingStep } from '@/core/picture/finding-kinds';
-import { type AnyFindingValue, FINDINGS, type FindingId } from '@/core/picture/findings';
-import type { Instrument, Taken } from '@/core/picture/taken';
-import { type Place, type Value, withValues } from '@/core/picture/with-values';
+import type { FindingStep } from '@/core/findings/finding-kinds';
+import { type AnyFindingValue, definitionOf, type FindingId } from '@/core/findings/findings';
+import { contributedAt } from '@/core/findings/picture';
+import type { Instrument, Taken } from '@/core/findings/taken';
+import { type Place, type PlacedValue, withValues } from '@/core/findings/with-values';
+import type { StepContents } from '@/core/visit/contents';
 import { useVisit } from './visit-context';
 
-type Part = Record<string, AnyFindingValue | undefined>;
+/** The step in which a finding is entered. */
+function stepOf(id: FindingId): FindingStep {
+  const { step, label } = definitionOf(id);
+  if (step === null) throw new Error(`${label} follows from others: it has no field.`);
+  return step;
+}
 
 /**
  * Writes several findings of one step at once, with the moment, the observer and the instrument, and other
@@ -13,9 +20,9 @@ type Part = Record<string, AnyFindingValue | undefined>;
 export function useRecord(step: FindingStep) {
   const { store, visit, readOnly } = useVisit();
   return (
-    values: readonly Value[],
+    values: readonly PlacedValue[],
     how: { with: Instrument; method?: string },
-    rest: Record<string, unknown> = {},
+    rest: Partial<StepContents[FindingStep]> = {},
     typed?: Record<string, string>,
   ): void => {
     if (readOnly) return;
@@ -37,11 +44,10 @@ export function useRecord(step: FindingStep) {
 /** Content of a step beside its findings: marks, readings, uses. */
 export function useStepContent<S extends FindingStep>(step: S) {
   const { store, state, readOnly } = useVisit();
-  type Content = ReturnType<typeof store.content<S>>;
   return {
-    content: state.steps[step].content as Content,
-    change: (part: Partial<Content>) => {
-      if (!readOnly) store.change(step, { ...store.content(step), ...part } as Record<string, unknown>);
+    content: state.steps[step].content,
+    change: (part: Partial<StepContents[S]>) => {
+      if (!readOnly) store.change(step, { ...store.content(step), ...part });
     },
   };
 }
@@ -49,13 +55,13 @@ export function useStepContent<S extends FindingStep>(step: S) {
 /** Reads and writes one finding of the step that it belongs to. */
 export function useFinding(id: FindingId, place: Place) {
   const { store, state, visit, lit, picture } = useVisit();
-  const step = FINDINGS[id].step as FindingStep;
+  const step = stepOf(id);
   const record = useRecord(step);
   const entry = state.steps[step];
-  const findings = store.content(step).findings as Partial<Record<Place, Part>>;
+  const { findings } = store.content(step);
   const key = `${place}.${id}`;
-  const carried = (visit.carried?.findings[place] as Part | undefined)?.[id];
-  const own = findings[place]?.[id];
+  const carried = visit.carried ? contributedAt(visit.carried.findings, place, id) : undefined;
+  const own = contributedAt(findings, place, id);
   const set = (value: AnyFindingValue | undefined, typed?: string, how: Instrument = 'hand') => {
     const texts = { ...store.snapshot().steps[step].typed };
     if (typed === undefined) delete texts[key];

@@ -1,23 +1,33 @@
 import { useEffect, useState } from 'react';
-import { call, sayWhy } from '@/api/client';
-import type { ShoeModel } from '@/core/match/model';
+import { type Answer, call, failureInWords } from '@/contract/client';
+import type { ShoeModel } from '@/core/catalogue/model';
 
-let loading: Promise<ShoeModel[]> | null = null;
+let loading: Promise<Answer<ShoeModel[]>> | null = null;
 
-async function load(): Promise<ShoeModel[]> {
-  const answer = await call<ShoeModel[]>('GET', '/models');
-  if (answer.ok) return answer.value;
-  loading = null;
-  throw new Error(sayWhy(answer));
-}
-
-/** The catalogue, fetched once a page. */
-export function useModels(): { models: ShoeModel[] | null; problem: string | null } {
-  const [models, setModels] = useState<ShoeModel[] | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
+/** The catalogue, fetched once a page; a failure is a sentence, and `retry` fetches it again. */
+export function useModels(isWanted = true): {
+  models: ShoeModel[] | null;
+  problem: string | null;
+  retry: () => void;
+} {
+  const [answer, setAnswer] = useState<Answer<ShoeModel[]> | null>(null);
+  const [attempt, setAttempt] = useState(0);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another attempt fetches once more
   useEffect(() => {
-    loading ??= load();
-    loading.then(setModels, (error: Error) => setProblem(error.message));
-  }, []);
-  return { models, problem };
+    if (!isWanted) return;
+    let isGone = false;
+    loading ??= call('models', {});
+    void loading.then((next) => {
+      if (!next.ok) loading = null;
+      if (!isGone) setAnswer(next);
+    });
+    return () => {
+      isGone = true;
+    };
+  }, [attempt, isWanted]);
+  return {
+    models: answer?.ok ? answer.value : null,
+    problem: answer && !answer.ok ? failureInWords(answer) : null,
+    retry: () => setAttempt((count) => count + 1),
+  };
 }

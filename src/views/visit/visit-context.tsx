@@ -1,26 +1,25 @@
 import {
   createContext,
   type ReactNode,
-  useCallback,
   useContext,
+  useEffect,
   useMemo,
+  useRef,
   useState,
   useSyncExternalStore,
 } from 'react';
-import type { VisitRecord } from '@/api/records';
-import type { Choices, StepContents } from '@/api/visit-schema';
-import type { Knowledge } from '@/core/knowledge/edition';
-import { knowledgeOf } from '@/core/knowledge/house-rules';
+import type { VisitRecord } from '@/contract/records';
+import type { FindingId } from '@/core/findings/findings';
+import type { ClinicalPicture } from '@/core/findings/picture';
 import type { SchoolChoice } from '@/core/knowledge/schools';
-import { type ClinicalPicture, clinicalPicture, type Findings } from '@/core/picture/clinical-picture';
-import { deriveFindings } from '@/core/picture/derive';
-import type { FindingStep } from '@/core/picture/finding-kinds';
-import type { FindingId } from '@/core/picture/findings';
-import { type ResolveOptions, resolve } from '@/core/prescribe/resolve';
-import type { Specification } from '@/core/prescribe/specification';
-import { suggestedWarnings } from '@/core/safety/suggested-warnings';
-import { type Block, openWarnings } from '@/core/safety/warning-signs';
+import type { Specification } from '@/core/prescribe/engine/specification';
+import type { VisitBlock } from '@/core/visit/blocks';
+import type { StepContents } from '@/core/visit/contents';
+import { chosenTryOn, readVisit, type VisitOptions, type VisitReading } from '@/core/visit/read-visit';
+import { stepTable } from '@/core/visit/steps';
 import type { Reasoning } from '@/workers/reason-worker';
+import type { Following } from '../use-task';
+import { useModels } from './use-models';
 import { useReasoning } from './use-reasoning';
 import type { VisitState, VisitStore } from './visit-store';
 
@@ -30,14 +29,16 @@ interface VisitView {
   state: VisitState;
   /** Everything known, with what follows from it. */
   picture: ClinicalPicture;
-  /** Warning signs that the findings point at, and what still blocks the hand-over. */
-  warnings: { suggested: string[]; open: Block[] };
+  /** Warning signs that the findings point at, and those that are not answered. */
+  warnings: VisitReading['warnings'];
+  /** What stands between this visit and a hand-over. */
+  blocks: readonly VisitBlock[];
   specification: Specification;
   /** Under which school, choices and rules it was resolved. */
-  options: ResolveOptions;
+  options: VisitOptions;
   school: SchoolChoice;
-  /** What targets hang on and what to find out next, from the worker; null until its first answer. */
-  reasoning: Reasoning | null;
+  /** What targets hang on and what to find out next, from the worker. */
+  reasoning: Following<Reasoning>;
   /** Findings that the target under the pointer rests on. */
   lit: ReadonlySet<FindingId>;
   readOnly: boolean;
@@ -47,12 +48,6 @@ interface VisitView {
 
 const Context = createContext<VisitView | null>(null);
 
-/** The rules that a visit is read by: those of the day of issue once something was issued. */
-export const knowledgeAt = ({ house, issued }: VisitRecord): Knowledge =>
-  issued?.rules ? { edition: issued.specification.knowledge, rules: issued.rules } : knowledgeOf(house);
-
-const FINDING_STEPS: readonly FindingStep[] = ['ask', 'old-pair', 'feet', 'load', 'move'];
-
 interface ProviderProps {
   visit: VisitRecord;
   store: VisitStore;
@@ -60,40 +55,26 @@ interface ProviderProps {
   children: ReactNode;
 }
 
-/** Everything the steps read: the saved visit, the live picture and the specification that follows from it. */
+/** Reads the visit anew whenever a step changes; what did not change stays the same object. */
+function useReading(visit: VisitRecord, { steps }: VisitState): VisitReading {
+  const before = useRef<VisitReading>(undefined);
+  const isChosen = steps['try-on'].content.tryOns?.some((tryOn) => tryOn.verdict === 'chosen') ?? false;
+  // Only a chosen pair is held against its model: until then nobody waits for the catalogue.
+  const { models } = useModels(isChosen && visit.closedAt === null);
+  return useMemo(() => {
+    const contents = stepTable<StepContents>((step) => steps[step].content);
+    const chosen = chosenTryOn(contents);
+    const model = models ? (models.find(({ id }) => id === chosen?.model) ?? null) : undefined;
+    before.current = readVisit(visit, contents, model, before.current);
+    return before.current;
+  }, [visit, steps, models]);
+}
+
+/** Everything the steps read: the saved visit, and the reading that follows from it. */
 export function VisitProvider({ visit, store, lit, children }: ProviderProps) {
   const state = useSyncExternalStore(store.subscribe, store.snapshot, store.snapshot);
-  const { steps } = state;
-  const choices = state.steps.reason.content as Choices;
-  const school =
-    visit.issued?.specification.school ?? choices.school ?? visit.patient.school ?? visit.clinic.school;
-  const picture = useMemo(() => {
-    const record: Findings = {
-      body: { ageYears: visit.patient.age, sizingGroup: visit.patient.sizingGroup },
-    };
-    const parts = FINDING_STEPS.map((step) => (steps[step].content as StepContents['ask']).findings);
-    return deriveFindings(clinicalPicture(record, visit.carried?.findings ?? {}, ...parts));
-  }, [visit, steps]);
-  const options = useMemo(
-    (): ResolveOptions => ({
-      school,
-      setAside: choices.setAside ?? [],
-      decisions: choices.decisions ?? [],
-      knowledge: knowledgeAt(visit),
-    }),
-    [school, choices.setAside, choices.decisions, visit],
-  );
-  const specification = useMemo(() => resolve(picture, options), [picture, options]);
-  const reasoning = useReasoning(picture, options);
-  const warnings = useMemo(() => {
-    const check = steps.warnings.content as StepContents['warnings'];
-    const marks = [
-      ...((steps.ask.content as StepContents['ask']).marks ?? []),
-      ...((steps.feet.content as StepContents['feet']).marks ?? []),
-    ];
-    const suggested = suggestedWarnings(picture, { marks, ankle: check.ankle });
-    return { suggested, open: openWarnings(check, suggested) };
-  }, [picture, steps]);
+  const { entered, picture, options, specification, warnings, blocks } = useReading(visit, state);
+  const reasoning = useReasoning(entered, options);
   const readOnly = visit.closedAt !== null;
   const [held] = useState(() => new Map<string, unknown>());
   const view = useMemo(
@@ -103,15 +84,16 @@ export function VisitProvider({ visit, store, lit, children }: ProviderProps) {
       state,
       picture,
       warnings,
+      blocks,
       specification,
       options,
-      school,
+      school: options.school,
       reasoning,
       lit,
       readOnly,
       held,
     }),
-    [visit, store, state, picture, warnings, specification, options, school, reasoning, lit, readOnly, held],
+    [visit, store, state, picture, warnings, blocks, specification, options, reasoning, lit, readOnly, held],
   );
   return <Context value={view}>{children}</Context>;
 }
@@ -123,17 +105,12 @@ export function useVisit(): VisitView {
 }
 
 /** State that outlives its component for as long as the visit is open on this page. */
-export function useHeld<T>(key: string, initial: T): [T, (next: T | ((now: T) => T)) => void] {
+export function useHeld<T>(key: string, initial: T) {
   const { held } = useVisit();
+  // Only this hook writes under the key, always with the same type.
   const [value, setValue] = useState<T>(() => (held.has(key) ? (held.get(key) as T) : initial));
-  const set = useCallback(
-    (next: T | ((now: T) => T)) =>
-      setValue((now) => {
-        const then = typeof next === 'function' ? (next as (now: T) => T)(now) : next;
-        held.set(key, then);
-        return then;
-      }),
-    [held, key],
-  );
-  return [value, set];
+  useEffect(() => {
+    held.set(key, value);
+  }, [held, key, value]);
+  return [value, setValue] as const;
 }

@@ -1,37 +1,12 @@
+import { visitRecord } from '@tests/fixtures/visit-record';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import type { VisitRecord } from '@/api/records';
-import type { StepRecord } from '@/api/visit-schema';
+import { CODE_OF_STATUS } from '@/contract/operation';
+import type { StepRecord } from '@/core/visit/contents';
 import { readDraft } from './drafts';
 import { VisitStore } from './visit-store';
 
-const ID = '7d0f4b1e-58a4-4d3c-9a63-0c4f3f5a2b11';
-
-const visit = (steps: StepRecord[] = [], closedAt: string | null = null): VisitRecord => ({
-  id: ID,
-  startedAt: '2030-01-01T09:00:00Z',
-  closedAt,
-  closedBecause: null,
-  patient: {
-    id: 'p',
-    givenName: 'A',
-    familyName: 'B',
-    bornOn: '1980-01-01',
-    age: 50,
-    sizingGroup: 'men',
-    occupation: '',
-    heightMm: null,
-    school: null,
-  },
-  clinic: { id: 'c', name: 'Clinic', place: 'Testholm', school: 'balanced', lifeSchool: 'median' },
-  house: { version: 0, changes: [], settings: {} },
-  issued: null,
-  carried: null,
-  earlier: [],
-  reader: 'Test Reader',
-  steps,
-  sheet: null,
-  order: null,
-});
+const visit = (steps: StepRecord[] = [], closedAt: string | null = null) => visitRecord({ steps, closedAt });
+const ID = visit().id;
 const asked = (falls: number, revision: number, savedBy = 'Somebody Else'): StepRecord => ({
   step: 'ask',
   state: 'in-progress',
@@ -48,7 +23,8 @@ interface Sent {
 }
 let sent: Sent[];
 let answer: (request: Sent) => Response | Promise<Response>;
-const json = (status: number, body: object) => new Response(JSON.stringify({ status, ...body }), { status });
+const json = (status: number, body: object) =>
+  new Response(JSON.stringify({ status, code: CODE_OF_STATUS[status], ...body }), { status });
 const accepts = ({ revision }: Sent) => json(200, { revision: revision + 1 });
 const settle = () => vi.advanceTimersByTimeAsync(600);
 
@@ -235,7 +211,7 @@ describe('two people', () => {
         ? json(200, { others: [{ name: 'Ines', step: 'ask', seenAt: '' }], revisions: { ask: 2 } })
         : json(200, visit([asked(5, 2)])),
     );
-    await store.meet('feet');
+    await store.announcePresence('feet');
     expect(store.snapshot().others).toMatchObject([{ name: 'Ines' }]);
     expect(store.content('ask')).toEqual(falls(5));
   });

@@ -1,29 +1,29 @@
-import { call } from '@/api/client';
-import type { ProblemDetails } from '@/api/operation';
-import type { PresenceAnswer, VisitRecord } from '@/api/records';
-import { SAVED_STEPS, type SavedStep, type StepState } from '@/api/saved-steps';
-import type { StepContents, StepRecord } from '@/api/visit-schema';
+import { type Answer, call, fieldErrorsOf } from '@/contract/client';
+import type { FieldError } from '@/contract/operation';
+import type { PresenceAnswer, VisitRecord } from '@/contract/records';
+import { contentsOf, type StepContents, type StepRecord } from '@/core/visit/contents';
+import { SAVED_STEPS, type SavedStep, type StepState, stepTable } from '@/core/visit/steps';
 import { differences } from './differences';
 import { type Draft, dropDraft, keepDraft, readDraft } from './drafts';
 
 export type Saving = 'saved' | 'waiting' | 'saving' | 'offline' | 'signed-out' | 'refused' | 'conflict';
 
-export interface StepEntry {
+export interface StepEntry<S extends SavedStep = SavedStep> {
   state: StepState;
   revision: number;
-  content: Record<string, unknown>;
+  content: StepContents[S];
   typed: Record<string, string>;
   saving: Saving;
   /** Set while somebody else's version stands in the way. */
   theirs: StepRecord | null;
-  errors: NonNullable<ProblemDetails['errors']>;
+  errors: FieldError[];
   message: string | null;
   /** Content of the last save that has not been answered. */
-  sent: Record<string, unknown> | null;
+  sent: StepContents[S] | null;
 }
 
 export interface VisitState {
-  steps: Record<SavedStep, StepEntry>;
+  steps: { readonly [S in SavedStep]: StepEntry<S> };
   others: PresenceAnswer['others'];
 }
 
@@ -35,19 +35,27 @@ const SAVE_AFTER_MS = 500;
 const RETRY_AFTER_MS = 3000;
 const PRESENCE_EVERY_MS = 15_000;
 
-const EMPTY: Record<string, Record<string, unknown>> = {
+/** What a step holds before anything was entered. */
+const EMPTY: StepContents = {
   ask: { findings: {} },
   'old-pair': { findings: {} },
   feet: { findings: {} },
   load: { findings: {} },
   move: { findings: {} },
+  reason: {},
+  candidates: {},
+  'try-on': {},
+  'hand-over': {},
+  warnings: {},
+  prosthesis: {},
 };
 
-function entryOf(record: StepRecord | undefined, step: SavedStep): StepEntry {
+function entryOf<S extends SavedStep>(steps: readonly StepRecord[], step: S): StepEntry<S> {
+  const record = steps.find((saved) => saved.step === step);
   return {
     state: record?.state ?? 'untouched',
     revision: record?.revision ?? 0,
-    content: (record?.content as Record<string, unknown>) ?? EMPTY[step] ?? {},
+    content: contentsOf(steps)[step] ?? EMPTY[step],
     typed: {},
     saving: 'saved',
     theirs: null,
@@ -69,15 +77,7 @@ export class VisitStore {
   private closed: boolean;
 
   constructor(private readonly visit: VisitRecord) {
-    const steps = Object.fromEntries(
-      SAVED_STEPS.map((step) => [
-        step,
-        entryOf(
-          visit.steps.find((entry) => entry.step === step),
-          step,
-        ),
-      ]),
-    ) as Record<SavedStep, StepEntry>;
+    const steps = stepTable<VisitState['steps']>((step) => entryOf(visit.steps, step));
     this.state = { steps, others: [] };
     this.closed = visit.closedAt !== null;
   }
@@ -90,7 +90,7 @@ export class VisitStore {
   readonly snapshot = (): VisitState => this.state;
 
   content<S extends SavedStep>(step: S): StepContents[S] {
-    return this.state.steps[step].content as StepContents[S];
+    return this.state.steps[step].content;
   }
 
   /** Restores what this browser still holds; call once, in the browser. Returns the steps restored. */
@@ -124,9 +124,9 @@ export class VisitStore {
   }
 
   /** Changes a step's content; the first change of an untouched step begins it. */
-  change(
-    step: SavedStep,
-    content: Record<string, unknown>,
+  change<S extends SavedStep>(
+    step: S,
+    content: StepContents[S],
     typed?: Record<string, string>,
     state?: StepState,
   ): void {
@@ -153,7 +153,7 @@ export class VisitStore {
   }
 
   /** Ends a conflict with the content that the two versions were merged into. */
-  settle(step: SavedStep, content: Record<string, unknown>): void {
+  settle<S extends SavedStep>(step: S, content: StepContents[S]): void {
     const { theirs } = this.state.steps[step];
     this.put(step, {
       content,
@@ -181,9 +181,9 @@ export class VisitStore {
   }
 
   /** Tells the server where one is, and learns who else is here and what they saved. */
-  async meet(step: SavedStep): Promise<void> {
+  async announcePresence(step: SavedStep): Promise<void> {
     if (this.closed) return;
-    const answer = await call<PresenceAnswer>('POST', `/visits/${this.visit.id}/presence`, { step });
+    const answer = await call('presence', { params: { id: this.visit.id }, body: { step } });
     if (!answer.ok) return;
     this.set({ ...this.state, others: answer.value.others });
     const behind = SAVED_STEPS.filter(
@@ -193,24 +193,25 @@ export class VisitStore {
         !this.inFlight.has(name),
     );
     if (behind.length === 0) return;
-    const fresh = await call<VisitRecord>('GET', `/visits/${this.visit.id}`);
+    const fresh = await call('visit', { params: { id: this.visit.id } });
     if (!fresh.ok) return;
     for (const name of behind) {
-      const record = fresh.value.steps.find((entry) => entry.step === name);
-      if (record && this.state.steps[name].saving === 'saved') this.put(name, entryOf(record, name));
+      const isThere = fresh.value.steps.some((saved) => saved.step === name);
+      if (isThere && this.state.steps[name].saving === 'saved')
+        this.put(name, entryOf(fresh.value.steps, name));
     }
   }
 
-  /** Keeps company and retries until the returned function is called. */
-  watch(current: () => SavedStep): () => void {
-    const presence = setInterval(() => void this.meet(current()), PRESENCE_EVERY_MS);
+  /** Announces presence and retries what is unsaved until the returned function is called. */
+  keepInTouch(current: () => SavedStep): () => void {
+    const presence = setInterval(() => void this.announcePresence(current()), PRESENCE_EVERY_MS);
     const online = () => this.retry();
     const leave = () => {
       for (const step of [...this.timers.keys()]) void this.save(step, true);
     };
     window.addEventListener('online', online);
     window.addEventListener('pagehide', leave);
-    void this.meet(current());
+    void this.announcePresence(current());
     return () => {
       clearInterval(presence);
       window.removeEventListener('online', online);
@@ -228,15 +229,13 @@ export class VisitStore {
     const sent = entry.content;
     this.put(step, { saving: 'saving', sent });
     this.keep(step);
-    const answer = await call<{ revision: number }>(
-      'PUT',
-      `/visits/${this.visit.id}/steps/${step}`,
+    const answer = await call(
+      'saveStep',
       {
-        revision: entry.revision,
-        state: entry.state,
-        content: sent,
+        params: { id: this.visit.id, step },
+        body: { revision: entry.revision, state: entry.state, content: sent },
       },
-      leaving,
+      { keepalive: leaving },
     );
     this.inFlight.delete(step);
     const now = this.state.steps[step];
@@ -253,26 +252,30 @@ export class VisitStore {
       this.keep(step);
       return;
     }
-    if (answer.kind === 'refused') {
-      const current = answer.problem.current as StepRecord | undefined;
-      const own =
-        current && (same(current.content, now.content) || (entry.sent && same(current.content, entry.sent)));
-      if (current && own) {
-        // An earlier save of ours arrived although its answer did not: go on from there.
-        this.put(step, { revision: current.revision, saving: 'waiting', sent: null });
-        this.schedule(step, 0);
-      } else if (answer.problem.status === 409 && current)
-        this.put(step, { saving: 'conflict', theirs: current, message: answer.problem.title });
-      else
-        this.put(step, {
-          saving: 'refused',
-          errors: answer.problem.errors ?? [],
-          message: answer.problem.title,
-        });
+    if (answer.kind === 'refused') return this.refused(step, entry, answer);
+    // A save is never cancelled; what was not reached is tried again.
+    this.put(step, { saving: answer.kind === 'signed-out' ? 'signed-out' : 'offline' });
+    if (answer.kind !== 'signed-out') this.schedule(step, RETRY_AFTER_MS);
+  }
+
+  private refused(
+    step: SavedStep,
+    before: StepEntry,
+    answer: Extract<Answer<unknown, StepRecord>, { kind: 'refused' }>,
+  ): void {
+    const { problem } = answer;
+    const current = problem.code === 'conflict' ? problem.current : undefined;
+    if (!current) {
+      this.put(step, { saving: 'refused', errors: fieldErrorsOf(answer), message: problem.title });
       return;
     }
-    this.put(step, { saving: answer.kind });
-    if (answer.kind === 'offline') this.schedule(step, RETRY_AFTER_MS);
+    const now = this.state.steps[step];
+    const isOwn = same(current.content, now.content) || (before.sent && same(current.content, before.sent));
+    if (isOwn) {
+      // An earlier save of ours arrived although its answer did not: go on from there.
+      this.put(step, { revision: current.revision, saving: 'waiting', sent: null });
+      this.schedule(step, 0);
+    } else this.put(step, { saving: 'conflict', theirs: current, message: problem.title });
   }
 
   private schedule(step: SavedStep, after: number): void {
@@ -289,7 +292,7 @@ export class VisitStore {
     else keepDraft(this.visit.id, step, { revision, state, content, typed, sent } satisfies Draft);
   }
 
-  private put(step: SavedStep, part: Partial<StepEntry>): void {
+  private put<S extends SavedStep>(step: S, part: Partial<StepEntry<S>>): void {
     this.set({
       ...this.state,
       steps: { ...this.state.steps, [step]: { ...this.state.steps[step], ...part } },

@@ -1,4 +1,4 @@
-import type { Side } from '../../picture/finding-kinds';
+import type { Side } from '../../findings/finding-kinds';
 import { archIndex, type PrintAreas } from './arch-index';
 import { directions, type FootAxis, type Point } from './orient';
 import type { Mask } from './picture';

@@ -1,5 +1,5 @@
-import type { Side } from '../../picture/finding-kinds';
-import { fail, ok, type Result } from '../../result';
+import type { Side } from '../../findings/finding-kinds';
+import { fail, ok, type Result } from '../../result/result';
 import { anchors, measurePrint, midfootOffset, type PrintIndices } from './indices';
 import { directions, extents, type FootAxis, firstAxis, type Point, spreadOf } from './orient';
 import { areaOf, emptyMask, type Mask, type Picture, shrink } from './picture';

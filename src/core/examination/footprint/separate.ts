@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from '../../result';
+import { fail, ok, type Result } from '../../result/result';
 import { emptyMask, type Mask, type Picture } from './picture';
 
 /** Least difference between print and ground, in levels of 255, at which a print can be told from noise. */

@@ -1,4 +1,4 @@
-import type { Side } from '../../picture/finding-kinds';
+import type { Side } from '../../findings/finding-kinds';
 import type { Point } from '../footprint/orient';
 
 /** A line on a rear view, from its upper to its lower end; pixels, y downwards. */

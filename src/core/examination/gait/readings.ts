@@ -1,5 +1,5 @@
-import { SIDES, type Side } from '../../picture/finding-kinds';
-import type { FootFindingId } from '../../picture/findings';
+import { SIDES, type Side } from '../../findings/finding-kinds';
+import type { FootFindingId } from '../../findings/findings';
 import type { Activity } from './camera';
 import { type HeelLines, toHalfDegree } from './heel-angle';
 

@@ -1,5 +1,4 @@
-import type { FindingId } from '../../picture/findings';
-import type { SizingGroup } from '../../sizing/widths';
+import type { FindingId, SizingGroup } from '../../findings/findings';
 
 export interface AdultMean {
   meanMm: number;

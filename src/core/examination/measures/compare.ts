@@ -1,6 +1,6 @@
-import { type ClinicalPicture, type Findings, numberAt } from '../../picture/clinical-picture';
-import { SIDES, type Side } from '../../picture/finding-kinds';
-import type { FootFindingId } from '../../picture/findings';
+import { SIDES, type Side } from '../../findings/finding-kinds';
+import type { FootFindingId } from '../../findings/findings';
+import { type ClinicalPicture, type Findings, numberAt } from '../../findings/picture';
 import { type DifferenceReading, readDifference } from '../real-difference';
 
 /** One measured value on a day. */
@@ -28,7 +28,7 @@ export function compareMeasure(
   earlier: readonly { on: string; findings: Findings }[],
 ): Comparison {
   const now = { left: numberAt(picture, id, 'left'), right: numberAt(picture, id, 'right') };
-  const course = { left: [] as DatedValue[], right: [] as DatedValue[] };
+  const course: Record<Side, DatedValue[]> = { left: [], right: [] };
   const change: Comparison['change'] = { left: null, right: null };
   for (const side of SIDES) {
     for (const visit of earlier) {

@@ -1,3 +1,6 @@
+import { linearRegression } from 'simple-statistics';
+import { daysBetween } from '../../calendar/days';
+
 /** Growth of foot length by age, mm a year, least and most; recalled with about 60 %, so settings and no claim. */
 const GROWTH: readonly { from: number; to: number; mmPerYear: readonly [number, number] }[] = [
   { from: 1, to: 2, mmPerYear: [12, 18] },
@@ -16,8 +19,6 @@ export interface DatedLength {
   mm: number;
 }
 
-const DAY_MS = 86_400_000;
-
 /** Days over which a growth rate can be told from a tape’s error of 2 mm. Common practice. */
 const LEAST_DAYS = 60;
 
@@ -25,19 +26,12 @@ const LEAST_DAYS = 60;
  * Growth of a foot, mm a year, by least squares over its dated lengths.
  *
  * @returns null with fewer than two lengths or less than 60 days between the first and the last
+ * @example growthRate([{ on: '2030-01-01', mm: 200 }, { on: '2031-01-01', mm: 210 }]) // 10
  */
 export function growthRate(lengths: readonly DatedLength[]): number | null {
-  const points = lengths.map(({ on, mm }) => ({ day: Date.parse(`${on}T00:00:00Z`) / DAY_MS, mm }));
-  if (points.length < 2) return null;
-  const days = points.map((point) => point.day);
+  const [first] = lengths;
+  if (!first || lengths.length < 2) return null;
+  const days = lengths.map(({ on }) => daysBetween(first.on, on));
   if (Math.max(...days) - Math.min(...days) < LEAST_DAYS) return null;
-  const meanDay = days.reduce((sum, day) => sum + day, 0) / points.length;
-  const meanMm = points.reduce((sum, point) => sum + point.mm, 0) / points.length;
-  let covariance = 0;
-  let variance = 0;
-  for (const { day, mm } of points) {
-    covariance += (day - meanDay) * (mm - meanMm);
-    variance += (day - meanDay) ** 2;
-  }
-  return (365.25 * covariance) / variance;
+  return 365.25 * linearRegression(lengths.map(({ mm }, at) => [days[at]!, mm])).m;
 }

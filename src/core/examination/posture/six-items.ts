@@ -1,4 +1,4 @@
-import type { FootFindingId } from '../../picture/findings';
+import type { FootFindingId } from '../../findings/findings';
 
 export interface PostureItem {
   id: FootFindingId;

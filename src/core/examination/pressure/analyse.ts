@@ -1,10 +1,16 @@
 import { archIndex } from '../footprint/arch-index';
 import { directions, type Point } from '../footprint/orient';
-import { CONTACT_KPA, centreOfPressure, type FootMask, REGION_IDS, type Region } from './masks';
+import {
+  CONTACT_KPA,
+  centreOfPressure,
+  type FootMask,
+  PLANTAR_REGION_IDS,
+  type PlantarRegion,
+} from './masks';
 import { type PressureRecording, peakPicture } from './recording';
 
 export interface RegionLoad {
-  region: Region;
+  region: PlantarRegion;
   /** Highest value of any cell, kPa. */
   peakKpa: number;
   /** Integral over time of the region's highest cell, kPa·s. */
@@ -51,11 +57,11 @@ export function readStep(recording: PressureRecording, mask: FootMask): StepRead
 }
 
 function regionLoads({ frames, times, pitchMm }: PressureRecording, mask: FootMask): RegionLoad[] {
-  const peak = new Float64Array(REGION_IDS.length);
-  const integral = new Float64Array(REGION_IDS.length);
-  const cells = new Float64Array(REGION_IDS.length);
-  let before = new Float64Array(REGION_IDS.length);
-  let now = new Float64Array(REGION_IDS.length);
+  const peak = new Float64Array(PLANTAR_REGION_IDS.length);
+  const integral = new Float64Array(PLANTAR_REGION_IDS.length);
+  const cells = new Float64Array(PLANTAR_REGION_IDS.length);
+  let before = new Float64Array(PLANTAR_REGION_IDS.length);
+  let now = new Float64Array(PLANTAR_REGION_IDS.length);
   for (let index = 0; index < frames.length; index += 1) {
     const frame = frames[index]!;
     now.fill(0);
@@ -64,7 +70,7 @@ function regionLoads({ frames, times, pitchMm }: PressureRecording, mask: FootMa
       if (region >= 0 && frame[at]! > now[region]!) now[region] = frame[at]!;
     }
     const span = index === 0 ? 0 : times[index]! - times[index - 1]!;
-    for (let region = 0; region < REGION_IDS.length; region += 1) {
+    for (let region = 0; region < PLANTAR_REGION_IDS.length; region += 1) {
       peak[region] = Math.max(peak[region]!, now[region]!);
       integral[region]! += ((now[region]! + before[region]!) / 2) * span;
     }
@@ -72,7 +78,7 @@ function regionLoads({ frames, times, pitchMm }: PressureRecording, mask: FootMa
   }
   for (const region of mask.region) if (region >= 0) cells[region]! += 1;
   const cellCm2 = (pitchMm / 10) ** 2;
-  return REGION_IDS.map((region, at) => ({
+  return PLANTAR_REGION_IDS.map((region, at) => ({
     region,
     peakKpa: peak[at]!,
     pressureTimeKpaS: integral[at]!,
@@ -111,7 +117,8 @@ function excursionOf(path: readonly Point[], mask: FootMask) {
 
 /** Middle third of the toeless contact over the whole. */
 function archIndexOf(mask: FootMask): number {
-  const toeless = (at: number) => mask.region[at]! >= 0 && mask.region[at]! < REGION_IDS.indexOf('big-toe');
+  const toeless = (at: number) =>
+    mask.region[at]! >= 0 && mask.region[at]! < PLANTAR_REGION_IDS.indexOf('big-toe');
   let front = 0;
   for (let at = 0; at < mask.region.length; at += 1)
     if (toeless(at)) front = Math.max(front, mask.place[at]!);
@@ -144,8 +151,8 @@ export interface StepsSummary {
   peakKpa: Spread;
   contactCm2: Spread;
   /** Regions with the highest mean peak and the highest mean pressure–time integral. */
-  highest: { peak: Region; pressureTime: Region };
-  regions: { region: Region; peakKpa: Spread; pressureTimeKpaS: Spread; contactCm2: Spread }[];
+  highest: { peak: PlantarRegion; pressureTime: PlantarRegion };
+  regions: { region: PlantarRegion; peakKpa: Spread; pressureTimeKpaS: Spread; contactCm2: Spread }[];
   excursionIndex: Spread | null;
   archIndex: Spread;
 }
@@ -153,7 +160,7 @@ export interface StepsSummary {
 /** Mean and spread over several steps of one foot. */
 export function summarise(steps: readonly StepReading[]): StepsSummary {
   const excursions = steps.flatMap((step) => (step.excursionIndex === null ? [] : [step.excursionIndex]));
-  const regions = REGION_IDS.map((region, at) => ({
+  const regions = PLANTAR_REGION_IDS.map((region, at) => ({
     region,
     peakKpa: spread(steps.map((step) => step.regions[at]!.peakKpa)),
     pressureTimeKpaS: spread(steps.map((step) => step.regions[at]!.pressureTimeKpaS)),

@@ -1,11 +1,12 @@
-import type { Side } from '../../picture/finding-kinds';
+import type { Side } from '../../findings/finding-kinds';
+import { keysOf } from '../../tables/keys-of';
 import { directions, type FootAxis, firstAxis, type Point } from '../footprint/orient';
 import type { Mask } from '../footprint/picture';
 import { keepPieces, piecesOf } from '../footprint/pieces';
 import { type PressureRecording, peakPicture } from './recording';
 
 /** Twelve regions of the sole. */
-export const REGIONS = {
+export const PLANTAR_REGIONS = {
   'heel-inner': 'heel, inner',
   'heel-outer': 'heel, outer',
   'midfoot-inner': 'midfoot, inner',
@@ -19,8 +20,8 @@ export const REGIONS = {
   'second-toe': '2nd toe',
   'other-toes': 'toes 3–5',
 } as const;
-export type Region = keyof typeof REGIONS;
-export const REGION_IDS = Object.keys(REGIONS) as Region[];
+export type PlantarRegion = keyof typeof PLANTAR_REGIONS;
+export const PLANTAR_REGION_IDS = keysOf(PLANTAR_REGIONS);
 
 /** Where the regions part, in shares of foot length from the heel and of local width from the inner side. */
 export const CUTS = {
@@ -152,7 +153,7 @@ export function maskOf(recording: PressureRecording, side: Side, axis = axisOfSt
     place[at] = u;
     const share = (ball.inner - m) / width;
     const middle = middles[Math.max(0, Math.min(middles.length - 1, Math.floor(u * middles.length)))]!;
-    region[at] = REGION_IDS.indexOf(regionAt(u, share, m > middle));
+    region[at] = PLANTAR_REGION_IDS.indexOf(regionAt(u, share, m > middle));
   });
   return {
     axis,
@@ -179,13 +180,13 @@ function columnMiddles(contact: Mask, where: (x: number, y: number) => { u: numb
   return inner.map((value, slice) => (Number.isFinite(value) ? (value + outer[slice]!) / 2 : 0));
 }
 
-function regionAt(u: number, share: number, inner: boolean): Region {
+function regionAt(u: number, share: number, inner: boolean): PlantarRegion {
   if (u < CUTS.heel) return inner ? 'heel-inner' : 'heel-outer';
   if (u < CUTS.midfoot) return inner ? 'midfoot-inner' : 'midfoot-outer';
   const toeLine = CUTS.toesInner + (CUTS.toesOuter - CUTS.toesInner) * Math.min(1, Math.max(0, share));
   if (u < toeLine) {
     const head = CUTS.heads.findIndex((cut) => share < cut);
-    return `head-${head === -1 ? 5 : head + 1}` as Region;
+    return `head-${head === -1 ? 5 : head + 1}` as PlantarRegion;
   }
   if (share < CUTS.bigToe) return 'big-toe';
   return share < CUTS.secondToe ? 'second-toe' : 'other-toes';

@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from '../../result';
+import { fail, ok, type Result } from '../../result/result';
 import type { Mesh } from './mesh';
 
 /** Where a foot stands on its floor and which way it points. */

@@ -1,4 +1,4 @@
-import type { Side } from '../../picture/finding-kinds';
+import type { Side } from '../../findings/finding-kinds';
 import { LOW_MM } from './frame';
 import type { Mesh } from './mesh';
 

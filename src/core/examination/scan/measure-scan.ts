@@ -1,12 +1,12 @@
-import type { Side } from '../../picture/finding-kinds';
-import { fail, ok, type Result } from '../../result';
+import type { Side } from '../../findings/finding-kinds';
+import { fail, ok, type Result } from '../../result/result';
 import { loopNormal, towards, withoutFloorPieces, withoutJoinedFloor } from './floor';
 import { footFrame, inFrame } from './frame';
 import { rimOf, seenSide } from './landmarks';
 import { measure } from './measures';
 import { type Mesh, signedVolume, turnedOver } from './mesh';
 import { SCAN_UNITS, type ScanNote, type ScanReading, type ScanUnit } from './reading';
-import { stood, upDirection } from './stand';
+import { standUpright, upDirection } from './stand';
 import { closeLoops, loopLength, openLoops, roughness, smoothed } from './topology';
 import { farthest, unitOf } from './unit';
 
@@ -86,7 +86,7 @@ export function measureScan(given: Mesh, options: ScanOptions): Result<ScanReadi
       message:
         'The sole is missing: its rim is taken as the floor, so heights may be low. Measure them by hand.',
     });
-  mesh = stood(mesh, up);
+  mesh = standUpright(mesh, up);
   if (!sole) mesh = withoutJoinedFloor(mesh, notes);
 
   report('axis', 0.65);

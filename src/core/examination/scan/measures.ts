@@ -1,5 +1,5 @@
 import { polygonHull, polygonLength } from 'd3-polygon';
-import type { Side } from '../../picture/finding-kinds';
+import type { Side } from '../../findings/finding-kinds';
 import { type Extreme, type Rim, widest } from './landmarks';
 import type { Mesh } from './mesh';
 import type { ScanMeasures, ScanReading } from './reading';

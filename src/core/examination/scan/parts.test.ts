@@ -7,7 +7,7 @@ import { footFrame, inFrame } from './frame';
 import { rimOf, seenSide, widest } from './landmarks';
 import { type Mesh, weld } from './mesh';
 import type { ScanNote } from './reading';
-import { stood, upDirection } from './stand';
+import { standUpright, upDirection } from './stand';
 import { keepTriangles, openLoops, roughness, smoothed } from './topology';
 import { farthest, unitOf } from './unit';
 
@@ -66,7 +66,9 @@ describe('floors', () => {
   it('a foot alone stays as it is', () => {
     const notes: ScanNote[] = [];
     expect(withoutFloorPieces(foot, notes).mesh).toBe(foot);
-    expect(withoutJoinedFloor(stood(foot, [0, 0, 1]), notes).triangles.length).toBe(foot.triangles.length);
+    expect(withoutJoinedFloor(standUpright(foot, [0, 0, 1]), notes).triangles.length).toBe(
+      foot.triangles.length,
+    );
     expect(notes).toEqual([]);
   });
   it('a plane’s normal is turned to the side on which the foot rises', () => {
@@ -97,7 +99,7 @@ describe('which way is up', () => {
     );
   });
   it('standing puts the lowest point on 0 and keeps every distance', () => {
-    const mesh = stood(foot, [0.6, 0, 0.8]);
+    const mesh = standUpright(foot, [0.6, 0, 0.8]);
     let low = Number.POSITIVE_INFINITY;
     for (let at = 2; at < mesh.positions.length; at += 3) low = Math.min(low, mesh.positions[at]!);
     expect(low).toBeCloseTo(0, 5);
@@ -108,7 +110,10 @@ describe('which way is up', () => {
 describe('the frame and the landmarks of a foot', () => {
   it('start at the heel, point to the toes, and tell left from right', () => {
     for (const side of ['left', 'right'] as const) {
-      const mesh = stood(footScan({ rings: 120, spokes: 70, side, turnDeg: [0, 0, 0] }).mesh, [0, 0, 1]);
+      const mesh = standUpright(
+        footScan({ rings: 120, spokes: 70, side, turnDeg: [0, 0, 0] }).mesh,
+        [0, 0, 1],
+      );
       const frame = footFrame(mesh);
       if (!frame.ok) throw new Error(frame.problem.message);
       const placed = inFrame(mesh, frame.value);
@@ -121,7 +126,7 @@ describe('the frame and the landmarks of a foot', () => {
     }
   });
   it('a square is no foot', () => {
-    const square = stood(of(new BoxGeometry(200, 190, 50, 20, 20, 5)), [0, 0, 1]);
+    const square = standUpright(of(new BoxGeometry(200, 190, 50, 20, 20, 5)), [0, 0, 1]);
     expect(footFrame(square).ok).toBe(false);
   });
 });

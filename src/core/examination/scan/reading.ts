@@ -1,4 +1,4 @@
-import type { Side } from '../../picture/finding-kinds';
+import type { Side } from '../../findings/finding-kinds';
 import type { Mesh } from './mesh';
 import type { Vector } from './stand';
 

@@ -135,7 +135,7 @@ function sphere(): Vector[] {
 }
 
 /** The mesh turned so that `up` is z and it stands on z = 0. x and y are any two level directions. */
-export function stood(mesh: Mesh, up: Vector): Mesh {
+export function standUpright(mesh: Mesh, up: Vector): Mesh {
   const helper: Vector = Math.abs(up[0]) < 0.8 ? [1, 0, 0] : [0, 1, 0];
   const x = unit(cross(helper, up));
   const y = cross(up, x);

@@ -1,4 +1,5 @@
-import { fail, ok, type Result } from '../../result';
+import { fail, ok, type Result } from '../../result/result';
+import { keysOf } from '../../tables/keys-of';
 import type { Mesh } from './mesh';
 import { SCAN_UNITS, type ScanNote, type ScanUnit } from './reading';
 
@@ -25,7 +26,7 @@ export function farthest({ positions }: Mesh): number {
 
 /** The unit in which a mesh of this reach is a foot; error `unit` where none or several are. */
 export function unitOf(reach: number, wanted: ScanUnit | null, notes: ScanNote[]): Result<ScanUnit> {
-  const fits = (Object.keys(SCAN_UNITS) as ScanUnit[]).filter((unit) => {
+  const fits = keysOf(SCAN_UNITS).filter((unit) => {
     const mm = reach * SCAN_UNITS[unit];
     return mm > 110 && mm < 400;
   });

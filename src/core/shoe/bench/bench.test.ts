@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { FINDINGS } from '../../picture/findings';
+import { FINDINGS } from '../../findings/findings';
 import { motionControlScaleOf } from '../motion-control-scale';
 import { readingsFrom } from '../readings/readings';
 import { BENCH_TESTS, testsFor } from './bench-tests';

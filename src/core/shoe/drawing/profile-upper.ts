@@ -7,10 +7,10 @@ import { numberOf, type Sole } from './sole-measures';
 /** Upper, counter, collar, toe box, tongue, lacing and cap, from the side. */
 export function upperParts(values: FeatureValues, sole: Sole): DrawnPart[] {
   const { length: l, heel, fore, spring } = sole;
-  const collar = numberOf(values, 'collarHeight', 1) - 1;
-  const depth = (numberOf(values, 'toeBoxDepth', 2) - 2) * 6;
-  const firm = numberOf(values, 'heelCounter', 3);
-  const reach = numberOf(values, 'counterReach', 28) / 100;
+  const collar = numberOf(values, 'collarHeight') - 1;
+  const depth = (numberOf(values, 'toeBoxDepth') - 2) * 6;
+  const firm = numberOf(values, 'heelCounter');
+  const reach = numberOf(values, 'counterReach') / 100;
   const toe = -fore * 0.62 - spring * 0.85;
   const rim = -heel - 52 - collar * 26;
   const heelTop: Point = [2 - collar * 2, -heel - 66 - collar * 24];
@@ -114,7 +114,7 @@ export function upperParts(values: FeatureValues, sole: Sole): DrawnPart[] {
 
 /** Straps that carry the pull of the laces down to the sole; how far they reach is a grade. */
 function overlayParts(values: FeatureValues, { heel, fore }: Sole, throat: Point, vamp: Point): DrawnPart[] {
-  const reach = numberOf(values, 'overlaysReachSole', 2) - 1;
+  const reach = numberOf(values, 'overlaysReachSole') - 1;
   if (reach < 0.3) return [];
   return [0.25, 0.55, 0.85].map((share, index) => {
     const x = throat[0] + (vamp[0] - throat[0]) * share - 14;

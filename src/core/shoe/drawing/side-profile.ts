@@ -8,16 +8,16 @@ import { numberOf, type Sole } from './sole-measures';
 const INSOLE_MM = 4;
 
 function soleOf(values: FeatureValues, lengthMm: number): Sole {
-  const drop = numberOf(values, 'drop', 8);
-  const heel = numberOf(values, 'heelStack', 28);
-  const rocker = numberOf(values, 'rocker', 1);
+  const drop = numberOf(values, 'drop');
+  const heel = numberOf(values, 'heelStack');
+  const rocker = numberOf(values, 'rocker');
   const rockered = Math.max(0, rocker - 1) / 2;
   return {
     length: lengthMm,
     heel,
-    fore: numberOf(values, 'forefootStack', Math.max(4, heel - drop)),
-    spring: numberOf(values, 'toeSpring', 12) + rockered * 14,
-    apex: rockered > 0 ? numberOf(values, 'rockerApex', 63) / 100 : 0.72,
+    fore: typeof values.forefootStack === 'number' ? values.forefootStack : Math.max(4, heel - drop),
+    spring: numberOf(values, 'toeSpring') + rockered * 14,
+    apex: rockered > 0 ? numberOf(values, 'rockerApex') / 100 : 0.72,
     bevel: values.heelBevel === undefined || values.heelBevel === 'none' ? 0.25 : 1,
   };
 }
@@ -107,9 +107,9 @@ export function sideProfile(
   return {
     viewBox: [
       -26,
-      -(sole.heel + 72 + numberOf(values, 'collarHeight', 1) * 26),
+      -(sole.heel + 72 + numberOf(values, 'collarHeight') * 26),
       lengthMm + 66,
-      sole.heel + 100 + numberOf(values, 'collarHeight', 1) * 26,
+      sole.heel + 100 + numberOf(values, 'collarHeight') * 26,
     ],
     parts,
     dimensions: dimensionsOf(sole),
@@ -180,7 +180,7 @@ function soleDetails(values: FeatureValues, sole: Sole): DrawnPart[] {
       ]),
       features: ['plate', 'forefootStiffness'],
     });
-  const contour = numberOf(values, 'archContour', 2) - 1;
+  const contour = numberOf(values, 'archContour') - 1;
   if (contour > 0.1)
     parts.push({
       id: 'arch',
@@ -199,7 +199,7 @@ function soleDetails(values: FeatureValues, sole: Sole): DrawnPart[] {
       ),
       features: ['archContour'],
     });
-  if (numberOf(values, 'torsionalStiffness', 3) >= 3.75)
+  if (numberOf(values, 'torsionalStiffness') >= 3.75)
     parts.push({
       id: 'shank',
       kind: 'support',
@@ -230,7 +230,7 @@ function soleDetails(values: FeatureValues, sole: Sole): DrawnPart[] {
         ])}Z`,
         features: ['tread'],
       });
-  const bendAt = numberOf(values, 'bendPoint', 73) / 100;
+  const bendAt = numberOf(values, 'bendPoint') / 100;
   parts.push({
     id: 'bend',
     kind: 'guide',

@@ -1,4 +1,4 @@
-import type { FeatureValues } from '../features';
+import { FEATURES, type FeatureValues, type NumericFeatureId } from '../features';
 
 /** The measures a side profile is drawn from, with a usual shoe's where a value is not known. */
 export interface Sole {
@@ -10,8 +10,8 @@ export interface Sole {
   bevel: number;
 }
 
-/** A feature's number, or a usual shoe's where it is not known. */
-export const numberOf = (values: FeatureValues, id: keyof FeatureValues, usual: number): number => {
+/** A feature's number; where it is not known, a usual shoe's, from the vocabulary. */
+export function numberOf(values: FeatureValues, id: NumericFeatureId): number {
   const value = values[id];
-  return typeof value === 'number' ? value : usual;
-};
+  return typeof value === 'number' ? value : FEATURES[id].usual;
+}

@@ -2,6 +2,7 @@ import type { FeatureValues } from '../features';
 import { smooth, smoothClosed, straight } from './curve';
 import { type FootMeasures, footPath } from './foot-outline';
 import type { Drawing, DrawnPart, Point } from './part';
+import { numberOf } from './sole-measures';
 
 /** Half-widths near the tip as shares of the ball width: lateral and medial at 90 % and 97 %, and where the tip lies. */
 const TOE_SHAPES: Record<string, readonly [number, number, number, number, number]> = {
@@ -41,12 +42,10 @@ export function soleOutline(length: number, heel: number, ball: number, toe: str
  * measured, the patient's own foot inside.
  */
 export function solePlan(values: FeatureValues, foot: FootMeasures | null, lengthMm = 285): Drawing {
-  const numeric = (id: keyof FeatureValues, usual: number) =>
-    typeof values[id] === 'number' ? (values[id] as number) : usual;
-  const heel = numeric('heelBase', 82);
-  const ball = numeric('forefootBase', 108);
+  const heel = numberOf(values, 'heelBase');
+  const ball = numberOf(values, 'forefootBase');
   const toe = String(values.toeBoxShape ?? 'round');
-  const stiffWaist = 0.2 + (numeric('torsionalStiffness', 3) - 1) * 0.035;
+  const stiffWaist = 0.2 + (numberOf(values, 'torsionalStiffness') - 1) * 0.035;
   const shape = soleOutline(lengthMm, heel, ball, toe, stiffWaist);
   const parts: DrawnPart[] = [];
   if (values.lateralSupport === 'flare' || values.lateralSupport === 'sidewall')
@@ -89,7 +88,7 @@ export function solePlan(values: FeatureValues, foot: FootMeasures | null, lengt
       d: footPath(foot, footOffset(lengthMm, foot)),
       features: ['toeRoom', 'width'],
     });
-  const bend = (numeric('bendPoint', 73) / 100) * lengthMm;
+  const bend = (numberOf(values, 'bendPoint') / 100) * lengthMm;
   parts.push({
     id: 'bend',
     kind: 'guide',
@@ -99,8 +98,8 @@ export function solePlan(values: FeatureValues, foot: FootMeasures | null, lengt
     ]),
     features: ['bendPoint', 'forefootStiffness'],
   });
-  if (numeric('rocker', 1) >= 1.5) {
-    const apex = (numeric('rockerApex', 63) / 100) * lengthMm;
+  if (numberOf(values, 'rocker') >= 1.5) {
+    const apex = (numberOf(values, 'rockerApex') / 100) * lengthMm;
     parts.push({
       id: 'apex',
       kind: 'line',

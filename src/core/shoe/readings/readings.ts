@@ -1,3 +1,4 @@
+import { keysOf } from '../../tables/keys-of';
 import { FEATURE_IDS, type FeatureId, type FeatureValue, type FeatureValues, featureOf } from '../features';
 
 /** Where a value of a model comes from, the most trusted first. */
@@ -8,7 +9,7 @@ export const VALUE_SOURCES = {
   estimate: 'estimate',
 } as const;
 export type ValueSource = keyof typeof VALUE_SOURCES;
-const BY_TRUST = Object.keys(VALUE_SOURCES) as ValueSource[];
+const BY_TRUST = keysOf(VALUE_SOURCES);
 
 /** One value of one feature, with who says so and since when. */
 export interface FeatureReading {
@@ -22,14 +23,14 @@ export interface FeatureReading {
 export type FeatureReadings = { readonly [K in FeatureId]?: readonly FeatureReading[] };
 
 /** The reading that counts: measured before stated, stated before guessed. */
-export const readingThatCounts = (said: readonly FeatureReading[] | undefined): FeatureReading | undefined =>
+export const decidingReading = (said: readonly FeatureReading[] | undefined): FeatureReading | undefined =>
   said?.toSorted((a, b) => BY_TRUST.indexOf(a.from) - BY_TRUST.indexOf(b.from))[0];
 
 /** What a model has, out of what is said of it. */
 export function featuresOf(readings: FeatureReadings): FeatureValues {
   const features: Partial<Record<FeatureId, FeatureValue>> = {};
   for (const id of FEATURE_IDS) {
-    const reading = readingThatCounts(readings[id]);
+    const reading = decidingReading(readings[id]);
     if (reading) features[id] = reading.value;
   }
   return features;
@@ -77,7 +78,7 @@ export function disagreements(readings: FeatureReadings): Disagreement[] {
   return FEATURE_IDS.flatMap((feature) => {
     const said = readings[feature];
     const stated = said?.find(({ from }) => from === 'maker');
-    const measured = readingThatCounts(said?.filter(({ from }) => from === 'bench' || from === 'fitting'));
+    const measured = decidingReading(said?.filter(({ from }) => from === 'bench' || from === 'fitting'));
     return stated && measured && disagree(feature, stated.value, measured.value)
       ? [{ feature, stated, measured }]
       : [];

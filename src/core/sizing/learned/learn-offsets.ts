@@ -6,7 +6,7 @@ import { type FamilySpread, type Gaussian, offsetPosterior, type VersionEvidence
 import { type WidthFit, widthScore } from './width-evidence';
 
 /** One pair on one patient's feet, with what tells of the true inside. Both feet of a pair are one fitting. */
-export interface Fitting {
+export interface FitObservation {
   version: string;
   feet: readonly FittedFoot[];
 }
@@ -66,9 +66,9 @@ const label = (sizing: ModelSizing): ModelSizing => ({ ...sizing, lengthOffsetMm
  */
 export function learnOffsets(
   versions: readonly LabelledVersion[],
-  fittings: readonly Fitting[],
+  fittings: readonly FitObservation[],
 ): Map<string, LearnedFit> {
-  const byVersion = new Map<string, Fitting[]>();
+  const byVersion = new Map<string, FitObservation[]>();
   for (const fitting of fittings) {
     const of = byVersion.get(fitting.version);
     if (of) of.push(fitting);
@@ -95,7 +95,7 @@ export function learnOffsets(
 
 function lengthPosterior(
   versions: readonly LabelledVersion[],
-  byVersion: ReadonlyMap<string, Fitting[]>,
+  byVersion: ReadonlyMap<string, FitObservation[]>,
 ): ReadonlyMap<string, Gaussian> {
   const seen = new Map(
     versions.map(({ id, sizing }) => [
@@ -124,9 +124,9 @@ const LARGEST_STEP_MM = 4;
 
 function widthPosterior(
   versions: readonly LabelledVersion[],
-  byVersion: ReadonlyMap<string, Fitting[]>,
+  byVersion: ReadonlyMap<string, FitObservation[]>,
 ): ReadonlyMap<string, Gaussian> {
-  const said = new Map(
+  const verdicts = new Map(
     versions.map(({ id, sizing }) => [
       id,
       (byVersion.get(id) ?? []).flatMap(({ feet }) =>
@@ -151,7 +151,7 @@ function widthPosterior(
       const here = at.get(version.id)?.mean ?? 0;
       let slope = 0;
       let precision = 0;
-      for (const { fit, slack, share } of said.get(version.id)!) {
+      for (const { fit, slack, share } of verdicts.get(version.id) ?? []) {
         const score = widthScore(fit, slack, here);
         slope += share * score.slope;
         precision += share * score.curvature;

@@ -1,13 +1,13 @@
+import { halfSizes, testSizing } from '@tests/fixtures/invented-shoe';
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { cumulativeStdNormalProbability } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
-import { halfSizes, testSizing } from '../../match/shoe.fixture';
-import { clinicalPicture } from '../../picture/clinical-picture';
+import { clinicalPicture } from '../../examination/clinical-picture';
+import { fitObservationOf } from '../../fitting/fit-observation';
 import { insideWidth, UPPER_GIVES_MM } from '../start-size';
-import { fittingOf } from './fitting-of';
 import {
-  type Fitting,
+  type FitObservation,
   interval95,
   type LabelledVersion,
   LENGTH_SPREAD,
@@ -93,7 +93,7 @@ describe('offsets as a family', () => {
   });
 
   it('more fittings pull further and are surer', () => {
-    const taught = (fittings: number) =>
+    const learnedFrom = (fittings: number) =>
       offsetPosterior(
         [{ id: 'v', model: 'm', maker: 'k', mean: 5, precision: fittings / 9 }],
         spread,
@@ -103,10 +103,10 @@ describe('offsets as a family', () => {
       [3, 10],
       [10, 100],
     ] as const) {
-      expect(taught(many).mean).toBeGreaterThan(taught(few).mean);
-      expect(taught(many).variance).toBeLessThan(taught(few).variance);
+      expect(learnedFrom(many).mean).toBeGreaterThan(learnedFrom(few).mean);
+      expect(learnedFrom(many).variance).toBeLessThan(learnedFrom(few).variance);
     }
-    expect(taught(1000).mean).toBeCloseTo(5, 1);
+    expect(learnedFrom(1000).mean).toBeCloseTo(5, 1);
   });
 });
 
@@ -160,7 +160,10 @@ describe('a try-on as a fitting', () => {
   const tried = { model: 'v', sizeLeft: 42, sizeRight: 42, width: 'D' };
 
   it('teaches with each measured foot in the size it stood in', () => {
-    const fitting = fittingOf({ ...tried, left: { roomMm: 11 }, right: { widthFit: 'loose' } }, picture)!;
+    const fitting = fitObservationOf(
+      { ...tried, left: { roomMm: 11 }, right: { widthFit: 'loose' } },
+      picture,
+    )!;
     expect(fitting).toEqual({
       version: 'v',
       feet: [
@@ -171,9 +174,9 @@ describe('a try-on as a fitting', () => {
   });
 
   it('teaches nothing without a size, a measured foot, or anything read', () => {
-    expect(fittingOf({ model: 'v', left: { roomMm: 11 } }, picture)).toBeNull();
-    expect(fittingOf({ ...tried, left: { roomMm: 11 } }, clinicalPicture())).toBeNull();
-    expect(fittingOf({ ...tried, left: { heelSlip: 'clear' }, comfort: 40 }, picture)).toBeNull();
+    expect(fitObservationOf({ model: 'v', left: { roomMm: 11 } }, picture)).toBeNull();
+    expect(fitObservationOf({ ...tried, left: { roomMm: 11 } }, clinicalPicture())).toBeNull();
+    expect(fitObservationOf({ ...tried, left: { heelSlip: 'clear' }, comfort: 40 }, picture)).toBeNull();
   });
 });
 
@@ -184,7 +187,7 @@ describe('learning from try-ons', () => {
     const source = xoroshiro128plus(seed + 77_777);
     const versions: LabelledVersion[] = [];
     const truth = new Map<string, { length: number; width: number }>();
-    const fittings: Fitting[] = [];
+    const fittings: FitObservation[] = [];
     const rightOf = (slack: number) => (slack < 0 ? 'tight' : slack > LOOSE_FROM_MM ? 'loose' : 'right');
     for (let maker = 0; maker < 3; maker += 1) {
       const ofMaker = [LENGTH_SPREAD.maker * normal(), WIDTH_SPREAD.maker * normal()] as const;
@@ -254,7 +257,7 @@ describe('learning from try-ons', () => {
 
   it('tight verdicts say narrow, loose ones wide, and none says nothing', () => {
     const version: LabelledVersion = { id: 'v', maker: 'k', name: 'm', sizing };
-    const taught = (widthFit: 'tight' | 'right' | 'loose' | null, ballWidthMm = 98) =>
+    const learnedFrom = (widthFit: 'tight' | 'right' | 'loose' | null, ballWidthMm = 98) =>
       learnOffsets(
         [version],
         Array.from({ length: 4 }, () => ({
@@ -262,10 +265,10 @@ describe('learning from try-ons', () => {
           feet: [{ size: 42, width: 'D' as const, footLengthMm: 262, ballWidthMm, roomMm: null, widthFit }],
         })),
       ).get('v')!.width;
-    expect(taught('tight').meanMm).toBeLessThan(-1);
-    expect(taught('loose').meanMm).toBeGreaterThan(1);
-    expect(taught(null).meanMm).toBe(0);
-    expect(taught(null).sdMm).toBeGreaterThan(taught('right').sdMm);
+    expect(learnedFrom('tight').meanMm).toBeLessThan(-1);
+    expect(learnedFrom('loose').meanMm).toBeGreaterThan(1);
+    expect(learnedFrom(null).meanMm).toBe(0);
+    expect(learnedFrom(null).sdMm).toBeGreaterThan(learnedFrom('right').sdMm);
   });
 
   it('a size starts from what was learned, and says it with its uncertainty', () => {

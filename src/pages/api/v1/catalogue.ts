@@ -1,7 +1,7 @@
-import { api } from '@/api/contract';
+import { api } from '@/contract/contract';
 import { endpoint } from '@/server/http/endpoint';
-import { exportCatalogue } from '@/server/services/catalogue-export';
-import { importCatalogue } from '@/server/services/catalogue-import';
+import { exportCatalogue } from '@/server/services/shoes/catalogue-export';
+import { importCatalogue } from '@/server/services/shoes/catalogue-import';
 
 export const GET = endpoint(api.exportCatalogue, (tenant, { query }) =>
   exportCatalogue(tenant, query.format),

@@ -1,5 +1,5 @@
-import { api } from '@/api/contract';
+import { api } from '@/contract/contract';
 import { endpoint } from '@/server/http/endpoint';
-import { changeClinic } from '@/server/services/clinic';
+import { changeClinic } from '@/server/services/people/clinic';
 
 export const PATCH = endpoint(api.changeClinic, (tenant, { body }) => changeClinic(tenant, body));

@@ -1,5 +1,5 @@
-import { api } from '@/api/contract';
+import { api } from '@/contract/contract';
 import { endpoint } from '@/server/http/endpoint';
-import { readToday } from '@/server/services/today';
+import { readToday } from '@/server/services/people/today';
 
 export const GET = endpoint(api.today, readToday);

@@ -2,7 +2,7 @@ import type { APIRoute } from 'astro';
 import { failed } from '@/server/http/endpoint';
 import { problemResponse } from '@/server/http/problem';
 import { sheetPdf } from '@/server/pdf/sheet-pdf';
-import { readSheet } from '@/server/services/sheets';
+import { readSheet } from '@/server/services/visits/sheets';
 
 export const GET: APIRoute = async ({ params, locals }) => {
   try {

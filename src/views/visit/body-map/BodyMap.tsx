@@ -1,7 +1,8 @@
 import { type KeyboardEvent, useState } from 'react';
 import { type BodyMark, LAYERS, type Layer } from '@/core/body-map/mark';
 import { nearestSite, sitesOn, VIEWS, type View } from '@/core/body-map/sites';
-import { SIDES, type Side } from '@/core/picture/finding-kinds';
+import { SIDES, type Side } from '@/core/findings/finding-kinds';
+import { keysOf } from '@/core/tables/keys-of';
 import { BODY_VIEWS } from '@/ui/drawing/body-views';
 import { spotOf } from '@/ui/drawing/use-drag';
 import { MarkEditor } from './MarkEditor';
@@ -27,7 +28,7 @@ export function BodyMap({ layer, feetOnly = false }: Props) {
   const marks = all[layer];
   const [chosen, setChosen] = useState<string | null>(null);
   const mark = marks.marks.find((entry) => entry.id === chosen) ?? null;
-  const others = (Object.keys(LAYERS) as Layer[])
+  const others = keysOf(LAYERS)
     .filter((name) => name !== layer)
     .flatMap((name) => all[name].marks);
   return (
@@ -96,7 +97,7 @@ function Drawing({ view, side, layer, marks, others, chosen, onChoose }: Drawing
         role="group"
         aria-label={`${VIEWS[view]}, ${side}`}
         onPointerDown={(event) => {
-          if ((event.target as Element).closest('[data-mark],[role=checkbox]')) return;
+          if (event.target instanceof Element && event.target.closest('[data-mark],[role=checkbox]')) return;
           const spot = spotOf(event);
           const at = { x: place(spot.x), y: spot.y };
           onChoose(marks.add(nearestSite(view, at.x, at.y), side, at).id);

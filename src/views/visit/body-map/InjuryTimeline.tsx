@@ -1,6 +1,6 @@
 import { INJURY_STATES, type InjuryMark, injuryTimeline } from '@/core/body-map/mark';
 import { siteOf } from '@/core/body-map/sites';
-import { FINDINGS } from '@/core/picture/findings';
+import { FINDINGS } from '@/core/findings/findings';
 import { useVisit } from '../visit-context';
 import { useMarks } from './use-marks';
 

@@ -1,24 +1,24 @@
 import { useState } from 'react';
 import {
   ACHE_TIMES,
-  type AcheTime,
   type BodyMark,
   INJURY_DATE,
   INJURY_STATES,
   type InjuryKind,
-  type InjuryState,
   type Layer,
   SKIN_KINDS,
-  type SkinKind,
 } from '@/core/body-map/mark';
 import { siteOf } from '@/core/body-map/sites';
-import { FINDINGS } from '@/core/picture/findings';
-import { Choice } from '@/ui/controls/Choice';
-import { ChoiceSet } from '@/ui/controls/ChoiceSet';
+import { numberQuestion } from '@/core/findings/finding-kinds';
+import { FINDINGS } from '@/core/findings/findings';
+import { Choice } from '@/ui/fields/Choice';
+import { ChoiceSet } from '@/ui/fields/ChoiceSet';
+import { Select } from '@/ui/fields/Select';
+import { Steps } from '@/ui/fields/Steps';
 import { useVisit } from '../visit-context';
 import type { useMarks } from './use-marks';
 
-const SCORES = Object.fromEntries(Array.from({ length: 11 }, (_, at) => [`score${at}`, String(at)]));
+const SCORE = numberQuestion('Pain', 'score', [0, 10], { whole: true });
 const INJURY_KINDS: Record<InjuryKind, string> = { ...FINDINGS.injuries.options, other: 'another' };
 
 const HINT: Record<Layer, string> = {
@@ -125,48 +125,36 @@ function Fields({ mark, onChange }: { mark: BodyMark; onChange: (mark: BodyMark)
   if (mark.layer === 'ache')
     return (
       <>
-        <Choice
+        <Steps
+          definition={SCORE}
           label="How much, 0–10"
-          options={SCORES}
-          value={mark.score === undefined ? undefined : `score${mark.score}`}
-          onChange={(key) =>
-            onChange({ ...mark, score: key === undefined ? undefined : Number(key.slice(5)) })
-          }
+          value={mark.score}
+          onChange={(score) => onChange({ ...mark, score })}
         />
         <ChoiceSet
           label="When"
           options={ACHE_TIMES}
           value={mark.when}
-          onChange={(when) => onChange({ ...mark, when: when as AcheTime[] | undefined })}
+          onChange={(when) => onChange({ ...mark, when })}
         />
       </>
     );
   if (mark.layer === 'injury')
     return (
       <>
-        <label>
-          <span className="block text-faint">What</span>
-          <select
-            aria-label="What the injury was"
-            value={mark.what ?? ''}
-            onChange={(event) =>
-              onChange({ ...mark, what: (event.target.value || undefined) as InjuryKind | undefined })
-            }
-          >
-            <option value="">not said</option>
-            {Object.entries(INJURY_KINDS).map(([key, label]) => (
-              <option key={key} value={key}>
-                {label}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Select
+          label="What the injury was"
+          none="not said"
+          options={INJURY_KINDS}
+          value={mark.what}
+          onChange={(what) => onChange({ ...mark, what })}
+        />
         <InjuryDate key={mark.id} value={mark.on} onChange={(on) => onChange({ ...mark, on })} />
         <Choice
           label="Now"
           options={INJURY_STATES}
           value={mark.state}
-          onChange={(state) => onChange({ ...mark, state: state as InjuryState | undefined })}
+          onChange={(state) => onChange({ ...mark, state: state })}
         />
       </>
     );
@@ -175,7 +163,7 @@ function Fields({ mark, onChange }: { mark: BodyMark; onChange: (mark: BodyMark)
       label="What it is"
       options={SKIN_KINDS}
       value={mark.kind}
-      onChange={(kind) => onChange({ ...mark, kind: kind as SkinKind | undefined })}
+      onChange={(kind) => onChange({ ...mark, kind: kind })}
     />
   );
 }

@@ -1,7 +1,7 @@
 import { followMarks } from '@/core/body-map/follow';
 import type { BodyMark, InjuryMark, Layer } from '@/core/body-map/mark';
 import type { Site } from '@/core/body-map/sites';
-import type { Side } from '@/core/picture/finding-kinds';
+import type { Side } from '@/core/findings/finding-kinds';
 import { useRecord, useStepContent } from '../use-findings';
 import { useVisit } from '../visit-context';
 
@@ -11,7 +11,7 @@ export function useMarks(layer: Layer) {
   const { content } = useStepContent(step);
   const { visit, picture, readOnly } = useVisit();
   const record = useRecord(step);
-  const own = (content.marks ?? []) as BodyMark[];
+  const own: BodyMark[] = content.marks ?? [];
   const carried: InjuryMark[] =
     layer === 'injury' && !own.some((mark) => mark.layer === 'injury') ? (visit.carried?.injuries ?? []) : [];
   const before = [...own, ...carried];
@@ -26,7 +26,10 @@ export function useMarks(layer: Layer) {
         ...value,
       })),
       { with: 'hand', method: 'marked on the drawing' },
-      { marks: held },
+      // Skin is kept with the feet, aches and injuries with what was asked.
+      step === 'feet'
+        ? { marks: held.filter((mark) => mark.layer === 'skin') }
+        : { marks: held.filter((mark) => mark.layer !== 'skin') },
     );
   };
   const isAt = (site: Site, side: Side) => (mark: BodyMark) => mark.side === side && mark.site === site.id;
@@ -42,15 +45,15 @@ export function useMarks(layer: Layer) {
     carried: carried.length > 0,
     isOn: (site: Site, side: Side) => marks.some(isAt(site, side)) || saidWithout(site, side),
     add: (site: Site, side: Side, at: { x: number; y: number } = site): BodyMark => {
-      const mark = {
-        id: crypto.randomUUID().slice(0, 8),
+      const mark: BodyMark = {
+        id: crypto.randomUUID(),
         layer,
         side,
         view: site.view,
         site: site.id,
         x: Math.round(Math.min(100, Math.max(0, at.x)) * 10) / 10,
         y: Math.round(Math.min(220, Math.max(0, at.y)) * 10) / 10,
-      } as BodyMark;
+      };
       change([...marks, mark], side);
       return mark;
     },

@@ -1,11 +1,12 @@
 import { useState } from 'react';
-import { takeFrom } from '@/api/device-client';
+import { failureInWords, fetchFile } from '@/contract/client';
 import type { PrintIndices, Segment } from '@/core/examination/footprint/indices';
 import { type FoundPrint, PRINT_NOTES, type PrintOptions } from '@/core/examination/footprint/read-print';
-import { numberAt } from '@/core/picture/clinical-picture';
-import { SIDES, type Side } from '@/core/picture/finding-kinds';
-import { Choice } from '@/ui/controls/Choice';
-import type { FootprintAnswer, FootprintAsked } from '@/workers/footprint-worker';
+import { SIDES, type Side } from '@/core/findings/finding-kinds';
+import { numberAt } from '@/core/findings/picture';
+import { keysOf } from '@/core/tables/keys-of';
+import { Choice } from '@/ui/fields/Choice';
+import type { FootprintAnswer, FootprintQuestion } from '@/workers/footprint-worker';
 import { useTask } from '../../use-task';
 import { useHeld, useVisit } from '../visit-context';
 import { KeepReadings } from './keep';
@@ -49,7 +50,7 @@ interface Taken {
 
 function Footprint({ side }: { side: Side }) {
   const { picture } = useVisit();
-  const task = useTask<FootprintAsked, FootprintAnswer>(startWorker);
+  const task = useTask<FootprintQuestion, FootprintAnswer>(startWorker);
   const [file, setFile] = useHeld<File | null>(`print-file-${side}`, null);
   const [options, setOptions] = useHeld<Omit<PrintOptions, 'side'>>(`print-options-${side}`, {});
   const [taken, setTaken] = useHeld<Taken | null>(`print-${side}`, null);
@@ -84,9 +85,9 @@ function Footprint({ side }: { side: Side }) {
           device="Footprint scanner"
           fields={deviceFields(side)}
           onSimulate={async (settings) => {
-            const answer = await takeFrom('footprint-scanner', { ...settings, side });
-            if (!answer.ok) return answer.message;
-            void find(answer.file, {});
+            const answer = await fetchFile('footprintScanner', { query: { ...settings, side } });
+            if (!answer.ok) return failureInWords(answer);
+            void find(answer.value, {});
             return null;
           }}
         />
@@ -136,7 +137,7 @@ function Footprint({ side }: { side: Side }) {
               quiet
               options={PRINT_TOOLS}
               value={tool}
-              onChange={(value) => setTool((value as PrintTool | undefined) ?? 'axis')}
+              onChange={(value) => setTool(value ?? 'axis')}
             />
             {tool !== 'axis' && (
               <label className="flex items-center gap-1 text-sm">
@@ -205,7 +206,7 @@ function Crop({ crop = WHOLE, onCrop }: { crop: CropBox | undefined; onCrop: (cr
     <details>
       <summary className="cursor-pointer">crop</summary>
       <span className="flex flex-wrap gap-2">
-        {(Object.keys(WHOLE) as (keyof CropBox)[]).map((edge) => (
+        {keysOf(WHOLE).map((edge) => (
           <label key={edge} className="flex items-center gap-1">
             {edge}
             <input

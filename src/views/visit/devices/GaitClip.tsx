@@ -9,10 +9,11 @@ import {
   type GaitReading,
   gaitFindings,
 } from '@/core/examination/gait/readings';
-import { SIDES, type Side } from '@/core/picture/finding-kinds';
-import type { Value } from '@/core/picture/with-values';
+import { SIDES, type Side } from '@/core/findings/finding-kinds';
+import type { PlacedValue } from '@/core/findings/with-values';
+import { keysOf } from '@/core/tables/keys-of';
 import { figureIn } from '@/core/units/parse';
-import { Choice } from '@/ui/controls/Choice';
+import { Choice } from '@/ui/fields/Choice';
 import { useRecord, useStepContent } from '../use-findings';
 import { useVisit } from '../visit-context';
 import { AngleCourse } from './AngleCourse';
@@ -60,16 +61,16 @@ export default function GaitClip({ wearing = BAREFOOT }: { wearing?: string }) {
   const angle = lines ? heelAngle(lines, side) : null;
 
   const put = (next: GaitReading[]) => {
-    const said = gaitFindings(next).map(({ side: place, id, value }): Value => ({ place, id, value }));
+    const found = gaitFindings(next).map(({ side: place, id, value }): PlacedValue => ({ place, id, value }));
     // An angle that came from a clip goes with its last reading; one that was typed stays.
     const gone = SIDES.flatMap((place) =>
       GAIT_FINDINGS.filter(
         (id) =>
           picture.taken[`${place}.${id}`]?.with === 'clip' &&
-          !said.some((entry) => entry.place === place && entry.id === id),
-      ).map((id): Value => ({ place, id, value: undefined })),
+          !found.some((entry) => entry.place === place && entry.id === id),
+      ).map((id): PlacedValue => ({ place, id, value: undefined })),
     );
-    record([...said, ...gone], { with: 'clip', method: 'rear view, heel against leg' }, { gait: next });
+    record([...found, ...gone], { with: 'clip', method: 'rear view, heel against leg' }, { gait: next });
   };
   const keep = (event: GaitEvent) => {
     if (!lines || angle === null) return;
@@ -97,8 +98,8 @@ export default function GaitClip({ wearing = BAREFOOT }: { wearing?: string }) {
           device="Gait camera"
           fields={deviceFields(side)}
           onSimulate={(settings) => {
-            setSide(settings.side as Side);
-            setActivity(settings.activity as Activity);
+            setSide(settings.side === 'left' ? 'left' : 'right');
+            setActivity(settings.activity === 'run' ? 'run' : 'walk');
             return gait.simulate(settings);
           }}
         >
@@ -110,13 +111,13 @@ export default function GaitClip({ wearing = BAREFOOT }: { wearing?: string }) {
           label="Foot"
           options={SIDE_OPTIONS}
           value={side}
-          onChange={(value) => value && setSide(value as Side)}
+          onChange={(value) => value && setSide(value)}
         />
         <Choice
           label="Doing"
           options={ACTIVITY_OPTIONS}
           value={activity}
-          onChange={(value) => value && setActivity(value as Activity)}
+          onChange={(value) => value && setActivity(value)}
         />
         <label>
           <span className="block text-faint">On the feet</span>
@@ -196,7 +197,7 @@ export default function GaitClip({ wearing = BAREFOOT }: { wearing?: string }) {
             />
             <fieldset className="flex flex-wrap gap-2">
               <legend className="text-faint">Keep this angle as</legend>
-              {(Object.keys(GAIT_EVENTS) as GaitEvent[]).map((event) => (
+              {keysOf(GAIT_EVENTS).map((event) => (
                 <button
                   key={event}
                   type="button"

@@ -1,6 +1,6 @@
 import { reproducibility, toHalfDegree } from '@/core/examination/gait/heel-angle';
 import { GAIT_EVENTS, type GaitReading, gaitSentence, summariseGait } from '@/core/examination/gait/readings';
-import type { Side } from '@/core/picture/finding-kinds';
+import type { Side } from '@/core/findings/finding-kinds';
 import { figureIn } from '@/core/units/parse';
 
 interface Props {

@@ -16,6 +16,7 @@ import {
   WebGLRenderer,
 } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
+import { keysOf } from '@/core/tables/keys-of';
 import type { ScanAnswer } from '@/workers/scan-worker';
 
 const colour = (name: string) =>
@@ -131,7 +132,7 @@ export default function MeshView({ reading, lit }: Props) {
         className="h-60 border border-line"
       />
       <p className="flex gap-1">
-        {(Object.keys(VIEWS) as ViewName[]).map((view) => (
+        {keysOf(VIEWS).map((view) => (
           <button
             key={view}
             type="button"

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { takeFrom } from '@/api/device-client';
+import { failureInWords, fetchFile } from '@/contract/client';
 import type { FootAxis } from '@/core/examination/footprint/orient';
 import {
   PRESSURE_LINES,
@@ -8,12 +8,13 @@ import {
   type StepsSummary,
   summarise,
 } from '@/core/examination/pressure/analyse';
-import { REGION_IDS, REGIONS, type Region } from '@/core/examination/pressure/masks';
+import { PLANTAR_REGIONS, type PlantarRegion } from '@/core/examination/pressure/masks';
 import { EXAMINATION_SOURCES } from '@/core/examination/sources';
-import { NOT_EXAMINED } from '@/core/picture/clinical-picture';
-import { SIDES, type Side } from '@/core/picture/finding-kinds';
-import { Choice } from '@/ui/controls/Choice';
-import type { PressureAnswer, PressureAsked } from '@/workers/pressure-worker';
+import { SIDES, type Side } from '@/core/findings/finding-kinds';
+import { NOT_EXAMINED } from '@/core/findings/picture';
+import { Choice } from '@/ui/fields/Choice';
+import { Select } from '@/ui/fields/Select';
+import type { PressureAnswer, PressureQuestion } from '@/workers/pressure-worker';
 import { useTask } from '../../use-task';
 import { useHeld, useVisit } from '../visit-context';
 import { KeepReadings, type Reading } from './keep';
@@ -50,7 +51,7 @@ export default function Pressures() {
           label="Recorded"
           options={{ barefoot: 'barefoot', 'in-shoe': 'in the shoe' }}
           value={line}
-          onChange={(value) => value && setLine(value as PressureLine)}
+          onChange={(value) => value && setLine(value)}
         />
         <p className="text-faint text-xs max-w-lg">
           {risk
@@ -80,7 +81,7 @@ const meanAndSpread = ({ mean, sd }: Spread, decimals: number) =>
   `${mean.toFixed(decimals)}${sd > 0 ? ` ± ${sd.toFixed(decimals)}` : ''}`;
 
 function Steps({ side, line }: { side: Side; line: PressureLine }) {
-  const task = useTask<PressureAsked, PressureAnswer>(startWorker);
+  const task = useTask<PressureQuestion, PressureAnswer>(startWorker);
   const [steps, setSteps] = useHeld<PressureAnswer[]>(`steps-${side}`, []);
   const [chosen, setShown] = useState(LATEST);
   const shown = Math.min(chosen, steps.length - 1);
@@ -116,9 +117,9 @@ function Steps({ side, line }: { side: Side; line: PressureLine }) {
           device="Pressure plate"
           fields={deviceFields(side)}
           onSimulate={async (settings) => {
-            const answer = await takeFrom('pressure-plate', { ...settings, side });
-            if (!answer.ok) return answer.message;
-            void read([answer.file]);
+            const answer = await fetchFile('pressurePlate', { query: { ...settings, side } });
+            if (!answer.ok) return failureInWords(answer);
+            void read([answer.value]);
             return null;
           }}
         />
@@ -200,7 +201,7 @@ function Steps({ side, line }: { side: Side; line: PressureLine }) {
                 {summary.regions.map((region) => (
                   <tr key={region.region}>
                     <th scope="row" className="!py-0.5">
-                      {REGIONS[region.region]}
+                      {PLANTAR_REGIONS[region.region]}
                     </th>
                     <td className="!py-0.5 figure">{meanAndSpread(region.peakKpa, 0)}</td>
                     <td className="!py-0.5 figure">{meanAndSpread(region.pressureTimeKpaS, 1)}</td>
@@ -218,27 +219,19 @@ function Steps({ side, line }: { side: Side; line: PressureLine }) {
 
 /** Whether a shoe relieves a healed site enough: the region’s peak now against the one in the shoe before. */
 function Relief({ side, summary }: { side: Side; summary: StepsSummary }) {
-  const [region, setRegion] = useState<Region>(summary.highest.peak);
+  const [region, setRegion] = useState<PlantarRegion>(summary.highest.peak);
   const [typed, setTyped] = useState('');
   const before = Number(typed.replace(',', '.'));
   const now = summary.regions.find((entry) => entry.region === region)!.peakKpa.mean;
   const answer = typed !== '' && before > 0 ? relieves(before, now) : null;
   return (
     <div className="flex flex-wrap gap-2 items-end text-sm">
-      <label>
-        <span className="block text-faint">At a healed site</span>
-        <select
-          aria-label={`Healed site, ${side}`}
-          value={region}
-          onChange={(event) => setRegion(event.target.value as Region)}
-        >
-          {REGION_IDS.map((id) => (
-            <option key={id} value={id}>
-              {REGIONS[id]}
-            </option>
-          ))}
-        </select>
-      </label>
+      <Select
+        label={`Healed site, ${side}`}
+        options={PLANTAR_REGIONS}
+        value={region}
+        onChange={(next) => next && setRegion(next)}
+      />
       <label>
         <span className="block text-faint">in the shoe before, kPa</span>
         <input
@@ -269,8 +262,8 @@ function readingsOf(summary: StepsSummary): Reading[] {
     note: [spreadOf(spread, decimals), where].filter(Boolean).join(', '),
   });
   return [
-    row('peakPressure', summary.peakKpa, 0, REGIONS[summary.highest.peak]),
-    row('pressureTimeIntegral', integral.pressureTimeKpaS, 1, REGIONS[integral.region]),
+    row('peakPressure', summary.peakKpa, 0, PLANTAR_REGIONS[summary.highest.peak]),
+    row('pressureTimeIntegral', integral.pressureTimeKpaS, 1, PLANTAR_REGIONS[integral.region]),
     row('contactArea', summary.contactCm2, 1),
     ...(summary.excursionIndex ? [row('excursionIndex', summary.excursionIndex, 1)] : []),
     row('archIndexLoaded', summary.archIndex, 3),

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { PrintIndices, Segment } from '@/core/examination/footprint/indices';
 import { mmPerPixel, PRINT_AGAINST_TAPE_MM } from '@/core/examination/footprint/scale';
-import type { Side } from '@/core/picture/finding-kinds';
+import type { Side } from '@/core/findings/finding-kinds';
 import { parseLength } from '@/core/units/length';
 
 interface Props {

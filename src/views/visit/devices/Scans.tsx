@@ -1,12 +1,13 @@
 import { lazy, Suspense, useState } from 'react';
-import { takeFrom } from '@/api/device-client';
-import { REAL_DIFFERENCE } from '@/core/examination/real-difference';
+import { failureInWords, fetchFile } from '@/contract/client';
+import { readDifference } from '@/core/examination/real-difference';
 import { SCAN_UNITS, type ScanReading, type ScanUnit } from '@/core/examination/scan/reading';
-import { NOT_EXAMINED } from '@/core/picture/clinical-picture';
-import { SIDES, type Side } from '@/core/picture/finding-kinds';
-import { definitionOf } from '@/core/picture/findings';
+import { SIDES, type Side } from '@/core/findings/finding-kinds';
+import { definitionOf, shortLabelOf } from '@/core/findings/findings';
+import { NOT_EXAMINED } from '@/core/findings/picture';
+import { keysOf } from '@/core/tables/keys-of';
 import { figureIn } from '@/core/units/parse';
-import type { ScanAnswer, ScanAsked } from '@/workers/scan-worker';
+import type { ScanAnswer, ScanQuestion } from '@/workers/scan-worker';
 import { useTask } from '../../use-task';
 import { useRecord } from '../use-findings';
 import { useHeld, useVisit } from '../visit-context';
@@ -61,7 +62,7 @@ export default function Scans() {
 }
 
 function Scan({ side }: { side: Side }) {
-  const task = useTask<ScanAsked, ScanAnswer>(startWorker);
+  const task = useTask<ScanQuestion, ScanAnswer>(startWorker);
   const [file, setFile] = useHeld<File | null>(`scan-file-${side}`, null);
   const [reading, setReading] = useHeld<ScanAnswer | null>(`scan-${side}`, null);
   const [lit, setLit] = useState<string | null>(null);
@@ -82,9 +83,9 @@ function Scan({ side }: { side: Side }) {
           device="Foot scanner"
           fields={deviceFields(side)}
           onSimulate={async (settings) => {
-            const answer = await takeFrom('foot-scanner', { ...settings, side });
-            if (!answer.ok) return answer.message;
-            void read(answer.file, null);
+            const answer = await fetchFile('footScanner', { query: { ...settings, side } });
+            if (!answer.ok) return failureInWords(answer);
+            void read(answer.value, null);
             return null;
           }}
         />
@@ -93,7 +94,7 @@ function Scan({ side }: { side: Side }) {
       {asksUnit && file && (
         <p className="flex gap-2 items-center">
           The file is in
-          {(Object.keys(SCAN_UNITS) as ScanUnit[]).map((unit) => (
+          {keysOf(SCAN_UNITS).map((unit) => (
             <button key={unit} type="button" className="press" onClick={() => void read(file, unit)}>
               {unit}
             </button>
@@ -157,18 +158,17 @@ function ScanMeasureTable({
           {MEASURES.map((id) => {
             const held = picture[side][id];
             const apart = held === NOT_EXAMINED ? null : rounded(id) - held;
-            const least = REAL_DIFFERENCE[id]?.least ?? 0;
             return (
               <tr key={id} onMouseEnter={() => onLit(id)} onMouseLeave={() => onLit(null)}>
                 <th scope="row" className="!py-0.5">
-                  {definitionOf(id).label.replace(', heel to longest toe', '').replace(', tallest toe', '')}
+                  {shortLabelOf(id)}
                 </th>
                 <td className="!py-0.5 figure">{rounded(id).toFixed(1)}</td>
                 <td className="!py-0.5 figure">
                   {held === NOT_EXAMINED ? <span className="text-faint">–</span> : figureIn('mm', held)}
                 </td>
                 <td
-                  className={`!py-0.5 figure ${apart !== null && Math.abs(apart) > least ? 'text-hold' : ''}`}
+                  className={`!py-0.5 figure ${apart !== null && readDifference(id, apart) === 'beyond error' ? 'text-hold' : ''}`}
                 >
                   {apart === null ? '' : figureIn('mm', apart)}
                 </td>

@@ -1,6 +1,7 @@
-import type { Side } from '@/core/picture/finding-kinds';
-import { definitionOf, type FindingId } from '@/core/picture/findings';
-import type { Instrument } from '@/core/picture/taken';
+import type { Side } from '@/core/findings/finding-kinds';
+import { definitionOf, type FindingId } from '@/core/findings/findings';
+import { valueAt } from '@/core/findings/picture';
+import type { Instrument } from '@/core/findings/taken';
 import { figureIn, printIn } from '@/core/units/parse';
 import { BandLine } from '../BandLine';
 import { useRecord } from '../use-findings';
@@ -34,7 +35,7 @@ export function KeepReadings({ step, side, readings, with: instrument, method }:
   const record = useRecord(step);
   const kept = readings.every(({ id, value }) => {
     const taken = picture.taken[`${side}.${id}`];
-    return taken?.with === instrument && picture[side][id as never] === rounded(id, value);
+    return taken?.with === instrument && valueAt(picture, side, id) === rounded(id, value);
   });
   const keep = () =>
     record(
@@ -56,7 +57,7 @@ export function KeepReadings({ step, side, readings, with: instrument, method }:
           {readings.map(({ id, value, note }) => {
             const definition = definitionOf(id);
             if (definition.kind !== 'number') return null;
-            const held = picture[side][id as never] as number | string;
+            const held = valueAt(picture, side, id);
             const differs = typeof held === 'number' && held !== rounded(id, value);
             return (
               <tr key={id}>

@@ -1,5 +1,5 @@
 import type { Picture } from '@/core/examination/footprint/picture';
-import { fail, ok, type Result } from '@/core/result';
+import { fail, ok, type Result } from '@/core/result/result';
 
 /** Frames of a clip, each no taller than the stage needs. */
 export interface Clip {

@@ -1,8 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
-import { takeFrom } from '@/api/device-client';
+import { failureInWords, fetchFile } from '@/contract/client';
 import type { HeelLines } from '@/core/examination/gait/heel-angle';
 import { followMarks, snapLines } from '@/core/examination/gait/skin-marks';
-import type { Problem } from '@/core/result';
+import type { Problem } from '@/core/result/result';
 import type { TaskState } from '../../use-task';
 import { useHeld } from '../visit-context';
 import { type Clip, clipFromPictures, clipFromVideo, pixelsOf } from './load-frames';
@@ -82,9 +82,9 @@ export function useGaitClip() {
     const worker = async () => {
       while (next < count && problem === null && !signal.aborted) {
         const index = next++;
-        const answer = await takeFrom('gait-camera', { ...settings, frame: index }, signal);
-        if (answer.ok) files[index] = answer.file;
-        else problem ??= answer.message;
+        const answer = await fetchFile('gaitCamera', { query: { ...settings, frame: index } }, { signal });
+        if (answer.ok) files[index] = answer.value;
+        else problem ??= failureInWords(answer);
         onProgress((0.8 * files.filter(Boolean).length) / count);
       }
     };
@@ -96,9 +96,9 @@ export function useGaitClip() {
 
   /** Takes from the simulated camera; a sentence when it refuses its settings, else null at the first frame. */
   const simulate = async (settings: Record<string, string>): Promise<string | null> => {
-    const answer = await takeFrom('gait-camera', { ...settings, frame: 0 });
-    if (!answer.ok) return answer.message;
-    void film(settings, answer.file, Number(settings.frames));
+    const answer = await fetchFile('gaitCamera', { query: { ...settings, frame: 0 } });
+    if (!answer.ok) return failureInWords(answer);
+    void film(settings, answer.value, Number(settings.frames));
     return null;
   };
 

@@ -1,5 +1,5 @@
 import { markInWords } from '@/core/examination/sources';
-import { SIDES, type Side } from '@/core/picture/finding-kinds';
+import { SIDES, type Side } from '@/core/findings/finding-kinds';
 import {
   ANKLE_QUESTIONS,
   ANKLE_RULES_DO_NOT_FIT,
@@ -8,7 +8,8 @@ import {
   type AnkleVerdict,
   ankleInjuryRules,
 } from '@/core/safety/ankle-injury-rules';
-import { Choice } from '@/ui/controls/Choice';
+import { keysOf } from '@/core/tables/keys-of';
+import { Choice } from '@/ui/fields/Choice';
 
 const VERDICT: Record<AnkleVerdict, string> = {
   'x-ray': 'X-ray by the rule',
@@ -37,7 +38,7 @@ export function AnkleRules({ answers, onChange }: Props) {
             {side}
           </strong>
         ))}
-        {(Object.keys(ANKLE_QUESTIONS) as AnkleQuestion[]).map((question) => (
+        {keysOf(ANKLE_QUESTIONS).map((question) => (
           <div key={question} className="contents">
             <span>{ANKLE_QUESTIONS[question]}</span>
             {SIDES.map((side) => (

@@ -1,4 +1,4 @@
-import { SIDES } from '@/core/picture/finding-kinds';
+import { SIDES } from '@/core/findings/finding-kinds';
 import { BodyMap } from '../body-map/BodyMap';
 import { InjuryTimeline } from '../body-map/InjuryTimeline';
 import { BothFeet, FindingField } from '../FindingField';

@@ -1,17 +1,18 @@
 import { lazy, Suspense, useState } from 'react';
-import { type Answer, call, errorAt, sayWhy } from '@/api/client';
-import type { StepContents } from '@/api/visit-schema';
-import { modelTitle } from '@/core/match/model';
-import { pairsOnShelf } from '@/core/match/shelf';
+import { type Answer, call, errorAt, failureInWords } from '@/contract/client';
+import { dayOf } from '@/core/calendar/days';
+import { modelTitle } from '@/core/catalogue/model';
+import { pairsOnShelf } from '@/core/catalogue/shelf';
+import { numberQuestion, SIDES } from '@/core/findings/finding-kinds';
+import { placeOn } from '@/core/fitting/sizes';
 import { RETURN_DAYS } from '@/core/orders/order';
-import { numberField, SIDES } from '@/core/picture/finding-kinds';
-import { suggestedWarnings } from '@/core/safety/suggested-warnings';
-import { openWarnings } from '@/core/safety/warning-signs';
 import { sizeInWords } from '@/core/sizing/start-size';
-import { handOverBlocks } from '@/core/tryon/hand-over-blocks';
-import { placeOn } from '@/core/tryon/sizes';
-import { Choice } from '@/ui/controls/Choice';
-import { Measure } from '@/ui/controls/Measure';
+import { omitUndefined } from '@/core/tables/omit-undefined';
+import type { StepContents } from '@/core/visit/contents';
+import { chosenTryOn } from '@/core/visit/read-visit';
+import { Choice } from '@/ui/fields/Choice';
+import { FormProblem } from '@/ui/fields/Field';
+import { Measure } from '@/ui/fields/Measure';
 import { useModels } from '../use-models';
 import { useVisit } from '../visit-context';
 import { Modifications } from './Modifications';
@@ -22,22 +23,23 @@ const OrderCard = lazy(() =>
 
 type Content = StepContents['hand-over'];
 
-const WEEKLY = numberField('Distance a week in this pair', 'km', [0, 400], { plausible: [0, 150] });
-const MINUTES = numberField('Usual outing, minutes', 'count', [0, 1440], { plausible: [5, 300] });
+const WEEKLY = numberQuestion('Distance a week in this pair', 'km', [0, 400], { plausible: [0, 150] });
+const MINUTES = numberQuestion('Usual outing, minutes', 'count', [0, 1440], { plausible: [5, 300] });
 
 const NOT_SAVED = 'Something is not saved yet: the line at the top says what. Nothing has been handed over.';
 
 /** What still stands in the way, then the pair's start, and the patient's sheet. */
 export function HandOver() {
-  const { visit, store, state, picture, specification, readOnly } = useVisit();
+  const { visit, store, state, blocks, readOnly } = useVisit();
   const entry = state.steps['hand-over'];
-  const content = entry.content as Content;
+  const { content } = entry;
   const [answer, setAnswer] = useState<Answer<unknown> | null>(null);
+  const [isUnsaved, setUnsaved] = useState(false);
   const [busy, setBusy] = useState(false);
   const [days, setDays] = useState(String(RETURN_DAYS));
-  const { models } = useModels();
+  const chosen = chosenTryOn({ 'try-on': state.steps['try-on'].content });
+  const { models } = useModels(chosen !== null && !readOnly);
   if (readOnly) return <HandedOver />;
-  const chosen = (store.content('try-on').tryOns ?? []).find((tryOn) => tryOn.verdict === 'chosen');
   const model = models?.find(({ id }) => id === chosen?.model);
   const shelf =
     model && chosen
@@ -46,24 +48,10 @@ export function HandOver() {
           SIDES.map((side) => placeOn(chosen, side)),
         )
       : null;
-  const blocks = [
-    ...openWarnings(state.steps.warnings.content, suggestedWarnings(picture)).map((block) => ({
-      href: '#warnings',
-      text: block.message,
-    })),
-    ...specification.deadlocks.map((deadlock) => ({ href: '#reason', text: deadlock.message })),
-    ...(chosen ? [] : [{ href: '#try-on', text: 'No tried pair has the verdict “chosen”.' }]),
-    ...(chosen && model ? handOverBlocks(chosen, model, specification) : []).map((text) => ({
-      href: '#try-on',
-      text,
-    })),
-  ];
+  // An order starts when it is collected: its first day does not stand in the way yet.
+  const blocksOrder = blocks.some(({ step }) => step !== 'hand-over');
   const save = (part: Partial<Content>, typed?: Record<string, string>) =>
-    store.change(
-      'hand-over',
-      Object.fromEntries(Object.entries({ ...content, ...part }).filter(([, value]) => value !== undefined)),
-      typed,
-    );
+    store.change('hand-over', omitUndefined<Content>({ ...content, ...part }), typed);
   const text = (name: string, value: string | undefined) => {
     const { [name]: _, ...rest } = entry.typed;
     return value === undefined ? rest : { ...rest, [name]: value };
@@ -72,18 +60,18 @@ export function HandOver() {
   const termIsWrong = !(Number.isInteger(term) && term >= 0 && term <= 365);
   const end = async (how: 'hand-over' | 'order') => {
     setBusy(true);
-    const saved = await store.flush();
+    const isSaved = await store.flush();
+    setUnsaved(!isSaved);
+    const params = { id: visit.id };
     const { startedOn: _, ...ordered } = content;
-    const result: Answer<unknown> = saved
-      ? await call(
-          'POST',
-          `/visits/${visit.id}/${how}`,
-          how === 'order' ? { ...ordered, returnDays: term } : content,
-        )
-      : { ok: false, kind: 'refused', problem: { type: 'about:blank', status: 0, title: NOT_SAVED } };
+    const result = !isSaved
+      ? null
+      : how === 'order'
+        ? await call('orderPair', { params, body: { ...ordered, returnDays: term } })
+        : await call('handOver', { params, body: content });
     setBusy(false);
     setAnswer(result);
-    if (result.ok) location.reload();
+    if (result?.ok) location.reload();
   };
   return (
     <div className="grid gap-4 max-w-2xl">
@@ -103,8 +91,8 @@ export function HandOver() {
           <h2>Still in the way</h2>
           <ul>
             {blocks.map((block) => (
-              <li key={block.text}>
-                <span className="problem">{block.text}</span> <a href={block.href}>Go there</a>
+              <li key={`${block.step} ${block.message}`}>
+                <span className="problem">{block.message}</span> <a href={`#${block.step}`}>Go there</a>
               </li>
             ))}
           </ul>
@@ -120,7 +108,7 @@ export function HandOver() {
           <span className="block text-faint">First use</span>
           <input
             type="date"
-            value={content.startedOn ?? new Date().toISOString().slice(0, 10)}
+            value={content.startedOn ?? dayOf(new Date())}
             onChange={(event) => save({ startedOn: event.target.value || undefined })}
           />
           {errorAt(answer, 'startedOn') && (
@@ -131,7 +119,7 @@ export function HandOver() {
           label="Ground, mostly"
           options={{ hard: 'hard', mixed: 'mixed', soft: 'soft' }}
           value={content.surface}
-          onChange={(surface) => save({ surface: surface as Content['surface'] })}
+          onChange={(surface) => save({ surface: surface })}
         />
         <Measure
           definition={WEEKLY}
@@ -152,11 +140,9 @@ export function HandOver() {
           save({ modifications: modifications.length > 0 ? modifications : undefined })
         }
       />
-      {answer && !answer.ok && (
-        <p role="alert" className="problem">
-          {sayWhy(answer)}
-        </p>
-      )}
+      <FormProblem
+        message={isUnsaved ? NOT_SAVED : answer && !answer.ok ? failureInWords(answer) : undefined}
+      />
       <div className="flex flex-wrap gap-3 items-baseline">
         <button
           type="button"
@@ -169,7 +155,7 @@ export function HandOver() {
         <button
           type="button"
           className="press"
-          disabled={blocks.length > 0 || busy || termIsWrong}
+          disabled={blocksOrder || busy || termIsWrong}
           onClick={() => end('order')}
         >
           Order instead
@@ -205,9 +191,9 @@ function CloseWithout() {
   const [problem, setProblem] = useState<string | null>(null);
   const close = async () => {
     await store.flush();
-    const answer = await call('POST', `/visits/${visit.id}/close`, { reason });
+    const answer = await call('closeVisit', { params: { id: visit.id }, body: { reason } });
     if (answer.ok) location.assign(`/patients/${visit.patient.id}`);
-    else setProblem(sayWhy(answer));
+    else setProblem(failureInWords(answer));
   };
   return (
     <details>

@@ -1,11 +1,11 @@
 import { readHypermobility } from '@/core/examination/posture/hypermobility';
 import { degreesPerCentimetre } from '@/core/examination/posture/lunge';
 import { POSTURE_ITEMS } from '@/core/examination/posture/six-items';
-import { REAL_DIFFERENCE, readDifference } from '@/core/examination/real-difference';
+import { readDifference, realDifferenceOf } from '@/core/examination/real-difference';
 import { EXAMINATION_SOURCES, markInWords } from '@/core/examination/sources';
-import { NOT_EXAMINED, numberAt } from '@/core/picture/clinical-picture';
-import { SIDES, type Side } from '@/core/picture/finding-kinds';
-import { definitionOf, type FindingId } from '@/core/picture/findings';
+import { SIDES, type Side } from '@/core/findings/finding-kinds';
+import { definitionOf, type FindingId } from '@/core/findings/findings';
+import { NOT_EXAMINED, numberAt } from '@/core/findings/picture';
 import { figureIn, UNIT_LABEL } from '@/core/units/parse';
 import { GuideDrawing } from '@/ui/drawing/GuideDrawing';
 import { PostureDrawing } from '@/ui/drawing/PostureDrawing';
@@ -113,7 +113,7 @@ function SideDifference({ ids }: { ids: readonly FindingId[] }) {
     if (left === null || right === null || left === undefined || right === undefined) return [];
     const definition = definitionOf(id);
     const unit = definition.kind === 'number' ? definition.unit : 'score';
-    const real = REAL_DIFFERENCE[id];
+    const real = realDifferenceOf(id);
     return [
       <li key={id}>
         {definition.label}: left {figureIn(unit, Math.abs(left - right))} {UNIT_LABEL[unit]}{' '}

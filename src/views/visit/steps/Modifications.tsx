@@ -5,10 +5,13 @@ import {
   type ModificationKind,
   modificationInWords,
 } from '@/core/orders/order';
-import { targetInWords } from '@/core/prescribe/explain';
+import { acceptsEverything, targetInWords } from '@/core/prescribe/explain/in-words';
 import { featureOf } from '@/core/shoe/features';
+import { mapTable } from '@/core/tables/keys-of';
+import { Select } from '@/ui/fields/Select';
 import { useVisit } from '../visit-context';
 
+const KINDS = mapTable(MODIFICATIONS, ({ label }) => label);
 const SIDE_OPTIONS = { left: 'left', right: 'right', both: 'both' } as const;
 
 interface Props {
@@ -26,9 +29,9 @@ export function Modifications({ value, onChange }: Props) {
   const { unit, most } = MODIFICATIONS[kind];
   const number = amount.trim() === '' ? undefined : Number(amount.replace(',', '.'));
   const wrong = unit !== null && number !== undefined && !(number > 0 && number <= most);
-  const asked = (['left', 'right'] as const).flatMap((foot) =>
+  const wanted = (['left', 'right'] as const).flatMap((foot) =>
     specification.feet[foot]
-      .filter((target) => targetInWords(target) !== 'any')
+      .filter((target) => !acceptsEverything(target))
       .map((target) => `${foot}: ${featureOf(target.feature).label.toLowerCase()} ${targetInWords(target)}`),
   );
   const add = () => {
@@ -48,7 +51,7 @@ export function Modifications({ value, onChange }: Props) {
   return (
     <section aria-label="Changes to the pair" className="grid gap-1">
       <h2>Changes to the pair</h2>
-      {asked.length > 0 && <p className="text-faint">The specification asks {asked.join('; ')}.</p>}
+      {wanted.length > 0 && <p className="text-faint">The specification asks {wanted.join('; ')}.</p>}
       <ul>
         {value.map((modification, at) => (
           <li key={modificationInWords(modification)}>
@@ -65,26 +68,8 @@ export function Modifications({ value, onChange }: Props) {
         ))}
       </ul>
       <div className="flex flex-wrap gap-3 items-end">
-        <label>
-          <span className="block text-faint">What</span>
-          <select value={kind} onChange={({ target }) => setKind(target.value as ModificationKind)}>
-            {Object.entries(MODIFICATIONS).map(([id, { label }]) => (
-              <option key={id} value={id}>
-                {label}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label>
-          <span className="block text-faint">Side</span>
-          <select value={side} onChange={({ target }) => setSide(target.value as Modification['side'])}>
-            {Object.entries(SIDE_OPTIONS).map(([id, label]) => (
-              <option key={id} value={id}>
-                {label}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Select label="What" options={KINDS} value={kind} onChange={(next) => next && setKind(next)} />
+        <Select label="Side" options={SIDE_OPTIONS} value={side} onChange={(next) => next && setSide(next)} />
         {unit !== null && (
           <label>
             <span className="block text-faint">Amount, {unit === 'deg' ? 'degrees' : unit}</span>

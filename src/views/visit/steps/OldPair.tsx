@@ -1,5 +1,6 @@
 import { lazy, Suspense } from 'react';
-import { greaterOf } from '@/core/picture/clinical-picture';
+import { optionsIn } from '@/core/findings/findings';
+import { greaterOf } from '@/core/findings/picture';
 import { type BenchAnswers, signsOfUse } from '@/core/shoe/bench/read-bench';
 import { FindingField } from '../FindingField';
 import { Sections } from '../Sections';
@@ -56,9 +57,7 @@ function OldBench() {
   const signs = useFinding('oldPairSigns', 'body');
   const answers: BenchAnswers = content.bench ?? {};
   const { typed } = state.steps['old-pair'];
-  const found = signsOfUse(answers).filter(
-    (sign) => !((signs.value as string[] | undefined) ?? []).includes(sign),
-  );
+  const found = signsOfUse(answers).filter((sign) => !(optionsIn(signs.value) ?? []).includes(sign));
   return (
     <BenchTest
       pair="old"
@@ -75,7 +74,7 @@ function OldBench() {
               <button
                 type="button"
                 className="press"
-                onClick={() => signs.set([...((signs.value as string[] | undefined) ?? []), ...found])}
+                onClick={() => signs.set([...(optionsIn(signs.value) ?? []), ...found])}
               >
                 Take {found.length} sign{found.length === 1 ? '' : 's'} of use into the history
               </button>

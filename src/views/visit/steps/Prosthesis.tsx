@@ -1,12 +1,12 @@
-import { numberField } from '@/core/picture/finding-kinds';
+import { numberQuestion } from '@/core/findings/finding-kinds';
 import { shankAlignment } from '@/core/prosthesis/shank-alignment';
 import { type SockKind, sockStack } from '@/core/prosthesis/sock-stack';
-import { Measure } from '@/ui/controls/Measure';
+import { Measure } from '@/ui/fields/Measure';
 import { FindingField } from '../FindingField';
 import { useVisit } from '../visit-context';
 
-const RISE = numberField('Shoe’s heel rise', 'mm', [0, 120], { plausible: [0, 40] });
-const PLY = numberField('Wanted ply', 'count', [0, 40], { plausible: [0, 15], whole: true });
+const RISE = numberQuestion('Shoe’s heel rise', 'mm', [0, 120], { plausible: [0, 40] });
+const PLY = numberQuestion('Wanted ply', 'count', [0, 40], { plausible: [0, 15], whole: true });
 const KINDS = [1, 2, 3, 5, 6] as const;
 
 /** Shank alignment and sock stack, drawn and computed as they are typed. */

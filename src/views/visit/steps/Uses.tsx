@@ -1,5 +1,5 @@
-import { NOT_EXAMINED } from '@/core/picture/clinical-picture';
-import { FINDINGS } from '@/core/picture/findings';
+import { FINDINGS } from '@/core/findings/findings';
+import { NOT_EXAMINED } from '@/core/findings/picture';
 import { parseDistance } from '@/core/units/distance';
 import { useStepContent } from '../use-findings';
 import { useVisit } from '../visit-context';

@@ -1,28 +1,29 @@
-import type { StepContents } from '@/api/visit-schema';
 import {
   URGENCY_LABEL,
   WARNING_ACTIONS,
   WARNING_SIGNS,
   type WarningAction,
+  type WarningSignId,
 } from '@/core/safety/warning-signs';
-import { Choice } from '@/ui/controls/Choice';
+import type { StepContents } from '@/core/visit/contents';
+import { Choice } from '@/ui/fields/Choice';
 import { useVisit } from '../visit-context';
 import { AnkleRules } from './AnkleRules';
 
 /** Signs that stop a fitting: which are present, and what was done about each. */
 export function Warnings() {
   const { store, state, warnings } = useVisit();
-  const check = state.steps.warnings.content as StepContents['warnings'];
+  const check = state.steps.warnings.content;
   const { suggested, open } = warnings;
   const present = check.present ?? [];
   const save = (next: Partial<StepContents['warnings']>) => store.change('warnings', { ...check, ...next });
-  const toggle = (sign: string) =>
+  const toggle = (sign: WarningSignId) =>
     save({
       present: present.some((entry) => entry.sign === sign)
         ? present.filter((entry) => entry.sign !== sign)
         : [...present, { sign }],
     });
-  const answer = (sign: string, part: { action?: WarningAction; note?: string }) =>
+  const answer = (sign: WarningSignId, part: { action?: WarningAction; note?: string }) =>
     save({ present: present.map((entry) => (entry.sign === sign ? { ...entry, ...part } : entry)) });
   return (
     <div className="grid gap-3">
@@ -62,7 +63,7 @@ export function Warnings() {
                     label="What was done"
                     options={WARNING_ACTIONS}
                     value={entry.action}
-                    onChange={(action) => answer(sign.id, { action: action as WarningAction | undefined })}
+                    onChange={(action) => answer(sign.id, { action: action })}
                   />
                   <label className="grow">
                     <span className="block text-faint">Note (needed)</span>

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { cadenceOf, raisedRate, STEP_RATE_CHANGES } from '@/core/examination/gait/cadence';
 import { markInWords } from '@/core/examination/sources';
-import { NOT_EXAMINED } from '@/core/picture/clinical-picture';
+import { NOT_EXAMINED } from '@/core/findings/picture';
 import { FindingField } from '../FindingField';
 import { useRecord } from '../use-findings';
 import { useVisit } from '../visit-context';

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
-import type { BodyFindingId, FootFindingId } from '@/core/picture/findings';
-import { definitionOf } from '@/core/picture/findings';
-import type { Place } from '@/core/picture/with-values';
+import type { BodyFindingId, FootFindingId } from '@/core/findings/findings';
+import { definitionOf } from '@/core/findings/findings';
+import type { Place } from '@/core/findings/with-values';
 import { useFinding } from '../use-findings';
 import { useVisit } from '../visit-context';
 

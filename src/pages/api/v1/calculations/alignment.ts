@@ -1,4 +1,4 @@
-import { api } from '@/api/contract';
+import { api } from '@/contract/contract';
 import { shankAlignment } from '@/core/prosthesis/shank-alignment';
 import { endpoint } from '@/server/http/endpoint';
 import { valueOrRefusal } from '@/server/http/problem';

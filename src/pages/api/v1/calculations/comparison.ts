@@ -1,5 +1,5 @@
-import { api } from '@/api/contract';
+import { api } from '@/contract/contract';
 import { endpoint } from '@/server/http/endpoint';
-import { compareSchoolsFor } from '@/server/services/calculations';
+import { compareSchoolsFor } from '@/server/services/visits/calculations';
 
 export const POST = endpoint(api.comparison, (tenant, { body }) => compareSchoolsFor(tenant, body));

@@ -1,5 +1,5 @@
-import { api } from '@/api/contract';
+import { api } from '@/contract/contract';
 import { endpoint } from '@/server/http/endpoint';
-import { adviseOnFit } from '@/server/services/candidates';
+import { adviseOnFit } from '@/server/services/shoes/candidates';
 
 export const POST = endpoint(api.fitAdvice, (tenant, { body }) => adviseOnFit(tenant, body));

@@ -1,5 +1,5 @@
-import { api } from '@/api/contract';
+import { api } from '@/contract/contract';
 import { endpoint } from '@/server/http/endpoint';
-import { nextQuestions } from '@/server/services/calculations';
+import { nextQuestions } from '@/server/services/visits/calculations';
 
 export const POST = endpoint(api.nextQuestions, (tenant, { body }) => nextQuestions(tenant, body));

@@ -1,5 +1,5 @@
-import { api } from '@/api/contract';
+import { api } from '@/contract/contract';
 import { endpoint } from '@/server/http/endpoint';
-import { reliance } from '@/server/services/calculations';
+import { reliance } from '@/server/services/visits/calculations';
 
 export const POST = endpoint(api.reliance, (tenant, { body }) => reliance(tenant, body));

@@ -1,4 +1,4 @@
-import { api } from '@/api/contract';
+import { api } from '@/contract/contract';
 import { sizeTable } from '@/core/sizing/size-table';
 import { endpoint } from '@/server/http/endpoint';
 import { valueOrRefusal } from '@/server/http/problem';

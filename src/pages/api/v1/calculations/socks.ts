@@ -1,4 +1,4 @@
-import { api } from '@/api/contract';
+import { api } from '@/contract/contract';
 import { sockStack } from '@/core/prosthesis/sock-stack';
 import { endpoint } from '@/server/http/endpoint';
 import { valueOrRefusal } from '@/server/http/problem';

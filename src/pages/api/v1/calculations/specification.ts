@@ -1,5 +1,5 @@
-import { api } from '@/api/contract';
+import { api } from '@/contract/contract';
 import { endpoint } from '@/server/http/endpoint';
-import { calculateSpecification } from '@/server/services/calculations';
+import { calculateSpecification } from '@/server/services/visits/calculations';
 
 export const POST = endpoint(api.specification, (tenant, { body }) => calculateSpecification(tenant, body));

@@ -1,4 +1,4 @@
-import { api } from '@/api/contract';
+import { api } from '@/contract/contract';
 import { wearForecast } from '@/core/wear/forecast';
 import { endpoint } from '@/server/http/endpoint';
 

@@ -1,5 +1,5 @@
-import { api } from '@/api/contract';
+import { api } from '@/contract/contract';
 import { endpoint } from '@/server/http/endpoint';
-import { calculateWhatIf } from '@/server/services/calculations';
+import { calculateWhatIf } from '@/server/services/visits/calculations';
 
 export const POST = endpoint(api.whatIf, (tenant, { body }) => calculateWhatIf(tenant, body));

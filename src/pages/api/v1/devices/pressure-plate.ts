@@ -1,5 +1,5 @@
-import { api } from '@/api/contract';
+import { api } from '@/contract/contract';
 import { endpoint } from '@/server/http/endpoint';
-import { recordedStep } from '@/server/services/devices';
+import { recordedStep } from '@/server/services/visits/devices';
 
 export const GET = endpoint(api.pressurePlate, async (_, { query }) => recordedStep(query));

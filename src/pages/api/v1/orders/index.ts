@@ -1,6 +1,6 @@
-import { api } from '@/api/contract';
+import { api } from '@/contract/contract';
 import { endpoint } from '@/server/http/endpoint';
-import { listOrders } from '@/server/services/order-records';
+import { listOrders } from '@/server/services/orders/order-records';
 
 export const GET = endpoint(api.orders, (tenant, { query }) =>
   listOrders(tenant, {

@@ -1,6 +1,6 @@
-import { api } from '@/api/contract';
+import { api } from '@/contract/contract';
 import { endpoint } from '@/server/http/endpoint';
-import { addPatient, findPatients } from '@/server/services/patients';
+import { addPatient, findPatients } from '@/server/services/people/patients';
 
 export const GET = endpoint(api.findPatients, (tenant, { query }) => findPatients(tenant, query.q));
 export const POST = endpoint(api.addPatient, (tenant, { body }) => addPatient(tenant, body));

@@ -1,5 +1,5 @@
-import { api } from '@/api/contract';
+import { api } from '@/contract/contract';
 import { endpoint } from '@/server/http/endpoint';
-import { removeToken } from '@/server/services/tokens';
+import { removeToken } from '@/server/services/people/tokens';
 
 export const DELETE = endpoint(api.removeToken, (tenant, { params }) => removeToken(tenant, params.id));

@@ -1,6 +1,6 @@
-import { api } from '@/api/contract';
+import { api } from '@/contract/contract';
 import { endpoint } from '@/server/http/endpoint';
-import { addToken, listTokens } from '@/server/services/tokens';
+import { addToken, listTokens } from '@/server/services/people/tokens';
 
 export const GET = endpoint(api.tokens, listTokens);
 export const POST = endpoint(api.addToken, (tenant, { body }) => addToken(tenant, body.name, body.days));

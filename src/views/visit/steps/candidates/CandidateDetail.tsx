@@ -1,11 +1,11 @@
 import { useMemo } from 'react';
+import { SIDES } from '@/core/findings/finding-kinds';
+import { numberAt } from '@/core/findings/picture';
 import type { Candidate } from '@/core/match/candidates';
 import type { reasonsFor } from '@/core/match/rank';
-import { numberAt } from '@/core/picture/clinical-picture';
-import { SIDES } from '@/core/picture/finding-kinds';
+import { standingBandOf } from '@/core/prescribe/explain/standing-band';
 import { fitPlan } from '@/core/shoe/drawing/fit-plan';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
-import { standingBandOf } from '@/core/shoe/drawing/standing-band';
 import { interval95, offsetInWords } from '@/core/sizing/learned/learn-offsets';
 import { sizeWish } from '@/core/sizing/size-wish';
 import { MarkShape } from '@/ui/drawing/Marks';

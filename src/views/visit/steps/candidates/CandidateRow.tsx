@@ -1,11 +1,13 @@
 import { useMemo } from 'react';
+import { modelTitle } from '@/core/catalogue/model';
 import type { Candidate } from '@/core/match/candidates';
-import { modelTitle } from '@/core/match/model';
 import { DIRECTIONS, type DirectionId } from '@/core/match/more-like';
 import { reasonsFor } from '@/core/match/rank';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
 import type { SizedPair } from '@/core/sizing/size-pair';
+import { mapTable } from '@/core/tables/keys-of';
 import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
+import { Select } from '@/ui/fields/Select';
 import { useVisit } from '../../visit-context';
 import { CandidateDetail } from './CandidateDetail';
 import { useBrought } from './use-brought';
@@ -25,6 +27,8 @@ const scoreInWords = ({ score, spread }: Candidate['entry']): string => {
   const off = Math.round(spread * 100);
   return off >= 1 ? `${points} ± ${off} %` : `${points} %`;
 };
+
+const DIRECTION_LABELS = mapTable(DIRECTIONS, ({ label }) => label);
 
 /** One candidate: how well it serves, in which size, what speaks for and against it. */
 export function CandidateRow({ candidate, open, onOpen, onLike, also }: Props) {
@@ -85,21 +89,15 @@ export function CandidateRow({ candidate, open, onOpen, onLike, also }: Props) {
           >
             {open ? 'less' : 'drawn, all reasons'}
           </button>
-          <label>
-            <span className="sr-only">More like {title}, but</span>
-            <select
-              className="text-sm more-like"
-              value=""
-              onChange={({ target }) => target.value && onLike(target.value as DirectionId)}
-            >
-              <option value="">more like this, but …</option>
-              {Object.entries(DIRECTIONS).map(([id, { label }]) => (
-                <option key={id} value={id}>
-                  {label}
-                </option>
-              ))}
-            </select>
-          </label>
+          <Select<DirectionId>
+            quiet
+            label={`More like ${title}, but`}
+            className="text-sm more-like"
+            none="more like this, but …"
+            options={DIRECTION_LABELS}
+            value={undefined}
+            onChange={(direction) => direction && onLike(direction)}
+          />
         </p>
       </div>
       <div className="text-right">{pair && <PairSize pair={pair} candidate={candidate} />}</div>

@@ -1,15 +1,18 @@
+import { lazy, Suspense } from 'react';
+import { Failed } from '@/ui/page/Failed';
 import { Sections } from '../../Sections';
 import { useCandidates } from '../../use-candidates';
 import { Conditions } from './Conditions';
 import { LeftOut } from './LeftOut';
 import { RankedList } from './RankedList';
-import { SideBySide } from './SideBySide';
 import { SizeSystems } from './SizeSystems';
+
+const SideBySide = lazy(() => import('./SideBySide').then((part) => ({ default: part.SideBySide })));
 
 /** The catalogue against the specification: what suits, in which size, why and why not, and what to bring. */
 export function Candidates() {
-  const { candidates, problem } = useCandidates();
-  if (problem) return <p className="problem">{problem}</p>;
+  const { candidates, problem, retry } = useCandidates();
+  if (problem) return <Failed problem={problem} onRetry={retry} />;
   if (!candidates) return <p role="status">Ranking the catalogue …</p>;
   return (
     <div className="grid gap-2">
@@ -18,7 +21,15 @@ export function Candidates() {
         label="Parts of the candidates"
         parts={[
           { id: 'ranked', title: 'Ranked', content: <RankedList candidates={candidates} /> },
-          { id: 'beside', title: 'Side by side', content: <SideBySide candidates={candidates} /> },
+          {
+            id: 'beside',
+            title: 'Side by side',
+            content: (
+              <Suspense fallback={<p className="text-faint">Opening …</p>}>
+                <SideBySide candidates={candidates} />
+              </Suspense>
+            ),
+          },
           { id: 'sizes', title: 'Sizes', content: <SizeSystems /> },
           {
             id: 'out',

@@ -1,12 +1,13 @@
-import { NOT_EXAMINED } from '@/core/picture/clinical-picture';
-import { SIDES } from '@/core/picture/finding-kinds';
+import { SIDES } from '@/core/findings/finding-kinds';
+import { NOT_EXAMINED } from '@/core/findings/picture';
 import { type FittingConditions, INSERTS, MEASURED, SOCKS } from '@/core/sizing/size-wish';
+import { mapTable } from '@/core/tables/keys-of';
+import { omitUndefined } from '@/core/tables/omit-undefined';
+import { Select } from '@/ui/fields/Select';
 import { useVisit } from '../../visit-context';
 
-const labels = <K extends string>(table: Record<K, { label: string }>): Record<K, string> =>
-  Object.fromEntries(
-    Object.entries<{ label: string }>(table).map(([id, { label }]) => [id, label]),
-  ) as Record<K, string>;
+const SOCK_LABELS = mapTable(SOCKS, ({ label }) => label);
+const INSERT_LABELS = mapTable(INSERTS, ({ label }) => label);
 
 /** Under what the size is looked for, and the patient's own limit. */
 export function Conditions() {
@@ -16,28 +17,20 @@ export function Conditions() {
   const { typed } = state.steps.candidates;
   const save = (part: Partial<typeof content>, text: Record<string, string> = typed) => {
     if (readOnly) return;
-    const next = Object.entries({ ...content, ...part }).filter(([, value]) => value !== undefined);
-    store.change('candidates', Object.fromEntries(next), text);
+    store.change('candidates', omitUndefined<typeof content>({ ...content, ...part }), text);
   };
-  const pick = (
-    name: keyof FittingConditions,
+  const pick = <N extends keyof FittingConditions, O extends NonNullable<FittingConditions[N]>>(
+    name: N,
     label: string,
-    options: Record<string, string>,
-    usual: string,
+    options: Readonly<Record<O, string>>,
+    chosen: O,
   ) => (
-    <label>
-      <span className="block text-faint">{label}</span>
-      <select
-        value={conditions[name] ?? usual}
-        onChange={({ target }) => save({ conditions: { ...conditions, [name]: target.value } })}
-      >
-        {Object.entries(options).map(([id, text]) => (
-          <option key={id} value={id}>
-            {text}
-          </option>
-        ))}
-      </select>
-    </label>
+    <Select<O>
+      label={label}
+      options={options}
+      value={chosen}
+      onChange={(value) => save({ conditions: { ...conditions, [name]: value } })}
+    />
   );
   const worn = SIDES.some((side) => {
     const { insert } = picture[side];
@@ -53,9 +46,9 @@ export function Conditions() {
   };
   return (
     <div className="flex flex-wrap gap-x-4 gap-y-1 items-end">
-      {pick('sock', 'Sock', labels(SOCKS), 'thin')}
-      {pick('insert', 'Insert that goes in', labels(INSERTS), 'none')}
-      {pick('measured', 'Feet measured', MEASURED, 'late')}
+      {pick('sock', 'Sock', SOCK_LABELS, conditions.sock ?? 'thin')}
+      {pick('insert', 'Insert that goes in', INSERT_LABELS, conditions.insert ?? 'none')}
+      {pick('measured', 'Feet measured', MEASURED, conditions.measured ?? 'late')}
       <label>
         <span className="block text-faint">Budget at most</span>
         <input

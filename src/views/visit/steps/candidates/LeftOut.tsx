@@ -1,4 +1,4 @@
-import { modelTitle } from '@/core/match/model';
+import { modelTitle } from '@/core/catalogue/model';
 import type { CandidatesView } from '../../use-candidates';
 
 /** What is no candidate, and why: by which limit, or for want of a size. */

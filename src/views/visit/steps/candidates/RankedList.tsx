@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
-import { type Candidate, proposeOf } from '@/core/match/candidates';
-import { modelTitle } from '@/core/match/model';
+import { modelTitle } from '@/core/catalogue/model';
+import { type Candidate, proposeFrom } from '@/core/match/candidates';
 import { DIRECTIONS, type DirectionId, moreLikeThis } from '@/core/match/more-like';
 import { type Proposal, ROLE_LABEL } from '@/core/match/propose';
 import type { CandidatesView } from '../../use-candidates';
@@ -20,7 +20,7 @@ export function RankedList({ candidates }: { candidates: CandidatesView }) {
   const { usable, byId } = candidates;
   const measured = usable.some(({ pair }) => pair !== null) || candidates.noSize.length > 0;
   const ranked = useMemo(() => usable.map(({ entry }) => entry), [usable]);
-  const proposals = useMemo(() => proposeOf(usable, byId), [usable, byId]);
+  const proposals = useMemo(() => proposeFrom(usable, byId), [usable, byId]);
   const alike = useMemo(
     () => (like && byId.get(like.id) ? moreLikeThis(like.but, byId.get(like.id)!, ranked, byId) : null),
     [like, ranked, byId],

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
+import { modelTitle } from '@/core/catalogue/model';
 import { compareModels } from '@/core/match/compare';
-import { modelTitle } from '@/core/match/model';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
 import { CompareTable } from '@/ui/drawing/CompareTable';
 import { OverlaidProfiles } from '@/ui/drawing/OverlaidProfiles';

@@ -1,5 +1,5 @@
-import { greaterOf, numberAt } from '@/core/picture/clinical-picture';
-import { SIDES } from '@/core/picture/finding-kinds';
+import { SIDES } from '@/core/findings/finding-kinds';
+import { greaterOf, numberAt } from '@/core/findings/picture';
 import { footDifference } from '@/core/sizing/foot-difference';
 import { growthForecast } from '@/core/sizing/growth-forecast';
 import { sizeTable } from '@/core/sizing/size-table';

@@ -1,11 +1,11 @@
 import { centileOf } from '@/core/examination/measures/centile';
 import { compareMeasure } from '@/core/examination/measures/compare';
 import { growthRate, usualGrowth } from '@/core/examination/measures/growth';
-import { REAL_DIFFERENCE } from '@/core/examination/real-difference';
+import { realDifferenceOf } from '@/core/examination/real-difference';
 import { markInWords } from '@/core/examination/sources';
-import { NOT_EXAMINED } from '@/core/picture/clinical-picture';
-import { SIDES } from '@/core/picture/finding-kinds';
-import { definitionOf, type FootFindingId } from '@/core/picture/findings';
+import { SIDES } from '@/core/findings/finding-kinds';
+import { definitionOf, type FootFindingId, shortLabelOf } from '@/core/findings/findings';
+import { NOT_EXAMINED } from '@/core/findings/picture';
 import { figureIn } from '@/core/units/parse';
 import { Spark } from '@/ui/charts/Spark';
 import { FeetDrawing } from '../../FeetDrawing';
@@ -64,7 +64,7 @@ export function Compare() {
               return (
                 <tr key={row.id}>
                   <th scope="row" className="!py-1">
-                    {definitionOf(row.id).label.split(',')[0]}
+                    {shortLabelOf(row.id)}
                   </th>
                   {SIDES.map((side) => (
                     <td key={side} className="!py-1 figure">
@@ -95,7 +95,7 @@ export function Compare() {
                   <td className="!py-1">
                     <Spark
                       label={`${definitionOf(row.id).label} over visits`}
-                      error={REAL_DIFFERENCE[row.id]?.least ?? 0}
+                      error={realDifferenceOf(row.id)?.least ?? 0}
                       courses={[
                         { name: 'left', points: row.course.left },
                         { name: 'right', points: row.course.right, dashed: true },

@@ -1,8 +1,8 @@
 import { lazy, Suspense } from 'react';
+import { atRiskCategory, REVIEW_MONTHS } from '@/core/examination/at-risk-category';
 import { MONOFILAMENT_SITES } from '@/core/examination/sensation';
-import { NOT_EXAMINED } from '@/core/picture/clinical-picture';
-import { SIDES } from '@/core/picture/finding-kinds';
-import { atRiskCategory, REVIEW_MONTHS } from '@/core/safety/at-risk-category';
+import { SIDES } from '@/core/findings/finding-kinds';
+import { NOT_EXAMINED } from '@/core/findings/picture';
 import { BodyMap } from '../../body-map/BodyMap';
 import { BothFeet } from '../../FindingField';
 import { NoneOf } from '../../NoneOf';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { markInWords } from '@/core/examination/sources';
-import { NOT_EXAMINED } from '@/core/picture/clinical-picture';
-import { SIDES, type Side } from '@/core/picture/finding-kinds';
+import { SIDES, type Side } from '@/core/findings/finding-kinds';
+import { NOT_EXAMINED } from '@/core/findings/picture';
 import { legVolume, parseGirths, volumeBand, volumeDifference } from '@/core/swelling/leg-volume';
 import { figureIn } from '@/core/units/parse';
 import { useRecord, useStepContent } from '../../use-findings';

@@ -1,5 +1,5 @@
-import { NOT_EXAMINED } from '@/core/picture/clinical-picture';
-import { SIDES } from '@/core/picture/finding-kinds';
+import { SIDES } from '@/core/findings/finding-kinds';
+import { NOT_EXAMINED } from '@/core/findings/picture';
 import { footDifference, heelBallRatio } from '@/core/sizing/foot-difference';
 import { BothFeet } from '../../FindingField';
 import { useVisit } from '../../visit-context';

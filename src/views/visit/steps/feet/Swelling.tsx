@@ -1,7 +1,7 @@
 import { useState } from 'react';
-import { SIDES, type Side } from '@/core/picture/finding-kinds';
-import { definitionOf } from '@/core/picture/findings';
-import type { Value } from '@/core/picture/with-values';
+import { SIDES, type Side } from '@/core/findings/finding-kinds';
+import { definitionOf, shortLabelOf } from '@/core/findings/findings';
+import type { PlacedValue } from '@/core/findings/with-values';
 import {
   GIRTH_MEASURES,
   type GirthMeasure,
@@ -29,7 +29,7 @@ export function Swelling() {
   const { visit, picture, readOnly } = useVisit();
   const { content } = useStepContent('feet');
   const record = useRecord('feet');
-  const asked = useRecord('ask');
+  const recordHistory = useRecord('ask');
   const own = content.swelling ?? [];
   const earlier = visit.earlier.flatMap((entry) => entry.swelling);
   const readings = inOrder([...earlier, ...own]);
@@ -38,7 +38,7 @@ export function Swelling() {
   const put = (next: SwellingReading[]) => {
     const values = SIDES.flatMap((side) => {
       const worst = worstGirths(next, side);
-      return GIRTH_MEASURES.map((id): Value => ({ place: side, id, value: worst[id] }));
+      return GIRTH_MEASURES.map((id): PlacedValue => ({ place: side, id, value: worst[id] }));
     });
     record(values, { with: 'hand', method: 'worst state of the day' }, { swelling: next });
   };
@@ -58,7 +58,7 @@ export function Swelling() {
               {SIDES.flatMap((side) =>
                 GIRTH_MEASURES.map((measure) => (
                   <th key={`${side}-${measure}`} scope="col">
-                    {definitionOf(measure).label.replace(' girth', '')}, {side}
+                    {shortLabelOf(measure)}, {side}
                   </th>
                 )),
               )}
@@ -140,7 +140,7 @@ export function Swelling() {
                     className="press press-quiet"
                     disabled={readOnly}
                     onClick={() =>
-                      asked([{ place: advice.side!, id: 'swelling', value: 'changes' }], {
+                      recordHistory([{ place: advice.side!, id: 'swelling', value: 'changes' }], {
                         with: 'hand',
                         method: 'girths of a day',
                       })

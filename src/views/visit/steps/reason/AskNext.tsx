@@ -1,5 +1,6 @@
-import { definitionOf } from '@/core/picture/findings';
+import { definitionOf } from '@/core/findings/findings';
 import { featureOf } from '@/core/shoe/features';
+import { Failed } from '@/ui/page/Failed';
 import { STEP_NAME } from '../../Spine';
 import { timeInWords } from '../../time-in-words';
 import { useVisit } from '../../visit-context';
@@ -10,8 +11,9 @@ const SHOWN = 15;
 /** What nobody has examined, ranked by how much knowing it could change the specification. */
 export function AskNext() {
   const { reasoning } = useVisit();
-  if (!reasoning) return <p role="status">Working out what is worth finding out …</p>;
-  const { questions } = reasoning;
+  if (reasoning.problem) return <Failed problem={reasoning.problem} onRetry={reasoning.retry} />;
+  if (!reasoning.answer) return <p role="status">Working out what is worth finding out …</p>;
+  const { questions } = reasoning.answer;
   const most = questions[0]?.expected ?? 1;
   if (questions.length === 0) return <p>Nothing that is still open could change this specification.</p>;
   return (

@@ -1,9 +1,9 @@
 import { type KeyboardEvent, useMemo, useRef, useState } from 'react';
-import { definitionOf } from '@/core/picture/findings';
-import { type Board as BoardData, boardOf, wayOf } from '@/core/prescribe/board';
-import { isTense, targetInWords } from '@/core/prescribe/explain';
-import { BUILT_IN } from '@/core/prescribe/resolve';
-import type { Push } from '@/core/prescribe/specification';
+import { definitionOf } from '@/core/findings/findings';
+import { BUILT_IN } from '@/core/prescribe/engine/resolve';
+import type { Push } from '@/core/prescribe/engine/specification';
+import { type Board as BoardData, boardOf, wayOf } from '@/core/prescribe/explain/board';
+import { isTense, targetInWords } from '@/core/prescribe/explain/in-words';
 import { featureOf } from '@/core/shoe/features';
 import { PushMark, WAY_WORD } from '@/ui/drawing/PushMark';
 import { useVisit } from '../../visit-context';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Deadlock, Push } from '@/core/prescribe/specification';
+import type { Deadlock, Push } from '@/core/prescribe/engine/specification';
 import { useVisit } from '../../visit-context';
 import { useChoices } from './use-choices';
 

@@ -1,10 +1,12 @@
 import { useId, useState } from 'react';
-import type { Side } from '@/core/picture/finding-kinds';
-import { decisionProblems } from '@/core/prescribe/decision-problems';
-import { DECISION_WORD, targetInWords } from '@/core/prescribe/explain';
-import type { Decision, DecisionKind, Target } from '@/core/prescribe/specification';
+import type { Side } from '@/core/findings/finding-kinds';
+import { ruledTarget } from '@/core/prescribe/engine/decide';
+import { decisionProblems } from '@/core/prescribe/engine/decision-problems';
+import type { Decision, DecisionKind, Target } from '@/core/prescribe/engine/specification';
+import { DECISION_WORD, targetInWords } from '@/core/prescribe/explain/in-words';
 import { axisOf, type NumericFeature } from '@/core/shoe/feature-kinds';
 import { featureOf, printFeature } from '@/core/shoe/features';
+import { keysOf } from '@/core/tables/keys-of';
 import { UNIT_LABEL } from '@/core/units/parse';
 import { useChoices } from './use-choices';
 
@@ -29,12 +31,13 @@ export function Decide({ target, side }: Props) {
   const { decide, undecide, readOnly } = useChoices();
   const [kind, setKind] = useState<DecisionKind | null>(null);
   const { decision } = target;
+  const ruled = ruledTarget(target);
   const place = { feature: target.feature, ...(side ? { side } : {}) };
   if (decision)
     return (
       <p>
         <strong>{DECISION_WORD[decision.kind]}</strong>: {decision.reason}.{' '}
-        {decision.ruled && <>The rules say {targetInWords({ ...target, ...decision.ruled } as Target)}. </>}
+        {ruled && <>The rules say {targetInWords(ruled)}. </>}
         {decision.refused && <span className="problem">{decision.refused} </span>}
         {!readOnly && (
           <button type="button" className="press press-quiet" onClick={() => undecide(place)}>
@@ -57,7 +60,7 @@ export function Decide({ target, side }: Props) {
     />
   ) : (
     <p className="flex gap-1 text-sm">
-      {(Object.keys(KINDS) as DecisionKind[]).map((each) => (
+      {keysOf(KINDS).map((each) => (
         <button key={each} type="button" className="press" title={MEANS[each]} onClick={() => setKind(each)}>
           {KINDS[each]} …
         </button>

@@ -1,9 +1,14 @@
-import { numberAt } from '@/core/picture/clinical-picture';
-import { SIDES, type Side } from '@/core/picture/finding-kinds';
-import { firmnessWord, targetInWords, wantInWords } from '@/core/prescribe/explain';
-import { MUST_MATCH, oneSidedWishes } from '@/core/prescribe/left-and-right';
-import type { Target } from '@/core/prescribe/specification';
-import { utilityAt } from '@/core/prescribe/utility';
+import { SIDES, type Side } from '@/core/findings/finding-kinds';
+import { numberAt } from '@/core/findings/picture';
+import type { Target } from '@/core/prescribe/engine/specification';
+import { utilityAt } from '@/core/prescribe/engine/utility';
+import {
+  acceptsEverything,
+  firmnessWord,
+  targetInWords,
+  wantInWords,
+} from '@/core/prescribe/explain/in-words';
+import { MUST_MATCH, oneSidedWishes } from '@/core/prescribe/explain/left-and-right';
 import { type FeatureId, featureOf, printFeature } from '@/core/shoe/features';
 import { figureIn } from '@/core/units/parse';
 import { useVisit } from '../../visit-context';
@@ -14,7 +19,7 @@ export function LeftRight() {
   const { specification } = useVisit();
   const wishes = oneSidedWishes(specification);
   const alike = specification.targets.filter(
-    (target) => target.feature in MUST_MATCH && targetInWords(target) !== 'any',
+    (target) => target.feature in MUST_MATCH && !acceptsEverything(target),
   );
   return (
     <div className="grid gap-3">
@@ -70,7 +75,7 @@ const mainReason = (target: Target): string =>
 
 function Foot({ side }: { side: Side }) {
   const { specification, picture } = useVisit();
-  const targets = specification.feet[side].filter((target) => targetInWords(target) !== 'any');
+  const targets = specification.feet[side].filter((target) => !acceptsEverything(target));
   const length = numberAt(picture, 'footLength', side);
   const other = numberAt(picture, 'footLength', side === 'left' ? 'right' : 'left');
   const longer = length !== null && other !== null && length - other;

@@ -1,10 +1,10 @@
 import { useState } from 'react';
-import { isPublished, isSourceId, recallMark, SOURCES } from '@/core/knowledge/sources';
-import { wayOf } from '@/core/prescribe/board';
-import { movedInWords, wantInWords } from '@/core/prescribe/explain';
-import { BUILT_IN } from '@/core/prescribe/resolve';
-import { indexOf } from '@/core/prescribe/rule-index';
-import type { Push, Target } from '@/core/prescribe/specification';
+import { BUILT_IN } from '@/core/prescribe/engine/resolve';
+import { indexOf } from '@/core/prescribe/engine/rule-index';
+import type { Push, Target } from '@/core/prescribe/engine/specification';
+import { wayOf } from '@/core/prescribe/explain/board';
+import { movedInWords, wantInWords } from '@/core/prescribe/explain/in-words';
+import { isPublished, isSourceId, recallMark, SOURCES } from '@/core/sources/sources';
 import { PushMark } from '@/ui/drawing/PushMark';
 import { useVisit } from '../../visit-context';
 import { useChoices } from './use-choices';

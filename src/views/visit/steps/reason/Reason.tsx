@@ -1,10 +1,11 @@
 import { lazy, Suspense } from 'react';
-import { SCHOOL_CHOICES, type SchoolChoice } from '@/core/knowledge/schools';
-import { shoeValues } from '@/core/prescribe/shoe-values';
+import { SCHOOL_CHOICES } from '@/core/knowledge/schools';
+import { shoeValues } from '@/core/prescribe/engine/shoe-values';
 import { LIMITS_OF_USE } from '@/core/safety/cautions';
 import { minimalistIndexOf, type ShoeIndex } from '@/core/shoe/minimalist-index';
 import { MOTION_CONTROL_MOST, motionControlScaleOf } from '@/core/shoe/motion-control-scale';
-import { Choice } from '@/ui/controls/Choice';
+import { mapTable } from '@/core/tables/keys-of';
+import { Choice } from '@/ui/fields/Choice';
 import { Sections } from '../../Sections';
 import { useVisit } from '../../visit-context';
 import { AskNext } from './AskNext';
@@ -14,7 +15,7 @@ import { LeftRight } from './LeftRight';
 import { Schools } from './Schools';
 import { useChoices } from './use-choices';
 
-const SCHOOLS = Object.fromEntries(Object.entries(SCHOOL_CHOICES).map(([id, entry]) => [id, entry.label]));
+const SCHOOLS = mapTable(SCHOOL_CHOICES, ({ label }) => label);
 
 const range = ({ least, most }: ShoeIndex): string =>
   Math.round(least) === Math.round(most)
@@ -38,7 +39,7 @@ export function Reason() {
             label="School of this visit"
             options={SCHOOLS}
             value={school}
-            onChange={(value) => save({ school: (value as SchoolChoice | undefined) ?? visit.clinic.school })}
+            onChange={(value) => save({ school: value ?? visit.clinic.school })}
           />
         )}
         <p className="text-faint text-xs leading-snug">

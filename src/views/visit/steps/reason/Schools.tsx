@@ -1,8 +1,8 @@
 import { useMemo, useState } from 'react';
-import { call, sayWhy } from '@/api/client';
+import { call, failureInWords } from '@/contract/client';
 import { SCHOOL_CHOICES, type SchoolChoice } from '@/core/knowledge/schools';
-import { type ComparedRow, compareSchools } from '@/core/prescribe/compare';
-import { firmnessWord, targetInWords } from '@/core/prescribe/explain';
+import { type ComparedTargetRow, compareSchools } from '@/core/prescribe/explain/compare-schools';
+import { firmnessWord, targetInWords } from '@/core/prescribe/explain/in-words';
 import { featureOf } from '@/core/shoe/features';
 import { useVisit } from '../../visit-context';
 import { useChoices } from './use-choices';
@@ -15,14 +15,17 @@ export function Schools() {
   const { save } = useChoices();
   const [all, setAll] = useState(false);
   const [own, setOwn] = useState(visit.patient.school);
-  const [said, setSaid] = useState('');
+  const [message, setMessage] = useState('');
   const { schools, rows } = useMemo(() => compareSchools(picture, options), [picture, options]);
   const differing = rows.filter((row) => row.differs);
   const shown = all || differing.length === 0 ? rows : differing;
   const keep = async (choice: SchoolChoice | null) => {
-    const answer = await call('PATCH', `/patients/${visit.patient.id}`, { school: choice });
+    const answer = await call('changePatient', {
+      params: { id: visit.patient.id },
+      body: { school: choice },
+    });
     if (answer.ok) setOwn(choice);
-    setSaid(answer.ok ? 'Kept with the patient.' : sayWhy(answer));
+    setMessage(answer.ok ? 'Kept with the patient.' : failureInWords(answer));
   };
   return (
     <div className="grid gap-2">
@@ -40,7 +43,7 @@ export function Schools() {
             No school of the patient’s own
           </button>
         )}{' '}
-        <span role="status">{said}</span>
+        <span role="status">{message}</span>
       </p>
       <table className="text-sm schools">
         <thead>
@@ -84,7 +87,7 @@ export function Schools() {
 }
 
 /** One feature under each school; what stands alone among the three camps is lit by weight and a rule under it. */
-function SchoolRow({ row, schools }: { row: ComparedRow; schools: readonly SchoolChoice[] }) {
+function SchoolRow({ row, schools }: { row: ComparedTargetRow; schools: readonly SchoolChoice[] }) {
   const targetOf = (choice: SchoolChoice) => row.targets[schools.indexOf(choice)] ?? null;
   const says = (choice: SchoolChoice) => {
     const target = targetOf(choice);

@@ -1,7 +1,7 @@
-import type { Side } from '@/core/picture/finding-kinds';
-import { definitionOf } from '@/core/picture/findings';
-import { firmnessWord, isTense, targetInWords } from '@/core/prescribe/explain';
-import type { Alternative, Target } from '@/core/prescribe/specification';
+import type { Side } from '@/core/findings/finding-kinds';
+import { definitionOf } from '@/core/findings/findings';
+import type { Alternative, Target } from '@/core/prescribe/engine/specification';
+import { firmnessWord, isTense, targetInWords } from '@/core/prescribe/explain/in-words';
 import { featureOf, printFeature } from '@/core/shoe/features';
 import { useVisit } from '../../visit-context';
 import { Decide } from './Decide';
@@ -40,8 +40,8 @@ const NAMED = 4;
 
 function HangsOn({ target }: { target: Target }) {
   const { reasoning } = useVisit();
-  const list = reasoning?.hangsOn[target.feature] ?? [];
-  if (!reasoning) return null;
+  const list = reasoning.answer?.reliance[target.feature] ?? [];
+  if (!reasoning.answer) return null;
   if (list.length === 0)
     return (
       <p className="text-sm">

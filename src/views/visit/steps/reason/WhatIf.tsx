@@ -1,14 +1,15 @@
 import { useMemo } from 'react';
-import { recallMark, SOURCES } from '@/core/knowledge/sources';
-import { shoeValues } from '@/core/prescribe/shoe-values';
+import { shoeValues } from '@/core/prescribe/engine/shoe-values';
 import { printFeature } from '@/core/shoe/features';
-import { LEVERS, type Lever, REGIONS } from '@/core/what-if/effects';
-import { type Scenario, scenarioOf, type Told, WHAT_IF_CAUTION, whatIf } from '@/core/what-if/what-if';
+import { recallMark, SOURCES } from '@/core/sources/sources';
+import { keysOf } from '@/core/tables/keys-of';
+import { LEG_REGIONS, LEVERS, type Lever } from '@/core/what-if/effects';
+import { type LoadChange, type Scenario, scenarioOf, WHAT_IF_CAUTION, whatIf } from '@/core/what-if/what-if';
 import { LegDrawing, sizeInWords } from '@/ui/drawing/LegDrawing';
 import { useHeld, useVisit } from '../../visit-context';
 import { useChoices } from './use-choices';
 
-const LEVER_IDS = Object.keys(LEVERS) as Lever[];
+const LEVER_IDS = keysOf(LEVERS);
 
 function leverInWords(lever: Lever, value: number): string {
   const { unit } = LEVERS[lever];
@@ -24,7 +25,7 @@ export function WhatIf() {
   const today = useMemo(() => scenarioOf(shoeValues(specification)), [specification]);
   const [turned, setTurned] = useHeld<Partial<Scenario>>('what-if', {});
   const now: Scenario = { ...today, ...turned };
-  const told = whatIf(today, now, visit.house.settings);
+  const changes = whatIf(today, now, visit.house.settings);
   const pinned = choices.scenario;
   const untouched = LEVER_IDS.every((lever) => now[lever] === today[lever]);
   return (
@@ -71,12 +72,12 @@ export function WhatIf() {
           </p>
         </div>
         <div>
-          <LegDrawing told={told} label="This what-if" />
+          <LegDrawing changes={changes} label="This what-if" />
           <p className="text-xs text-faint text-center">Now. Up: more load; filled: size known</p>
         </div>
         {pinned && (
           <div>
-            <LegDrawing told={whatIf(today, pinned, visit.house.settings)} label="Pinned what-if" />
+            <LegDrawing changes={whatIf(today, pinned, visit.house.settings)} label="Pinned what-if" />
             <p className="text-xs text-faint text-center">Pinned beside today’s</p>
           </div>
         )}
@@ -84,12 +85,12 @@ export function WhatIf() {
           {untouched && (
             <p className="text-faint">Nothing is turned: the shoe stands as specified. Move a slider.</p>
           )}
-          {told
+          {changes
             .filter((region) => region.lines.length > 0)
             .map((region) => (
               <section key={region.region}>
                 <h3 className="font-medium font-[family-name:inherit]">
-                  {REGIONS[region.region]}: {sizeInWords(region)}
+                  {LEG_REGIONS[region.region]}: {sizeInWords(region)}
                 </h3>
                 <ul className="text-xs">
                   {region.lines.map((line) => (
@@ -113,7 +114,7 @@ export function WhatIf() {
   );
 }
 
-function Line({ line }: { line: Told }) {
+function Line({ line }: { line: LoadChange }) {
   const source = line.source === 'clinic-setting' ? null : SOURCES[line.source];
   const size = line.size
     ? ` ${[...new Set([line.size.low, line.size.high].map((value) => `${value > 0 ? '+' : '−'}${Math.abs(Math.round(value))}`))].join(' to ')} %`
@@ -145,7 +146,7 @@ function Pinned({
   onDrop: (() => void) | null;
 }) {
   const { visit } = useVisit();
-  const told = whatIf(today, pinned, visit.house.settings);
+  const changes = whatIf(today, pinned, visit.house.settings);
   const turned = LEVER_IDS.filter((lever) => pinned[lever] !== today[lever]);
   return (
     <section aria-label="Pinned what-if" className="border-t border-rule pt-2 text-sm">
@@ -170,9 +171,9 @@ function Pinned({
       </table>
       {turned.length === 0 && <p>It is the same as today’s shoe.</p>}
       <p>
-        {told
+        {changes
           .filter((region) => region.direction !== 'none')
-          .map((region) => `${REGIONS[region.region]} ${sizeInWords(region)}`)
+          .map((region) => `${LEG_REGIONS[region.region]} ${sizeInWords(region)}`)
           .join('; ')}
       </p>
       <p className="flex gap-2 mt-1">

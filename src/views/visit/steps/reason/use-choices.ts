@@ -1,12 +1,12 @@
-import type { Choices } from '@/api/visit-schema';
-import type { Decision } from '@/core/prescribe/specification';
+import type { Decision } from '@/core/prescribe/engine/specification';
 import type { FeatureId } from '@/core/shoe/features';
+import type { Choices } from '@/core/visit/contents';
 import { useVisit } from '../../visit-context';
 
 /** The choices of this visit: school, what was set aside, what was decided, the pinned what-if. */
 export function useChoices() {
   const { store, state, readOnly } = useVisit();
-  const choices = state.steps.reason.content as Choices;
+  const choices = state.steps.reason.content;
   const save = (part: Choices) => store.change('reason', { ...choices, ...part });
   const aside = choices.setAside ?? [];
   const decisions = choices.decisions ?? [];
@@ -21,9 +21,7 @@ export function useChoices() {
     setAside: (rule: string, feature: FeatureId, reason: string) =>
       save({ setAside: [...others(rule, feature), { rule, feature, reason }] }),
     takeBack: (rule: string, feature: FeatureId) => save({ setAside: others(rule, feature) }),
-    decide: (decision: Decision) =>
-      save({ decisions: [...otherDecisions(decision), decision] as NonNullable<Choices['decisions']> }),
-    undecide: (place: Pick<Decision, 'feature' | 'side'>) =>
-      save({ decisions: otherDecisions(place) as NonNullable<Choices['decisions']> }),
+    decide: (decision: Decision) => save({ decisions: [...otherDecisions(decision), decision] }),
+    undecide: (place: Pick<Decision, 'feature' | 'side'>) => save({ decisions: otherDecisions(place) }),
   };
 }

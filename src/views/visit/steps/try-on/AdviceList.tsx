@@ -1,10 +1,10 @@
-import { PATTERNS } from '@/core/aftercare/lacing-patterns';
-import { modelTitle } from '@/core/match/model';
-import { SIDES, type Side } from '@/core/picture/finding-kinds';
+import { modelTitle } from '@/core/catalogue/model';
+import { SIDES, type Side } from '@/core/findings/finding-kinds';
+import type { FitAdvice, Remedy } from '@/core/fitting/fit-advice';
+import { PATTERNS } from '@/core/fitting/lacing-patterns';
+import { placeOn } from '@/core/fitting/sizes';
+import type { TriedSizes } from '@/core/fitting/try-on';
 import { sizeInWords } from '@/core/sizing/start-size';
-import type { FitAdvice, Remedy } from '@/core/tryon/fit-advice';
-import { placeOn } from '@/core/tryon/sizes';
-import type { TriedSizes } from '@/core/tryon/try-on';
 import type { FittedPair, FittingView } from './use-fitting';
 
 const ORDER: Record<FitAdvice['level'], number> = { stop: 0, change: 1, good: 2 };

@@ -1,10 +1,10 @@
-import { modelTitle } from '@/core/match/model';
+import { modelTitle } from '@/core/catalogue/model';
 import { useBrought } from '../candidates/use-brought';
 import type { FittingView } from './use-fitting';
 
-/** Where the fitting stands: which way to go next, and what to do when nothing fits. */
+/** Where the fitting stands: which fallback to go next, and what to do when nothing fits. */
 export function FittingEnd({ fitting }: { fitting: FittingView }) {
-  const { outcome, next, ways, candidates, blind, readOnly, pairs, putBy } = fitting;
+  const { outcome, next, fallbacks, candidates, blind, readOnly, pairs, putBy } = fitting;
   const { chosen, choose } = useBrought();
   if (readOnly) return null;
   // The pair that was liked least makes room for the next.
@@ -22,7 +22,7 @@ export function FittingEnd({ fitting }: { fitting: FittingView }) {
     const sized = candidates.sizeOf(model);
     return sized.ok ? sized.value.label : '';
   };
-  if (!next && ways.length === 0 && !outcome.nothingFits && putBy.length === 0) return null;
+  if (!next && fallbacks.length === 0 && !outcome.nothingFits && putBy.length === 0) return null;
   return (
     <section aria-label="Where the fitting stands" className="bg-desk px-3 py-2 text-sm grid gap-1">
       {outcome.nothingFits && <p className="problem">{outcome.sentence}</p>}
@@ -41,16 +41,16 @@ export function FittingEnd({ fitting }: { fitting: FittingView }) {
           ))}
         </p>
       )}
-      {ways.map((way) =>
-        way.kind === 'refer' ? (
-          <p key={way.sentence}>{way.sentence}</p>
+      {fallbacks.map((fallback) =>
+        fallback.kind === 'refer' ? (
+          <p key={fallback.sentence}>{fallback.sentence}</p>
         ) : (
-          <p key={way.id}>
-            {way.kind === 'fetch' ? 'On the shelf, untried: ' : 'To order: '}
-            <strong>{modelTitle(candidates.byId.get(way.id)!)}</strong>{' '}
-            <span className="figure">{way.label}</span>{' '}
-            <button type="button" className="press press-quiet" onClick={() => bring(way.id)}>
-              {way.kind === 'fetch' ? 'Bring it' : 'Choose it to order'}
+          <p key={fallback.id}>
+            {fallback.kind === 'fetch' ? 'On the shelf, untried: ' : 'To order: '}
+            <strong>{modelTitle(candidates.byId.get(fallback.id)!)}</strong>{' '}
+            <span className="figure">{fallback.label}</span>{' '}
+            <button type="button" className="press press-quiet" onClick={() => bring(fallback.id)}>
+              {fallback.kind === 'fetch' ? 'Bring it' : 'Choose it to order'}
             </button>
           </p>
         ),

@@ -1,23 +1,15 @@
 import { lazy, Suspense } from 'react';
-import { numberAt } from '@/core/picture/clinical-picture';
-import { SIDES, type Side } from '@/core/picture/finding-kinds';
-import {
-  COMFORT_ZONES,
-  type ComfortZone,
-  FEELS,
-  type Feel,
-  TASKS,
-  type Task,
-  type TaskResult,
-  type TryOn,
-} from '@/core/tryon/try-on';
-import { Choice } from '@/ui/controls/Choice';
-import { ChoiceSet } from '@/ui/controls/ChoiceSet';
-import { Measure } from '@/ui/controls/Measure';
+import { SIDES, type Side } from '@/core/findings/finding-kinds';
+import { numberAt } from '@/core/findings/picture';
+import { COMFORT_ZONES, FEELS, TASKS } from '@/core/fitting/try-on';
+import { keysOf, mapTable } from '@/core/tables/keys-of';
+import { Choice } from '@/ui/fields/Choice';
+import { ChoiceSet } from '@/ui/fields/ChoiceSet';
+import { Measure } from '@/ui/fields/Measure';
 import { Sections } from '../../Sections';
 import { useVisit } from '../../visit-context';
 import { AdviceList } from './AdviceList';
-import { COMFORT, FOOT_CHECKS, type FootCheck, ROOM } from './fields';
+import { COMFORT, FOOT_CHECKS, type FootCheck, ROOM } from './questions';
 import type { FittedPair, FittingView } from './use-fitting';
 
 const PressurePoints = lazy(() =>
@@ -73,15 +65,17 @@ export function PairDetail({ pair, fitting }: Props) {
   );
 }
 
+const FEEL_LABELS = mapTable(FEELS, ({ label }) => label);
+
 /** Both feet, side by side as the feet stand. */
 function FootChecks({ pair, fitting }: Props) {
   const { tryOn, model } = pair;
   const { picture } = useVisit();
   const { changeFoot, typed } = fitting;
   const cell = (side: Side, check: FootCheck) => {
-    const [label, options] = FOOT_CHECKS[check];
+    const { label, options } = FOOT_CHECKS[check];
     return (
-      <Choice
+      <Choice<string>
         key={check}
         quiet
         label={`${label}, ${side}`}
@@ -112,10 +106,10 @@ function FootChecks({ pair, fitting }: Props) {
         </h3>
       ))}
       <Row label={ROOM.label} left={room('left')} right={room('right')} />
-      {(Object.keys(FOOT_CHECKS) as FootCheck[]).map((check) => (
+      {keysOf(FOOT_CHECKS).map((check) => (
         <Row
           key={check}
-          label={FOOT_CHECKS[check][0]}
+          label={FOOT_CHECKS[check].label}
           left={cell('left', check)}
           right={cell('right', check)}
         />
@@ -139,15 +133,11 @@ function Row({ label, left, right }: { label: string; left: React.ReactNode; rig
 /** What the shoes are for, done in them. */
 function Tasks({ pair: { tryOn, model, letter }, fitting: { change } }: Props) {
   const { state } = useVisit();
-  const gait = (
-    state.steps.move.content as {
-      gait?: { condition: string; side: string; event: string; angleDeg: number }[];
-    }
-  ).gait;
+  const { gait } = state.steps.move.content;
   const seen = gait?.filter(({ condition }) => condition === `Pair ${letter}`) ?? [];
   return (
     <div className="grid grid-cols-3 gap-x-5 gap-y-2">
-      {(Object.keys(TASKS) as Task[]).map((task) => (
+      {keysOf(TASKS).map((task) => (
         <Choice
           key={task}
           label={TASKS[task]}
@@ -155,7 +145,7 @@ function Tasks({ pair: { tryOn, model, letter }, fitting: { change } }: Props) {
           value={tryOn.tasks?.[task]}
           onChange={(value) => {
             const { [task]: _, ...rest } = tryOn.tasks ?? {};
-            const tasks = value === undefined ? rest : { ...rest, [task]: value as TaskResult };
+            const tasks = value === undefined ? rest : { ...rest, [task]: value };
             change(model.id, { tasks: Object.keys(tasks).length > 0 ? tasks : undefined });
           }}
         />
@@ -164,13 +154,13 @@ function Tasks({ pair: { tryOn, model, letter }, fitting: { change } }: Props) {
         label="Seen moving, against barefoot"
         options={{ 'moves-less': 'moves less', same: 'same', 'moves-more': 'moves more' }}
         value={tryOn.seen}
-        onChange={(value) => change(model.id, { seen: value as TryOn['seen'] })}
+        onChange={(value) => change(model.id, { seen: value })}
       />
       <Choice
         label="Insert in"
         options={{ none: 'none', own: 'own', flat: 'flat' }}
         value={tryOn.insert}
-        onChange={(value) => change(model.id, { insert: value as TryOn['insert'] })}
+        onChange={(value) => change(model.id, { insert: value })}
       />
       <p className="text-faint text-sm">
         {seen.length === 0
@@ -185,7 +175,7 @@ function Comfort({ pair: { tryOn, model }, fitting: { change, typed, readOnly } 
   return (
     <div className="grid gap-3">
       <div className="flex flex-wrap gap-5">
-        {(Object.keys(COMFORT_ZONES) as ComfortZone[]).map((zone) => {
+        {keysOf(COMFORT_ZONES).map((zone) => {
           const key = `${model.id}.zone.${zone}`;
           return (
             <Measure
@@ -209,9 +199,9 @@ function Comfort({ pair: { tryOn, model }, fitting: { change, typed, readOnly } 
       </div>
       <ChoiceSet
         label="Feels"
-        options={Object.fromEntries(Object.entries(FEELS).map(([id, { label }]) => [id, label]))}
+        options={FEEL_LABELS}
         value={tryOn.feels}
-        onChange={(feels) => change(model.id, { feels: feels as Feel[] | undefined })}
+        onChange={(feels) => change(model.id, { feels })}
       />
       <label>
         <span className="block text-faint">Patient’s words</span>

@@ -1,15 +1,15 @@
-import { type ShoeModel, stockOf } from '@/core/match/model';
-import { SIDES, type Side } from '@/core/picture/finding-kinds';
+import { type ShoeModel, stockOf } from '@/core/catalogue/model';
+import { SIDES, type Side } from '@/core/findings/finding-kinds';
+import { placeOn } from '@/core/fitting/sizes';
+import type { EarlierFit } from '@/core/fitting/try-on';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
 import { sizeInWords } from '@/core/sizing/start-size';
 import { SIZE_SYSTEM_LABEL } from '@/core/sizing/systems';
-import { placeOn } from '@/core/tryon/sizes';
-import type { EarlierFit, TryOn } from '@/core/tryon/try-on';
-import { Choice } from '@/ui/controls/Choice';
-import { Measure } from '@/ui/controls/Measure';
 import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
+import { Choice } from '@/ui/fields/Choice';
+import { Measure } from '@/ui/fields/Measure';
 import { AdviceInShort } from './AdviceList';
-import { COMFORT } from './fields';
+import { COMFORT } from './questions';
 import type { FittedPair, FittingView } from './use-fitting';
 
 interface Props {
@@ -63,7 +63,7 @@ export function PairHead({ pair, fitting, first, looked, onLook }: Props) {
         label="Verdict"
         options={{ chosen: 'chosen', possible: 'possible', rejected: 'rejected' }}
         value={tryOn.verdict}
-        onChange={(value) => change(model.id, { verdict: value as TryOn['verdict'] })}
+        onChange={(value) => change(model.id, { verdict: value })}
       />
       {tryOn.verdict && (
         <label>

@@ -1,10 +1,10 @@
 import { type KeyboardEvent, useState } from 'react';
 import { nearestSite, siteOf, sitesOn, type View } from '@/core/body-map/sites';
-import { SIDES, type Side } from '@/core/picture/finding-kinds';
-import { POINT_KINDS, type PointKind, type PressurePoint } from '@/core/tryon/try-on';
-import { Choice } from '@/ui/controls/Choice';
+import { SIDES, type Side } from '@/core/findings/finding-kinds';
+import { POINT_KINDS, type PointKind, type PressurePoint } from '@/core/fitting/try-on';
 import { BODY_VIEWS } from '@/ui/drawing/body-views';
 import { spotOf } from '@/ui/drawing/use-drag';
+import { Choice } from '@/ui/fields/Choice';
 import type { FittedPair, FittingView } from './use-fitting';
 
 const PLACES: readonly View[] = ['top', 'sole', 'outer', 'inner', 'heel'];
@@ -29,7 +29,7 @@ export function PressurePoints({ pair, fitting }: { pair: FittedPair; fitting: F
         label={`What pair ${letter} does at the place you press`}
         options={POINT_KINDS}
         value={kind}
-        onChange={(value) => value && setKind(value as PointKind)}
+        onChange={(value) => value && setKind(value)}
       />
       <div className="grid grid-cols-2 gap-4">
         {SIDES.map((side) => (

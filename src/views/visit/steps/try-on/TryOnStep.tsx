@@ -1,7 +1,7 @@
 import { useState } from 'react';
-import { modelTitle } from '@/core/match/model';
-import { orderDrift } from '@/core/tryon/try-on';
-import { wearingOrder } from '@/core/tryon/wearing-order';
+import { modelTitle } from '@/core/catalogue/model';
+import { orderDrift } from '@/core/fitting/try-on';
+import { wearingOrder } from '@/core/fitting/wearing-order';
 import { FittingEnd } from './FittingEnd';
 import { PairDetail } from './PairDetail';
 import { PairHead } from './PairHead';

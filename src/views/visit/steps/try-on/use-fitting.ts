@@ -1,9 +1,10 @@
 import { useMemo } from 'react';
-import { modelTitle } from '@/core/match/model';
-import type { Side } from '@/core/picture/finding-kinds';
-import { readSession, type Session, type SessionPair } from '@/core/tryon/session';
-import { inAnotherSize, said } from '@/core/tryon/sizes';
-import type { FootFit, TriedSizes, TryOn } from '@/core/tryon/try-on';
+import { modelTitle } from '@/core/catalogue/model';
+import type { Side } from '@/core/findings/finding-kinds';
+import { readSession, type Session, type SessionPair } from '@/core/fitting/session';
+import { changeSizes } from '@/core/fitting/sizes';
+import type { FootFit, TriedSizes, TryOn } from '@/core/fitting/try-on';
+import { omitUndefined } from '@/core/tables/omit-undefined';
 import { type CandidatesView, useCandidates } from '../../use-candidates';
 import { useVisit } from '../../visit-context';
 
@@ -62,15 +63,15 @@ export function useFitting(): { fitting: FittingView | null; problem: string | n
     if (readOnly) return;
     store.change(
       'try-on',
-      said({ tryOns: content.tryOns, blind: content.blind || undefined }),
-      said(texts) as Record<string, string>,
+      omitUndefined({ tryOns: content.tryOns, blind: content.blind || undefined }),
+      omitUndefined(texts),
     );
   };
   const put = (model: string, to: (tryOn: TryOn) => TryOn, texts?: Texts) =>
     save({ tryOns: all.map(({ tryOn }) => (tryOn.model === model ? to(tryOn) : tryOn)), blind }, texts);
   const change: FittingView['change'] = (model, part, text = {}) => {
     const next = all.map(({ tryOn }) => {
-      if (tryOn.model === model) return said({ ...tryOn, ...part });
+      if (tryOn.model === model) return omitUndefined({ ...tryOn, ...part });
       // One pair is chosen at a time.
       return part.verdict === 'chosen' && tryOn.verdict === 'chosen'
         ? { ...tryOn, verdict: 'possible' as const }
@@ -92,13 +93,13 @@ export function useFitting(): { fitting: FittingView | null; problem: string | n
       change,
       changeFoot: (model, side, part, text) => {
         const { tryOn } = all.find((pair) => pair.tryOn.model === model)!;
-        const foot = said({ ...tryOn[side], ...part });
+        const foot = omitUndefined({ ...tryOn[side], ...part });
         change(model, { [side]: Object.keys(foot).length > 0 ? foot : undefined }, text);
       },
       changeSize: (model, sizes) =>
         put(
           model,
-          (tryOn) => inAnotherSize(tryOn, sizes),
+          (tryOn) => changeSizes(tryOn, sizes),
           // Text that is no value yet belongs to the size it was typed for.
           Object.fromEntries(Object.entries(typed).filter(([field]) => !field.startsWith(`${model}.`))),
         ),

@@ -1,4 +1,4 @@
-import { api } from '@/api/contract';
+import { api } from '@/contract/contract';
 import { endpoint } from '@/server/http/endpoint';
 import { previewHouseRules } from '@/server/preview/preview-house-rules';
 

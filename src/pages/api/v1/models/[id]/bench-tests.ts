@@ -1,7 +1,7 @@
-import { api } from '@/api/contract';
+import { api } from '@/contract/contract';
 import { endpoint } from '@/server/http/endpoint';
-import { recordBenchTest } from '@/server/services/models';
-import { today } from '@/server/services/pairs';
+import { today } from '@/server/services/people/pairs';
+import { recordBenchTest } from '@/server/services/shoes/models';
 
 export const POST = endpoint(api.benchTest, (tenant, { params, body }) =>
   recordBenchTest(tenant, params.id, body, today()),

@@ -1,5 +1,5 @@
-import { api } from '@/api/contract';
+import { api } from '@/contract/contract';
 import { endpoint } from '@/server/http/endpoint';
-import { replayIssued } from '@/server/services/knowledge';
+import { replayIssued } from '@/server/services/knowledge/knowledge';
 
 export const GET = endpoint(api.replay, (tenant, { params }) => replayIssued(tenant, params.id));

@@ -1,5 +1,5 @@
-import { api } from '@/api/contract';
+import { api } from '@/contract/contract';
 import { endpoint } from '@/server/http/endpoint';
-import { handOver } from '@/server/services/hand-over';
+import { handOver } from '@/server/services/visits/hand-over';
 
 export const POST = endpoint(api.handOver, (tenant, { params, body }) => handOver(tenant, params.id, body));

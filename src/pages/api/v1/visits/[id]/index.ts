@@ -1,5 +1,5 @@
-import { api } from '@/api/contract';
+import { api } from '@/contract/contract';
 import { endpoint } from '@/server/http/endpoint';
-import { readVisit } from '@/server/services/visits';
+import { loadVisit } from '@/server/services/visits/visits';
 
-export const GET = endpoint(api.visit, (tenant, { params }) => readVisit(tenant, params.id));
+export const GET = endpoint(api.visit, (tenant, { params }) => loadVisit(tenant, params.id));

@@ -1,0 +1,86 @@
+// Speed of the catalogue in the core: filter and rank 10,000 models as the worker does, lay four side by side, size them.
+
+import { filterModels } from '@/core/catalogue/filter';
+import { clinicalPicture } from '@/core/examination/clinical-picture';
+import { compareModels } from '@/core/match/compare';
+import { moreLikeThis } from '@/core/match/more-like';
+import { proposeTrial } from '@/core/match/propose';
+import { rank } from '@/core/match/rank';
+import { resolve } from '@/core/prescribe/engine/resolve';
+import { sideProfile } from '@/core/shoe/drawing/side-profile';
+import { type FitObservation, learnOffsets } from '@/core/sizing/learned/learn-offsets';
+import { sizePair } from '@/core/sizing/size-pair';
+import { demoModels } from '@/demo/models';
+import { random } from '@/demo/random';
+import { timed } from './timed';
+
+const models = Array.from({ length: 40 }, (_, seed) => demoModels(random(seed + 1)))
+  .flat()
+  .slice(0, 10_000);
+const byId = new Map(models.map((model) => [model.id, model]));
+const foot = { footLength: 264, ballWidth: 101, pain: ['plantar-heel'] };
+const picture = clinicalPicture({
+  body: { activities: ['walking'], ageYears: 68, sizingGroup: 'men', bodyMass: 84 },
+  left: { ...foot, pain: ['plantar-heel'] },
+  right: { ...foot, pain: [] },
+});
+const specification = resolve(picture);
+const query = { features: [{ feature: 'drop', from: 2, to: 14 }], status: 'current' } as const;
+const filterAndRank = () => {
+  const { matching, unknown } = filterModels(models, query);
+  return rank([...matching, ...unknown], specification);
+};
+const { ranked } = filterAndRank();
+const say = (what: string, ms: number, wanted: string) =>
+  console.log(`${what}: median ${ms.toFixed(1)} ms ${wanted}`);
+say(
+  `filter and rank ${models.length} models, ${ranked.length} left`,
+  timed(filterAndRank, 25),
+  '(wanted ≤ 60 in a worker)',
+);
+say(
+  'filter and rank all of them',
+  timed(() => rank(filterModels(models, {}).matching, specification), 25),
+  '(wanted ≤ 60)',
+);
+const four = models.slice(0, 4);
+say(
+  'four models compared, with their profiles',
+  timed(() => [compareModels(four, specification), four.map(({ features }) => sideProfile(features))], 50),
+  '(the view: wanted ≤ 100)',
+);
+say(
+  'three proposed of them',
+  timed(() => proposeTrial(ranked, byId), 15),
+  '',
+);
+say(
+  'more like the best, but softer',
+  timed(() => moreLikeThis('softer', byId.get(ranked[0]!.id)!, ranked, byId), 15),
+  '',
+);
+say(
+  'both feet sized in all of them',
+  timed(() => models.map(({ sizing }) => sizePair(sizing, picture, specification)), 8),
+  '',
+);
+const fittings = models.slice(0, 6000).map(
+  (model, at): FitObservation => ({
+    version: model.id,
+    feet: [
+      {
+        size: model.sizing.sizes[8]!,
+        width: model.sizing.widths[0]!,
+        footLengthMm: 255 + (at % 20),
+        ballWidthMm: 98,
+        roomMm: 8 + (at % 9),
+        widthFit: at % 7 === 0 ? 'tight' : 'right',
+      },
+    ],
+  }),
+);
+say(
+  `offsets of ${models.length} models learned from ${fittings.length} fittings`,
+  timed(() => learnOffsets(models, fittings), 5),
+  '',
+);

@@ -1,0 +1,268 @@
+import { z } from 'zod';
+import type { PatientSheet } from '@/core/aftercare/patient-sheet';
+import { findingsSchema } from '@/core/findings/schema';
+import type { LacingAdvice } from '@/core/fitting/lacing';
+import { schoolSchema } from '@/core/prescribe/engine/schema';
+import { injuryMarkSchema, savedStepSchema, swellingReadingSchema } from '@/core/visit/contents';
+import { modificationSchema } from '@/core/visit/try-on-schema';
+import type { WearForecast } from '@/core/wear/forecast';
+import { lifeSchoolSchema } from '../common';
+import type {
+  ClinicRecord,
+  EarlierVisit,
+  PairLogEntry,
+  PairRecord,
+  PatientRecord,
+  PatientSummary,
+  PresenceAnswer,
+  TodayItem,
+  TodayKind,
+  TokenRecord,
+  VisitRecord,
+  VisitSummary,
+} from '../records';
+import {
+  daySchema,
+  featureValuesSchema,
+  idSchema,
+  momentSchema,
+  ruleSchema,
+  sizingGroupSchema,
+  stepRecordSchema,
+  wearSurfaceSchema,
+} from './shared';
+import { orderRecordSchema, shoeModelSchema } from './shoes';
+import { houseRulesSchema, specificationSchema } from './specification';
+
+// Patients, visits, pairs and lists as the API answers them. Typed by what the core and the records say: a field that is missing here does not compile.
+
+export const clinicRecordSchema: z.ZodType<ClinicRecord> = z.object({
+  id: idSchema,
+  name: z.string(),
+  place: z.string(),
+  school: schoolSchema,
+  lifeSchool: lifeSchoolSchema,
+});
+
+export const earlierVisitSchema: z.ZodType<EarlierVisit> = z.object({
+  on: daySchema,
+  findings: findingsSchema,
+  swelling: z.array(swellingReadingSchema),
+});
+
+export const lacingAdviceSchema: z.ZodType<LacingAdvice> = z.object({
+  pattern: z.enum(['heel-lock', 'skip-lowest', 'parallel', 'window', 'no-lace', 'plain']),
+  name: z.string(),
+  how: z.string(),
+  because: z.string(),
+});
+
+export const patientSheetSchema: z.ZodType<PatientSheet> = z.object({
+  patient: z.string(),
+  clinic: z.string(),
+  shoe: z.string(),
+  size: z.string(),
+  startedOn: daySchema,
+  reviewOn: daySchema,
+  replaceBetween: z.object({
+    from: daySchema,
+    to: daySchema,
+  }),
+  startNextOn: daySchema,
+  features: z.array(
+    z.object({
+      what: z.string(),
+      wanted: z.string(),
+      why: z.string(),
+    }),
+  ),
+  values: featureValuesSchema,
+  howItFits: z.array(z.string()),
+  changes: z.array(z.string()).optional(),
+  breakIn: z.array(
+    z.object({
+      day: z.number(),
+      do: z.string(),
+      check: z.string(),
+      on: daySchema,
+    }),
+  ),
+  lacing: lacingAdviceSchema,
+  care: z.array(z.string()),
+  stopAndCall: z.array(z.string()),
+  bringAlong: z.string(),
+  caution: z.string(),
+});
+
+/** What every record says of a patient. */
+const whoTheyAre = {
+  id: idSchema,
+  givenName: z.string(),
+  familyName: z.string(),
+  bornOn: daySchema,
+  age: z.number(),
+  sizingGroup: sizingGroupSchema,
+  occupation: z.string(),
+};
+
+export const visitRecordSchema: z.ZodType<VisitRecord> = z.object({
+  id: idSchema,
+  startedAt: momentSchema,
+  closedAt: momentSchema.nullable(),
+  closedBecause: z.string().nullable(),
+  patient: z.object({
+    ...whoTheyAre,
+    heightMm: z.number().nullable(),
+    school: schoolSchema.nullable(),
+  }),
+  clinic: clinicRecordSchema,
+  house: houseRulesSchema,
+  issued: z
+    .object({
+      id: idSchema,
+      specification: specificationSchema,
+      rules: z.array(ruleSchema).nullable(),
+    })
+    .nullable(),
+  carried: z
+    .object({
+      findings: findingsSchema,
+      injuries: z.array(injuryMarkSchema),
+      from: daySchema,
+    })
+    .nullable(),
+  earlier: z.array(earlierVisitSchema),
+  steps: z.array(stepRecordSchema),
+  reader: z.string(),
+  sheet: patientSheetSchema.nullable(),
+  order: orderRecordSchema.nullable(),
+});
+
+export const pairLogEntrySchema: z.ZodType<PairLogEntry> = z.object({
+  id: idSchema,
+  on: daySchema,
+  distanceKm: z.number().nullable(),
+  comfort: z.number().nullable(),
+  note: z.string(),
+});
+
+export const wearForecastSchema: z.ZodType<WearForecast> = z.object({
+  basis: z.enum(['log', 'stated', 'calendar']),
+  life: z.object({
+    unit: z.enum(['km', 'months']),
+    q10: z.number(),
+    q50: z.number(),
+    q90: z.number(),
+  }),
+  usedKm: z.number().nullable(),
+  weeklyKm: z.number().nullable(),
+  windowDays: z.object({
+    q10: z.number(),
+    q50: z.number(),
+    q90: z.number(),
+  }),
+  startNextDay: z.number(),
+  state: z.enum(['fresh', 'bring-in-next', 'in-window', 'overdue']),
+  adjustments: z.array(z.string()),
+  dominates: z.string(),
+});
+
+export const pairRecordSchema: z.ZodType<PairRecord> = z.object({
+  id: idSchema,
+  model: shoeModelSchema,
+  sizeLeft: z.string(),
+  sizeRight: z.string(),
+  startedOn: daySchema,
+  endedOn: daySchema.nullable(),
+  surface: wearSurfaceSchema.nullable(),
+  log: z.array(pairLogEntrySchema),
+  forecast: wearForecastSchema,
+  window: z.object({
+    from: daySchema,
+    middle: daySchema,
+    to: daySchema,
+    startNextOn: daySchema,
+  }),
+  comfort: z
+    .object({
+      baseline: z.number(),
+      now: z.number(),
+      reading: z.enum(['better', 'no real change', 'worse']),
+    })
+    .nullable(),
+  modifications: z.array(modificationSchema),
+  successor: z
+    .object({
+      id: idSchema,
+      title: z.string(),
+      differs: z.array(z.string()),
+    })
+    .nullable(),
+});
+
+export const visitSummarySchema: z.ZodType<VisitSummary> = z.object({
+  id: idSchema,
+  startedAt: momentSchema,
+  closedAt: momentSchema.nullable(),
+  closedBecause: z.string().nullable(),
+  startedBy: z.string(),
+  pairId: idSchema.nullable(),
+  reviewOn: daySchema.nullable(),
+});
+
+export const patientRecordSchema: z.ZodType<PatientRecord> = z.object({
+  heightMm: z.number().nullable(),
+  school: schoolSchema.nullable(),
+  pairs: z.array(pairRecordSchema),
+  visits: z.array(visitSummarySchema),
+  orders: z.array(orderRecordSchema),
+  ...whoTheyAre,
+});
+
+export const todayKindSchema: z.ZodType<TodayKind> = z.enum([
+  'bring-in-next',
+  'order-to-check',
+  'order-to-return',
+  'order-to-collect',
+  'order-to-place',
+  'order-late',
+  'visit-open',
+  'pair-overdue',
+  'review-due',
+  'pair-in-window',
+]);
+
+export const todayItemSchema: z.ZodType<TodayItem> = z.object({
+  kind: todayKindSchema,
+  patient: z.object({
+    id: z.string(),
+    name: z.string(),
+    age: z.number(),
+  }),
+  what: z.string(),
+  on: daySchema,
+  visitId: z.string().nullable(),
+});
+
+export const tokenRecordSchema: z.ZodType<TokenRecord> = z.object({
+  id: idSchema,
+  name: z.string(),
+  createdAt: momentSchema,
+  lastUsedAt: momentSchema.nullable(),
+  expiresAt: momentSchema,
+});
+
+export const presenceAnswerSchema: z.ZodType<PresenceAnswer> = z.object({
+  others: z.array(
+    z.object({
+      name: z.string(),
+      step: savedStepSchema,
+      seenAt: momentSchema,
+    }),
+  ),
+  revisions: z.partialRecord(savedStepSchema, z.number()),
+});
+
+export const patientSummarySchema: z.ZodType<PatientSummary> = z.object({
+  ...whoTheyAre,
+});

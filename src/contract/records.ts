@@ -1,0 +1,259 @@
+import type { PatientSheet } from '@/core/aftercare/patient-sheet';
+import type { InjuryMark } from '@/core/body-map/mark';
+import type { CatalogueReport } from '@/core/catalogue/catalogue-entry';
+import type { ShoeModel } from '@/core/catalogue/model';
+import type { SizingGroup } from '@/core/findings/findings';
+import type { Findings } from '@/core/findings/picture';
+import type { HouseRules } from '@/core/knowledge/house-rules';
+import type { Rule } from '@/core/knowledge/rule';
+import type { SchoolChoice } from '@/core/knowledge/schools';
+import type { Modification, OrderEvent, OrderState } from '@/core/orders/order';
+import type { ChangeReading } from '@/core/outcomes/real-change';
+import type { PictureChange } from '@/core/prescribe/counterfactual/preview';
+import type { Specification } from '@/core/prescribe/engine/specification';
+import type { BenchAnswers } from '@/core/shoe/bench/read-bench';
+import type { FeatureReadings } from '@/core/shoe/readings/readings';
+import type { SwellingReading } from '@/core/swelling/course';
+import type { Choices, StepRecord } from '@/core/visit/contents';
+import type { SavedStep } from '@/core/visit/steps';
+import type { WearForecast, WearSurface } from '@/core/wear/forecast';
+import type { LifeSchool } from '@/core/wear/life-schools';
+
+/** Records as the API answers them. Days are ISO dates, moments ISO times. */
+
+export interface ClinicRecord {
+  id: string;
+  name: string;
+  place: string;
+  school: SchoolChoice;
+  lifeSchool: LifeSchool;
+}
+
+/** One version of a clinic's house rules. */
+export interface HouseRulesVersion extends HouseRules {
+  note: string;
+  madeBy: string;
+  madeAt: string;
+}
+
+/** How often a rule has pushed an issued specification in this clinic, and how often a person overruled it. */
+export interface RuleUse {
+  rule: string;
+  fired: number;
+  overruled: number;
+}
+
+/** A specification as issued, found again. */
+export interface IssuedRecord {
+  id: string;
+  visitId: string;
+  patient: { id: string; name: string };
+  issuedAt: string;
+  issuedBy: string;
+  findings: Findings;
+  choices: Choices;
+  specification: Specification;
+}
+
+/** An issued specification beside what the rules of its edition, and those of today, make of the same picture. */
+export interface ReplayRecord extends IssuedRecord {
+  /** null: the rules of its edition were not kept. */
+  alike: boolean | null;
+  today: { edition: string; specification: Specification; changes: PictureChange | null };
+}
+
+/** What a preview of house rules says while it works and at the end, a line each. */
+export type PreviewLine =
+  | { done: number; of: number }
+  | {
+      change: { specificationId: string; visitId: string; patient: string; issuedAt: string } & PictureChange;
+    }
+  | { finished: { looked: number; changed: number } };
+
+export interface PatientSummary {
+  id: string;
+  givenName: string;
+  familyName: string;
+  bornOn: string;
+  age: number;
+  sizingGroup: SizingGroup;
+  occupation: string;
+}
+
+/** One model with all that is said of it, and of its family. */
+export interface ModelRecord {
+  model: ShoeModel;
+  readings: FeatureReadings;
+  /** All versions of the same maker and name, this one among them. */
+  versions: ShoeModel[];
+  /** Who wears one of its versions now. */
+  wearers: { patientId: string; name: string; since: string; modelId: string }[];
+  benchTests: { id: string; answers: BenchAnswers; by: string; at: string }[];
+  changes: { what: string; by: string; at: string }[];
+}
+
+/** What an import says while it works and at the end, a line each. */
+export type ImportLine =
+  | { rows: number }
+  | {
+      finished: CatalogueReport & {
+        /** Whether the catalogue was changed: never with an error, never on a dry run. */
+        imported: boolean;
+        added: number;
+        changed: number;
+      };
+    };
+
+/** One announcement of the supplier that nobody has answered. */
+export interface SupplierAnnouncement {
+  id: string;
+  kind: 'new-version' | 'discontinued' | 'price' | 'stock';
+  on: string;
+  title: string;
+  what: string;
+  /** People who wear the model now. */
+  wearers: number;
+}
+
+export interface OrderRecord {
+  id: string;
+  patient: { id: string; name: string };
+  visitId: string;
+  model: ShoeModel;
+  sizeLeft: string;
+  sizeRight: string;
+  modifications: Modification[];
+  state: OrderState;
+  /** Another version came than was tried: it is tried on again before it is collected. */
+  cameVersion: string | null;
+  expectedOn: string | null;
+  /** Expected before today and not there. */
+  late: boolean;
+  arrivedOn: string | null;
+  /** Last day on which it can be sent back, and days left until then; null before it has arrived. */
+  returnBy: string | null;
+  daysToReturn: number | null;
+  createdAt: string;
+  events: { event: OrderEvent | 'created'; note: string; by: string; at: string }[];
+}
+
+export interface PairLogEntry {
+  id: string;
+  on: string;
+  distanceKm: number | null;
+  comfort: number | null;
+  note: string;
+}
+
+export interface PairRecord {
+  id: string;
+  model: ShoeModel;
+  sizeLeft: string;
+  sizeRight: string;
+  startedOn: string;
+  endedOn: string | null;
+  surface: WearSurface | null;
+  log: PairLogEntry[];
+  forecast: WearForecast;
+  /** Calendar days of the replacement window. */
+  window: { from: string; middle: string; to: string; startNextOn: string };
+  comfort: { baseline: number; now: number; reading: ChangeReading } | null;
+  modifications: Modification[];
+  /** A later version of the same model, and how it differs: another shoe. */
+  successor: { id: string; title: string; differs: string[] } | null;
+}
+
+export interface VisitSummary {
+  id: string;
+  startedAt: string;
+  closedAt: string | null;
+  closedBecause: string | null;
+  startedBy: string;
+  pairId: string | null;
+  reviewOn: string | null;
+}
+
+export interface PatientRecord extends PatientSummary {
+  heightMm: number | null;
+  school: SchoolChoice | null;
+  pairs: PairRecord[];
+  visits: VisitSummary[];
+  orders: OrderRecord[];
+}
+
+export interface VisitRecord {
+  id: string;
+  startedAt: string;
+  closedAt: string | null;
+  /** Why nothing was handed over, where a visit ended that way. */
+  closedBecause: string | null;
+  patient: PatientSummary & { heightMm: number | null; school: SchoolChoice | null };
+  clinic: ClinicRecord;
+  /** The clinic's departures from the shipped knowledge: those of today, or of the day of issue. */
+  house: HouseRules;
+  /** What was issued at this visit; it is shown as it was, whatever the rules are today. */
+  issued: {
+    id: string;
+    specification: Specification;
+    /** The rules of its edition, where they are no longer those that ship. */
+    rules: readonly Rule[] | null;
+  } | null;
+  /** What still holds from an earlier visit, and when that was. */
+  carried: { findings: Findings; injuries: InjuryMark[]; from: string } | null;
+  /** What earlier visits measured, oldest first. */
+  earlier: EarlierVisit[];
+  steps: StepRecord[];
+  /** Who is looking, for the observer of what is taken now. */
+  reader: string;
+  sheet: PatientSheet | null;
+  /** A chosen pair that was ordered at this visit. */
+  order: OrderRecord | null;
+}
+
+/** Numbers of an earlier visit, for comparison. */
+export interface EarlierVisit {
+  on: string;
+  findings: Findings;
+  swelling: SwellingReading[];
+}
+
+export interface PresenceAnswer {
+  others: { name: string; step: SavedStep; seenAt: string }[];
+  revisions: Partial<Record<SavedStep, number>>;
+}
+
+export type TodayKind =
+  | 'order-to-check'
+  | 'order-to-return'
+  | 'order-to-collect'
+  | 'order-to-place'
+  | 'order-late'
+  | 'visit-open'
+  | 'pair-overdue'
+  | 'review-due'
+  | 'pair-in-window'
+  | 'bring-in-next';
+
+export interface TodayItem {
+  kind: TodayKind;
+  patient: { id: string; name: string; age: number };
+  /** What it is about, in words. */
+  what: string;
+  on: string;
+  visitId: string | null;
+}
+
+export interface TokenRecord {
+  id: string;
+  name: string;
+  createdAt: string;
+  lastUsedAt: string | null;
+  expiresAt: string;
+}
+
+export interface AuditRecord {
+  at: string;
+  who: string;
+  action: 'read' | 'write';
+  what: string;
+}

@@ -1,0 +1,188 @@
+import { z } from 'zod';
+import {
+  candidatesAnswer,
+  fitAdviceAnswer,
+  modelRecordSchema,
+  moreLikeAnswer,
+  orderRecordSchema,
+  shoeModelSchema,
+  supplierAnnouncementSchema,
+} from '@/contract/answers/shoes';
+import { DIRECTIONS } from '@/core/match/more-like';
+import { ORDER_EVENTS } from '@/core/orders/order';
+import { benchAnswersSchema } from '@/core/shoe/bench/bench-schema';
+import { keySchema } from '@/core/tables/key-schema';
+import { keysOf } from '@/core/tables/keys-of';
+import { handOverSchema, isoDay } from '@/core/visit/contents';
+import { fittingConditionsSchema, tryOnSchema, tryOnsSchema } from '@/core/visit/try-on-schema';
+import { pictureSchema } from './calculations';
+import { byId, CLINICIANS } from './common';
+import { operation } from './operation';
+import { ROUTES } from './routes';
+
+/** Largest catalogue file that is read, in bytes. */
+export const IMPORT_LIMIT = 120_000_000;
+
+/** A picture with the choices under which it is resolved, and what candidates are asked with. */
+const askedSchema = z.strictObject({
+  ...pictureSchema.shape,
+  conditions: fittingConditionsSchema.optional(),
+});
+
+export const orderSchema = handOverSchema.omit({ startedOn: true }).extend({
+  expectedOn: isoDay.optional(),
+  returnDays: z
+    .int('Write whole days.')
+    .min(0, 'A term is not negative.')
+    .max(365, 'A year at most.')
+    .optional(),
+});
+
+const arrivalSchema = z.strictObject({
+  version: z.string().trim().min(1, 'Enter the version on the box.').max(120),
+  sizeLeft: z.string().trim().min(1, 'Enter the size on the box.').max(40),
+  sizeRight: z.string().trim().min(1, 'Enter the size on the box.').max(40),
+  sound: z.boolean(),
+  modified: z.boolean(),
+});
+
+export const modelChangeSchema = z.strictObject({
+  stock: z.record(z.string().max(12), z.int().min(0).max(9999)).optional(),
+  price: z.number().min(0, 'A price is not negative.').max(100_000).nullish(),
+  status: z.enum(['current', 'discontinued']).optional(),
+});
+
+export const benchTestSchema = z.strictObject({ answers: benchAnswersSchema });
+
+export const supplierAnswerSchema = z.strictObject({
+  take: z.array(z.string().max(200)).max(500).default([]),
+  ignore: z.array(z.string().max(200)).max(500).default([]),
+});
+
+export const orderEventSchema = z.strictObject({
+  event: z.enum(['check', ...keysOf(ORDER_EVENTS)]),
+  note: z.string().max(300).optional(),
+  expectedOn: isoDay.optional(),
+  arrival: arrivalSchema.optional(),
+  /** At collection: felt on the feet once more. */
+  tryAgain: tryOnSchema.omit({ model: true }).optional(),
+});
+
+/** Shoes: catalogue, bench tests, candidates, fitting, orders. */
+export const shoes = {
+  models: operation(ROUTES.models, {
+    id: 'models',
+    answer: z.array(shoeModelSchema),
+    tag: 'shoes',
+    summary: 'The catalogue, with what the clinic’s fittings teach of each model’s true inside',
+  }),
+  model: operation(ROUTES.model, {
+    id: 'readModel',
+    answer: modelRecordSchema,
+    tag: 'shoes',
+    summary: 'One model: every value with source and day, versions, bench tests, who wears it',
+    params: byId,
+  }),
+  changeModel: operation(ROUTES.changeModel, {
+    id: 'changeModel',
+    answer: modelRecordSchema,
+    tag: 'shoes',
+    summary: 'Count the shelf, change price or status',
+    params: byId,
+    body: modelChangeSchema,
+  }),
+  benchTest: operation(ROUTES.benchTest, {
+    id: 'recordBenchTest',
+    answer: modelRecordSchema,
+    tag: 'shoes',
+    summary:
+      'Record a bench test of a new pair: it fills what was unknown and shows where the maker disagrees',
+    params: byId,
+    body: benchTestSchema,
+    status: 201,
+  }),
+  exportCatalogue: operation(ROUTES.exportCatalogue, {
+    id: 'exportCatalogue',
+    tag: 'shoes',
+    summary: 'The catalogue as a file',
+    query: z.object({ format: z.enum(['csv', 'json']).default('csv') }),
+    produces: 'text/csv',
+  }),
+  importCatalogue: operation(ROUTES.importCatalogue, {
+    id: 'importCatalogue',
+    tag: 'shoes',
+    summary:
+      'Read a catalogue in CSV or JSON from the body, all or nothing: a line of JSON each for progress and the report; closing it cancels',
+    query: z.object({ dry: z.enum(['yes', 'no']).default('no') }),
+    produces: 'application/x-ndjson',
+    roles: CLINICIANS,
+  }),
+  supplierFeed: operation(ROUTES.supplierFeed, {
+    id: 'readSupplierFeed',
+    answer: z.array(supplierAnnouncementSchema),
+    tag: 'shoes',
+    summary: 'What the simulated supplier announces and nobody has answered yet',
+  }),
+  answerSupplier: operation(ROUTES.answerSupplier, {
+    id: 'answerSupplierFeed',
+    answer: z.array(supplierAnnouncementSchema),
+    tag: 'shoes',
+    summary: 'Take announcements over into the catalogue, or set them aside',
+    body: supplierAnswerSchema,
+    roles: CLINICIANS,
+  }),
+  candidates: operation(ROUTES.candidates, {
+    id: 'rankCandidates',
+    answer: candidatesAnswer,
+    tag: 'calculations',
+    summary: 'The catalogue ranked for a picture, with sizes, stock, what is excluded, and three to try',
+    body: askedSchema.extend({
+      inStockOnly: z.boolean().optional(),
+      mostPrice: z.number().min(0).optional(),
+      limit: z.int().min(1).max(200).default(20),
+    }),
+  }),
+  moreLike: operation(ROUTES.moreLike, {
+    id: 'moreLikeThis',
+    answer: moreLikeAnswer,
+    tag: 'calculations',
+    summary: 'Models like this one but softer, lighter, wider …',
+    body: askedSchema.extend({
+      model: z.uuid(),
+      but: keySchema(DIRECTIONS),
+    }),
+  }),
+  fitAdvice: operation(ROUTES.fitAdvice, {
+    id: 'adviseOnFit',
+    answer: fitAdviceAnswer,
+    tag: 'calculations',
+    summary: 'What the checks of a fitting say, what to do, and which pair to try next',
+    body: askedSchema.extend({ tryOns: tryOnsSchema.min(1) }),
+  }),
+  orderPair: operation(ROUTES.orderPair, {
+    id: 'orderPair',
+    answer: orderRecordSchema,
+    tag: 'orders',
+    summary: 'Issue the specification and order the chosen pair; refused while a warning sign is open',
+    params: byId,
+    body: orderSchema,
+    status: 201,
+    roles: CLINICIANS,
+  }),
+  orders: operation(ROUTES.orders, {
+    id: 'listOrders',
+    answer: z.array(orderRecordSchema),
+    tag: 'orders',
+    summary: 'Orders, the open ones first',
+    query: z.object({ patient: z.uuid().optional(), open: z.enum(['yes', 'no']).optional() }),
+  }),
+  orderEvent: operation(ROUTES.orderEvent, {
+    id: 'moveOrder',
+    answer: orderRecordSchema,
+    tag: 'orders',
+    summary: 'Say what happened to an order: ordered, arrived and checked, collected, sent back',
+    params: byId,
+    body: orderEventSchema,
+    status: 201,
+  }),
+} as const;

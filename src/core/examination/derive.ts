@@ -1,0 +1,131 @@
+import type { Side } from '../findings/finding-kinds';
+import {
+  definitionOf,
+  FINDING_IDS,
+  type FindingId,
+  isFindingId,
+  type NumberFindingId,
+} from '../findings/findings';
+import {
+  type ClinicalPicture,
+  type EnteredPicture,
+  type FootFindings,
+  NOT_EXAMINED,
+  numberAt,
+  type Picture,
+} from '../findings/picture';
+import { atRiskCategory } from './at-risk-category';
+import { BANDS, cutIndexOf } from './bands';
+import { pittingGrade } from './pitting';
+import { archFlexibility, archHeightIndex, footMobility } from './posture/arch-height';
+import { POSTURE_ITEMS, postureTotal } from './posture/six-items';
+import { MONOFILAMENT_SITES, protectiveSensation } from './sensation';
+
+const ADULT_YEARS = 16;
+
+/**
+ * Findings from which others follow; leaving out any other changes nothing but itself. One that can be entered and also
+ * derived is among them: without what was entered, what is derived takes its place.
+ */
+export const DERIVED_FROM: ReadonlySet<FindingId> = new Set(
+  FINDING_IDS.flatMap((id): FindingId[] => {
+    const { derivedFrom = [], step } = definitionOf(id);
+    const sources = derivedFrom.filter(isFindingId);
+    return sources.length > 0 && step !== null ? [id, ...sources] : sources;
+  }),
+);
+
+/** Class of the arch in each band of a measured index, in the order of the bands. */
+const ARCH_BY_BAND = {
+  archIndex: ['high', 'medium', 'low'],
+  archHeightIndex: ['low', 'medium', 'high'],
+} as const satisfies Partial<Record<NumberFindingId, readonly FootFindings['arch'][]>>;
+
+/** Arch class from a measured index where nobody has judged the arch: the print first, then the arch height. */
+function archClass(picture: Picture, side: Side, standing: number | null): FootFindings['arch'] {
+  const entered = picture[side].arch;
+  if (entered !== NOT_EXAMINED) return entered;
+  const age = picture.body.ageYears;
+  if (age === NOT_EXAMINED || age < ADULT_YEARS) return undefined;
+  const read = (id: keyof typeof ARCH_BY_BAND, value: number | null) =>
+    value === null ? undefined : ARCH_BY_BAND[id][cutIndexOf(BANDS[id], value)];
+  return read('archIndex', numberAt(picture, 'archIndex', side)) ?? read('archHeightIndex', standing);
+}
+
+/** A site that is lost counts whatever was said of the foot as a whole; sites that are felt only fill a gap. */
+function sensationOf(picture: Picture, side: Side): FootFindings['sensation'] {
+  const sites = protectiveSensation(MONOFILAMENT_SITES.map((site) => numberAt(picture, site.id, side)));
+  if (sites === 'lost' || picture[side].sensation === NOT_EXAMINED) return sites ?? undefined;
+  return undefined;
+}
+
+function derivedOf(picture: Picture, side: Side): FootFindings {
+  const at = (id: FindingId) => numberAt(picture, id, side);
+  const other = side === 'left' ? 'right' : 'left';
+  const both = <T>(a: number | null, b: number | null, make: (a: number, b: number) => T): T | null =>
+    a === null || b === null ? null : make(a, b);
+  const mass = picture.body.bodyMass;
+  const standing = both(at('dorsumHeight'), at('heelBallLength'), archHeightIndex);
+  const fall = both(at('dorsumHeightUnloaded'), at('dorsumHeight'), (free, loaded) => free - loaded);
+  const spread = both(at('midfootWidth'), at('midfootWidthUnloaded'), (loaded, free) => loaded - free);
+  const pit = at('pittingDepth');
+  return {
+    postureTotal: postureTotal(POSTURE_ITEMS.map((item) => at(item.id))) ?? undefined,
+    navicularDrop:
+      both(at('navicularStart'), at('navicularRelaxed'), (start, relaxed) => start - relaxed) ?? undefined,
+    archHeightIndex: standing ?? undefined,
+    archHeightIndexSeated: both(at('dorsumHeightSeated'), at('heelBallLength'), archHeightIndex) ?? undefined,
+    archFlexibility:
+      mass === NOT_EXAMINED
+        ? undefined
+        : (both(at('dorsumHeightSeated'), at('dorsumHeight'), (seated, loaded) =>
+            archFlexibility(seated, loaded, mass),
+          ) ?? undefined),
+    footMobility:
+      both(fall, spread, (dorsumFallMm, spreadMm) => footMobility({ dorsumFallMm, spreadMm })) ?? undefined,
+    pittingGrade: pit === null ? undefined : pittingGrade(pit, at('pittingSeconds')),
+    ballHeelRatio: both(at('ballWidth'), at('heelWidth'), (ball, heel) => ball / heel) ?? undefined,
+    shorterLeg:
+      both(at('legLength'), numberAt(picture, 'legLength', other), (own, theirs) =>
+        own < theirs ? 'yes' : 'no',
+      ) ?? undefined,
+    arch: archClass(picture, side, standing),
+    sensation: sensationOf(picture, side),
+  };
+}
+
+const withoutUndefined = <T extends object>(part: T): { [K in keyof T]?: Exclude<T[K], undefined> } =>
+  Object.fromEntries(Object.entries(part).filter(([, value]) => value !== undefined)) as {
+    [K in keyof T]?: Exclude<T[K], undefined>;
+  };
+
+/**
+ * Adds what follows from other findings: indices by arithmetic, the arch class from a measured index and
+ * sensation from its sites where nobody has said otherwise, the at-risk category. Derived values are never typed in.
+ */
+export function deriveFindings(entered: EnteredPicture): ClinicalPicture {
+  const { hypermobilitySigns, legLengthDifference } = entered.body;
+  const left = numberAt(entered, 'legLength', 'left');
+  const right = numberAt(entered, 'legLength', 'right');
+  const body = {
+    ...entered.body,
+    legLengthDifference:
+      legLengthDifference === NOT_EXAMINED && left !== null && right !== null
+        ? Math.abs(left - right)
+        : legLengthDifference,
+    hypermobilityScore: hypermobilitySigns === NOT_EXAMINED ? NOT_EXAMINED : hypermobilitySigns.length,
+  };
+  const foot = (side: Side) => ({ ...entered[side], ...withoutUndefined(derivedOf(entered, side)) });
+  const feet = { left: foot('left'), right: foot('right') };
+  const withCategory = (side: Side) => {
+    const answer = atRiskCategory({ body, ...feet }, side);
+    return { ...feet[side], atRiskCategory: answer.known ? answer.category : NOT_EXAMINED };
+  };
+  return {
+    body,
+    left: withCategory('left'),
+    right: withCategory('right'),
+    taken: entered.taken,
+    derived: true,
+  };
+}

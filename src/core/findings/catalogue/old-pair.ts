@@ -1,0 +1,63 @@
+import { choice, number, set } from '../finding-kinds';
+import { assumed, FLAT, RULES } from './about';
+
+/** What the patient came in. */
+export const OLD_PAIR_FINDINGS = {
+  oldPairAge: number('Age of the pair', 'months', [0, 36], [0, 240], {
+    scope: 'body',
+    step: 'old-pair',
+    seconds: 20,
+    carries: false,
+    prior: FLAT,
+    readBy: 'forecasts wear; what the pair showed is read from its signs',
+  }),
+  oldPairDistance: number('Distance in it', 'km', [0, 1500], [0, 8000], {
+    scope: 'body',
+    step: 'old-pair',
+    seconds: 20,
+    carries: false,
+    prior: FLAT,
+    readBy: 'forecasts wear; what the pair showed is read from its signs',
+  }),
+  oldPairDrop: number('Its drop', 'mm', [0, 15], [0, 25], {
+    scope: 'body',
+    step: 'old-pair',
+    seconds: 40,
+    carries: false,
+    prior: assumed({ mean: 9, sd: 3 }),
+    readBy: RULES,
+  }),
+  oldPairCategory: choice(
+    'Its kind',
+    {
+      neutral: 'neutral',
+      structured: 'structured cushioning',
+      stability: 'stability, motion control',
+      maximal: 'maximal',
+      minimal: 'minimal',
+      other: 'other',
+    },
+    { scope: 'body', step: 'old-pair', seconds: 20, carries: false, prior: FLAT, readBy: RULES },
+  ),
+  oldPairSigns: set(
+    'Signs of use',
+    {
+      'midsole-creased': 'midsole creased or buckled, inner side',
+      'folds-flat': 'folds in half without resistance',
+      'new-aches': 'new aches since',
+      'counter-broken': 'heel counter broken down, upper torn',
+      tilts: 'tilts on a level table',
+      'worn-through': 'outsole worn through to the midsole',
+      'pattern-worn': 'outsole pattern worn',
+      'kicked-off': 'kicked off while tied',
+    },
+    {
+      scope: 'body',
+      step: 'old-pair',
+      seconds: 20,
+      carries: false,
+      prior: assumed({ each: 0.1 }),
+      readBy: RULES,
+    },
+  ),
+} as const;

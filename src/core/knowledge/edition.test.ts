@@ -1,0 +1,25 @@
+import { createHash } from 'node:crypto';
+import { describe, expect, it } from 'vitest';
+import { canonical } from '../prescribe/counterfactual/replay';
+import { KNOWLEDGE_VERSION, RULES } from './knowledge-base';
+
+/**
+ * What the shipped rules amount to under each version. When a rule changes on purpose: raise KNOWLEDGE_VERSION in
+ * knowledge-base.ts and add a line here; the lines above stay, since specifications were issued under them.
+ */
+const FINGERPRINTS: Readonly<Record<string, string>> = {
+  '2': 'bb2e9f083d8bd867',
+};
+
+describe('the edition of the knowledge', () => {
+  it('no rule changes without another version: what was issued names the rules that made it', () => {
+    const text = canonical([...RULES].sort((a, b) => (a.id < b.id ? -1 : 1)));
+    expect(createHash('sha256').update(text).digest('hex').slice(0, 16)).toBe(
+      FINGERPRINTS[KNOWLEDGE_VERSION],
+    );
+  });
+
+  it('the version in force is the latest one that was written down', () => {
+    expect(Object.keys(FINGERPRINTS).at(-1)).toBe(KNOWLEDGE_VERSION);
+  });
+});

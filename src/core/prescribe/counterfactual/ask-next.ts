@@ -1,0 +1,122 @@
+import { deriveFindings } from '../../examination/derive';
+import { type FindingStep, SIDES, type Side } from '../../findings/finding-kinds';
+import { definitionOf, examinedFor, type FindingId } from '../../findings/findings';
+import { type EnteredPicture, findingAt, NOT_EXAMINED } from '../../findings/picture';
+import { type Plausible, plausibleValues, priorOf } from '../../findings/priors';
+import type { Condition } from '../../knowledge/rule';
+import type { FeatureId } from '../../shoe/features';
+import { gather } from '../engine/gather';
+import type { ReasoningOptions } from '../engine/reasoning-options';
+import { indexOf } from '../engine/rule-index';
+import { Variation } from './variation';
+
+/** A finding that nobody has taken, and how much knowing it could change. */
+export interface NextQuestion {
+  finding: FindingId;
+  sides: Side[];
+  /** The step in which it is taken. */
+  step: FindingStep | null;
+  /**
+   * Expected change of the specification over what the finding could be: 1 is one firm target moved by its whole
+   * reach, or one limit that comes or goes.
+   */
+  expected: number;
+  /** Chance, by the prior, that anything moves at all. */
+  chance: number;
+  /** Features that could move, the most first. */
+  features: FeatureId[];
+  seconds: number;
+  /** Where the prior comes from. */
+  prior: string;
+}
+
+/** Numbers at which some rule changes its mind about a finding. */
+function edgesIn(condition: Condition, id: FindingId): number[] {
+  if ('all' in condition) return condition.all.flatMap((part) => edgesIn(part, id));
+  if ('any' in condition) return condition.any.flatMap((part) => edgesIn(part, id));
+  if ('not' in condition) return edgesIn(condition.not, id);
+  if (condition.finding !== id || 'is' in condition || 'has' in condition) return [];
+  return [condition.atLeast, condition.above, condition.atMost, condition.below].filter(
+    (edge) => edge !== undefined,
+  );
+}
+
+/** Open questions with derived findings replaced by what is examined for them. */
+function questions(entered: EnteredPicture, options: ReasoningOptions): Map<FindingId, Side[]> {
+  const { rules } = options.knowledge;
+  const picture = deriveFindings(entered);
+  const open = gather(picture, rules, options.school ?? 'balanced', []).open;
+  const found = new Map<FindingId, Set<Side>>();
+  for (const { finding, sides } of open) {
+    // A category that follows from two tests is asked for by those tests.
+    const instead = finding === 'atRiskCategory' ? examinedFor(finding) : [finding];
+    for (const id of instead)
+      for (const side of sides)
+        if (findingAt(entered, id, side) === NOT_EXAMINED)
+          found.set(id, (found.get(id) ?? new Set<Side>()).add(side));
+  }
+  return new Map([...found].map(([id, sides]) => [id, SIDES.filter((side) => sides.has(side))]));
+}
+
+/** An answer at its place: the value on the body, or on each side where it is missing. */
+function answered(id: FindingId, sides: readonly Side[], value: Plausible['value']) {
+  if (definitionOf(id).scope === 'body') return { body: { [id]: value } };
+  const of = (side: Side) => {
+    if (definitionOf(id).oppositeOnOtherFoot && side === 'right') return value === 'yes' ? 'no' : 'yes';
+    return value;
+  };
+  return Object.fromEntries(sides.map((side) => [side, { [id]: of(side) }]));
+}
+
+/**
+ * Ranks what nobody has examined by how much knowing it could change the specification: the change of every target
+ * over the finding's plausible values, weighted by their priors.
+ */
+export function askNext(picture: EnteredPicture, options: ReasoningOptions): NextQuestion[] {
+  const variation = new Variation(picture, options);
+  const derived = variation.base;
+  const index = indexOf(options.knowledge.rules);
+  const ranked = [...questions(picture, options)].map(([finding, sides]): NextQuestion => {
+    const edges = (index.byFinding.get(finding) ?? []).flatMap((rule) => edgesIn(rule.when, finding));
+    const byFeature = new Map<FeatureId, number>();
+    let expected = 0;
+    let chance = 0;
+    for (const { value, share } of plausibleValues(finding, derived, edges)) {
+      const shifts =
+        examinedFor(finding).length > 0
+          ? variation.shiftsWith(answered(finding, sides, value))
+          : variation.shifts(withAnswer(picture, answered(finding, sides, value)));
+      if (shifts.length > 0) chance += share;
+      for (const { feature, moves } of shifts) {
+        expected += share * moves;
+        byFeature.set(feature, (byFeature.get(feature) ?? 0) + share * moves);
+      }
+    }
+    const step = definitionOf(finding).step ?? definitionOf(examinedFor(finding)[0] ?? finding).step;
+    return {
+      finding,
+      sides,
+      step,
+      expected,
+      chance,
+      features: [...byFeature].sort((a, b) => b[1] - a[1]).map(([feature]) => feature),
+      seconds: definitionOf(finding).seconds,
+      prior: priorOf(finding, derived).from,
+    };
+  });
+  return ranked
+    .filter((question) => question.expected > 1e-6)
+    .sort((a, b) => b.expected - a.expected || (a.finding < b.finding ? -1 : 1));
+}
+
+function withAnswer(
+  picture: EnteredPicture,
+  values: Partial<Record<'body' | Side, Record<string, unknown>>>,
+): EnteredPicture {
+  return {
+    ...picture,
+    body: { ...picture.body, ...values.body },
+    left: { ...picture.left, ...values.left },
+    right: { ...picture.right, ...values.right },
+  };
+}

@@ -1,0 +1,201 @@
+import { DERIVED_FROM, deriveFindings } from '../../examination/derive';
+import type { Side } from '../../findings/finding-kinds';
+import { definitionOf, FINDING_IDS, type FindingId } from '../../findings/findings';
+import {
+  type ClinicalPicture,
+  type EnteredPicture,
+  NOT_EXAMINED,
+  placesOf,
+  valueAt,
+  withoutFinding,
+} from '../../findings/picture';
+import type { Rule } from '../../knowledge/rule';
+import { shareOf } from '../../knowledge/schools';
+import { axisOf } from '../../shoe/feature-kinds';
+import { type FeatureId, type FeatureValue, featureOf } from '../../shoe/features';
+import { askRule, pushesOf } from '../engine/gather';
+import type { ReasoningOptions } from '../engine/reasoning-options';
+import { placeKey, placesOfFeature, pushesAt, type TargetPlace } from '../engine/resolve-feature';
+import { indexOf } from '../engine/rule-index';
+import { bandOf, isAcceptable, type Settled, settle } from '../engine/settle';
+import type { Push } from '../engine/specification';
+import { valuesOf } from '../engine/utility';
+
+/** How far one target would move under another picture. */
+export interface Shift {
+  feature: FeatureId;
+  side?: Side;
+  /** 0 … 1 for a moved target, in shares of its reach times firmness; 1 for a limit that comes or goes. */
+  moves: number;
+  /** Where the target would be; null when nothing would ask for it. */
+  value: FeatureValue | null;
+}
+
+/** What of a settled target is compared: its best value, the ends it accepts, what its limits leave. */
+interface RestingState {
+  best: FeatureValue;
+  ends: readonly number[];
+  options: ReadonlySet<string> | null;
+  firmness: number;
+  allowed: string;
+}
+
+function restingState(settled: Settled): RestingState {
+  const choice = typeof settled.best === 'string';
+  const band = choice ? null : bandOf(settled);
+  return {
+    best: settled.best,
+    ends: band ? [band.from, band.to] : [],
+    options: choice
+      ? new Set(settled.values.list.filter((_, at) => isAcceptable(settled, at)).map(String))
+      : null,
+    firmness: settled.firmness,
+    allowed: settled.limits.length === 0 || settled.contradicting ? '' : settled.inside.join(''),
+  };
+}
+
+/** A feature that nothing asks for: the usual shoe, everything accepted. */
+function unaskedState(feature: FeatureId): RestingState {
+  const definition = featureOf(feature);
+  const list = valuesOf(definition).list;
+  return {
+    best: definition.usual,
+    ends: definition.kind === 'choice' ? [] : [axisOf(definition).from, axisOf(definition).to],
+    options: definition.kind === 'choice' ? new Set(list.map(String)) : null,
+    firmness: 0,
+    allowed: '',
+  };
+}
+
+/** What it counts when only the first choice among acceptable options moves. */
+const TIE_MOVED = 0.1;
+
+/** Distance of two rests, 0 … 1: how far best value and ends move in shares of the reach, by the firmer of both. */
+function distanceOf(feature: FeatureId, a: RestingState, b: RestingState): number {
+  if (a.allowed !== b.allowed) return 1;
+  const firmness = Math.max(a.firmness, b.firmness);
+  const definition = featureOf(feature);
+  if (definition.kind === 'choice') {
+    const union = new Set([...a.options!, ...b.options!]);
+    const common = [...a.options!].filter((option) => b.options!.has(option)).length;
+    // Another best among the same options is a small move, not none.
+    const other = a.best === b.best ? 0 : TIE_MOVED;
+    return firmness * Math.max(1 - common / union.size, other);
+  }
+  const best = Math.abs(Number(a.best) - Number(b.best));
+  const ends = a.ends.reduce((sum, end, at) => sum + Math.abs(end - b.ends[at]!), 0) / 2;
+  return firmness * Math.min(1, Math.max(best, ends / 2) / definition.reach);
+}
+
+/**
+ * A picture resolved once, ready to be asked what would be otherwise. Only rules that read a changed finding are
+ * asked again, and only the features they push are settled again.
+ */
+export class Variation {
+  private readonly index;
+  /** The picture with everything that follows from it. */
+  readonly base: ClinicalPicture;
+  private readonly school;
+  private readonly setAside;
+  /** Pushes by rule, for rules that say yes. */
+  private readonly pushesByRule = new Map<string, [FeatureId, Push][]>();
+  private readonly rests = new Map<string, RestingState>();
+
+  constructor(
+    private readonly picture: EnteredPicture,
+    options: ReasoningOptions,
+  ) {
+    this.school = options.school ?? 'balanced';
+    this.setAside = options.setAside ?? [];
+    this.index = indexOf(options.knowledge.rules);
+    this.base = deriveFindings(picture);
+    for (const rule of this.index.inOrder) {
+      const pushes = this.ask(rule, this.base);
+      if (pushes.length > 0) this.pushesByRule.set(rule.id, pushes);
+    }
+  }
+
+  private ask(rule: Rule, picture: ClinicalPicture): [FeatureId, Push][] {
+    const share = shareOf(rule, this.school);
+    if (share === 0) return [];
+    const { yes } = askRule(rule, picture);
+    return yes.length === 0 ? [] : pushesOf(rule, yes, share, picture, this.setAside);
+  }
+
+  private rest(place: TargetPlace, pushes: readonly Push[]): RestingState {
+    const { feature } = place;
+    const own = pushesAt(place, pushes);
+    return own.length === 0 ? unaskedState(feature) : restingState(settle(feature, own));
+  }
+
+  private baseRest(place: TargetPlace): RestingState {
+    const key = placeKey(place);
+    const before = this.rests.get(key);
+    if (before) return before;
+    const rest = this.rest(place, this.pushesFor(place.feature, new Map()));
+    this.rests.set(key, rest);
+    return rest;
+  }
+
+  /** Pushes on a feature, with some rules' answers replaced. */
+  private pushesFor(feature: FeatureId, instead: ReadonlyMap<string, [FeatureId, Push][]>): Push[] {
+    return (this.index.byFeature.get(feature) ?? []).flatMap((rule) =>
+      (instead.get(rule.id) ?? this.pushesByRule.get(rule.id) ?? []).flatMap(([of, push]) =>
+        of === feature ? [push] : [],
+      ),
+    );
+  }
+
+  /** Findings that read otherwise once everything has been derived. */
+  private changed(other: ClinicalPicture): FindingId[] {
+    return FINDING_IDS.filter((id) =>
+      placesOf(id).some((place) => valueAt(this.base, place, id) !== valueAt(other, place, id)),
+    );
+  }
+
+  /** Which targets would move, and where to, if the picture were another. */
+  shifts(picture: EnteredPicture): Shift[] {
+    return this.shiftsTo(deriveFindings(picture));
+  }
+
+  /** Which targets would move if nobody had taken one finding. */
+  shiftsWithout(finding: FindingId): Shift[] {
+    if (DERIVED_FROM.has(finding)) return this.shifts(withoutFinding(this.picture, finding));
+    if (!this.index.byFinding.has(finding)) return [];
+    const unexamined = { [finding]: NOT_EXAMINED };
+    return this.shiftsWith(
+      definitionOf(finding).scope === 'body' ? { body: unexamined } : { left: unexamined, right: unexamined },
+    );
+  }
+
+  /** The same with some findings of the derived picture replaced, whether they are taken or follow from others. */
+  shiftsWith(values: Partial<Record<'body' | Side, Record<string, unknown>>>): Shift[] {
+    const { base } = this;
+    return this.shiftsTo({
+      ...base,
+      body: { ...base.body, ...values.body },
+      left: { ...base.left, ...values.left },
+      right: { ...base.right, ...values.right },
+    });
+  }
+
+  private shiftsTo(other: ClinicalPicture): Shift[] {
+    const rules = new Set(this.changed(other).flatMap((id) => this.index.byFinding.get(id) ?? []));
+    const instead = new Map<string, [FeatureId, Push][]>();
+    const features = new Set<FeatureId>();
+    for (const rule of rules) {
+      const now = this.ask(rule, other);
+      const before = this.pushesByRule.get(rule.id) ?? [];
+      if (now.length === 0 && before.length === 0) continue;
+      instead.set(rule.id, now);
+      for (const [feature] of [...now, ...before]) features.add(feature);
+    }
+    return [...features].flatMap(placesOfFeature).flatMap((place) => {
+      const { feature } = place;
+      const pushes = this.pushesFor(feature, instead);
+      const rest = this.rest(place, pushes);
+      const moves = distanceOf(feature, this.baseRest(place), rest);
+      return moves > 1e-6 ? [{ ...place, moves, value: rest.firmness === 0 ? null : rest.best }] : [];
+    });
+  }
+}

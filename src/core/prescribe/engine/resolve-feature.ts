@@ -1,0 +1,98 @@
+import { SIDES, type Side } from '../../findings/finding-kinds';
+import { FEATURE_IDS, type FeatureId, featureOf, isPerFoot } from '../../shoe/features';
+import { alternativesOf } from './alternatives';
+import { decide, targetOfDecisionAlone } from './decide';
+import { deadlockOn } from './limits';
+import { bandOf, isAcceptable, type Settled, settle, tensionOf, withoutEach } from './settle';
+import type { Band, Deadlock, Decision, Push, Target } from './specification';
+
+/** A place on a specification: a feature of the pair, or of one foot. */
+export interface TargetPlace {
+  feature: FeatureId;
+  side?: Side;
+}
+
+/** Where a feature stands on a specification: once for the pair, or once for each foot. */
+export const placesOfFeature = (feature: FeatureId): TargetPlace[] =>
+  isPerFoot(feature) ? SIDES.map((side) => ({ feature, side })) : [{ feature }];
+
+/** Every place of a specification in the order of the vocabulary. */
+export const TARGET_PLACES: readonly TargetPlace[] = FEATURE_IDS.flatMap(placesOfFeature);
+
+/** `lift left`, `drop`: one key for each place. */
+export const placeKey = ({ feature, side }: TargetPlace): string => (side ? `${feature} ${side}` : feature);
+
+/** What is pushed at one place, of everything that is pushed on its feature. */
+export const pushesAt = ({ side }: TargetPlace, pushes: readonly Push[]): readonly Push[] =>
+  side
+    ? pushes.filter((push) => push.sides.includes(side)).map((push) => ({ ...push, sides: [side] }))
+    : pushes;
+
+/** Below this tension nothing pulls apart, and no alternative is looked for. */
+const CALM = 0.02;
+
+interface Resolving {
+  decision?: Decision | undefined;
+  /** Also what each push moved, and which other resolutions there are: needed where reasons are shown. */
+  explained: boolean;
+}
+
+/**
+ * Resolves one place: limits intersect, preferences add up, and what the clinician decided is laid over what the rules
+ * said. Null where neither a rule nor a decision speaks of it. Every resolution, whole or in part, goes through here.
+ */
+export function resolveFeature(
+  place: TargetPlace,
+  pushesOnFeature: readonly Push[],
+  { decision, explained }: Resolving,
+): { target: Target; deadlock: Deadlock | null } | null {
+  const { feature, side } = place;
+  const pushes = pushesAt(place, pushesOnFeature);
+  if (pushes.length === 0)
+    return decision ? { target: targetOfDecisionAlone(decision), deadlock: null } : null;
+  const settled = settle(feature, pushes);
+  const deadlock = settled.contradicting
+    ? deadlockOn(feature, settled.limits, settled.values.list, side)
+    : null;
+  const resting = targetAtRest(feature, settled, pushes);
+  const target = explained ? explain(resting, settled, pushes) : resting;
+  return { target: decision ? decide(target, settled, decision) : target, deadlock };
+}
+
+/** A target with everything that explains it. */
+function explain(target: Target, settled: Settled, pushes: readonly Push[]): Target {
+  return {
+    ...target,
+    pushes: withoutEach(settled, pushes),
+    alternatives: target.tension < CALM ? [] : alternativesOf(settled),
+  };
+}
+
+/** Where a target comes to rest, without what explains it. */
+function targetAtRest(feature: FeatureId, settled: Settled, pushes: readonly Push[]): Target {
+  const { values, inside, total, bestAt, weight, limits, contradicting } = settled;
+  const base = {
+    feature,
+    firmness: settled.firmness,
+    tension: tensionOf(settled),
+    utility: weight === 0 ? 1 : total[bestAt]! / weight,
+    pushes: [...pushes],
+    alternatives: [],
+  };
+  if (featureOf(feature).kind === 'choice') {
+    const all = values.list.map(String);
+    return {
+      ...base,
+      kind: 'options',
+      best: String(settled.best),
+      options: all.filter((_, at) => isAcceptable(settled, at)),
+      excluded: contradicting ? [] : all.filter((_, at) => inside[at] === 0),
+    };
+  }
+  const { numbers } = values;
+  const limit: Band | null =
+    limits.length === 0 || contradicting
+      ? null
+      : { from: numbers[inside.indexOf(1)]!, to: numbers[inside.lastIndexOf(1)]! };
+  return { ...base, kind: 'band', best: Number(settled.best), band: bandOf(settled), limit };
+}

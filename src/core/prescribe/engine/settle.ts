@@ -1,0 +1,151 @@
+import { memoize } from '../../memo/memoize';
+import { type FeatureId, type FeatureValue, featureOf } from '../../shoe/features';
+import type { Band, Push, Want } from './specification';
+import { utilityAt, type Values, valuesOf } from './utility';
+
+/** Utility may fall by this share of the weight before a value leaves the band. */
+const BAND_TOLERANCE = 0.03;
+/** At least this much weight may be lost: a tie-break (a quarter of a slight wish) chooses but narrows nothing. */
+const TIE_BREAK = 0.26;
+/** Weight at which a target counts as fully firm: two strong rules. */
+const FIRM_WEIGHT = 8;
+
+/** One feature's pushes summed over its scale, and the place where they come to rest. */
+export interface Settled {
+  values: Values;
+  limits: Push[];
+  pulls: Push[];
+  /** A pull's utility at every value, before its weight, in the order of `pulls`. */
+  columns: Float64Array[];
+  total: Float64Array;
+  weight: number;
+  /** 1 where every limit allows the value. Where the limits contradict each other all are 1. */
+  inside: Uint8Array;
+  contradicting: boolean;
+  bestAt: number;
+  best: FeatureValue;
+  firmness: number;
+}
+
+// Plain loops below: `from` with a function is many times slower, and a picture is resolved at every keystroke.
+
+/** Sums what is wanted and finds the best allowed value. */
+export function settle(feature: FeatureId, pushes: readonly Push[]): Settled {
+  const values = valuesOf(featureOf(feature));
+  const { list } = values;
+  const limits: Push[] = [];
+  const pulls: Push[] = [];
+  for (const push of pushes)
+    if (push.setAside === undefined) (push.strength === 'limit' ? limits : pulls).push(push);
+  const allowed = allowedBy(limits, list);
+  const contradicting = !allowed.includes(1);
+  const inside = contradicting ? allowedBy([], list) : allowed;
+  let weight = 0;
+  const columns: Float64Array[] = [];
+  const total = new Float64Array(list.length);
+  for (const push of pulls) {
+    weight += push.weight;
+    const own = column(push.want, list);
+    columns.push(own);
+    for (let at = 0; at < total.length; at += 1) total[at]! += push.weight * own[at]!;
+  }
+  const bestAt = bestOf(values, total, inside);
+  return {
+    values,
+    limits,
+    pulls,
+    columns,
+    total,
+    weight,
+    inside,
+    contradicting,
+    bestAt,
+    best: list[bestAt]!,
+    firmness: limits.length > 0 ? 1 : Math.min(1, weight / FIRM_WEIGHT),
+  };
+}
+
+/** Whether a value serves almost as well as the best one. */
+export const isAcceptable = ({ inside, total, bestAt, weight }: Settled, at: number): boolean =>
+  inside[at] === 1 && total[at]! >= total[bestAt]! - Math.max(TIE_BREAK, BAND_TOLERANCE * weight);
+
+/** The unbroken run of acceptable values around the best. */
+export function bandOf(settled: Settled): Band {
+  const list = settled.values.numbers;
+  let low = settled.bestAt;
+  let high = settled.bestAt;
+  while (low > 0 && isAcceptable(settled, low - 1)) low -= 1;
+  while (high < list.length - 1 && isAcceptable(settled, high + 1)) high += 1;
+  return { from: list[low]!, to: list[high]! };
+}
+
+/** The pushes, each with where the target would be without it. */
+export function withoutEach(settled: Settled, pushes: readonly Push[]): Push[] {
+  const { values, total, inside, limits, pulls, columns, best } = settled;
+  const rest = new Float64Array(total.length);
+  const withoutPull = (index: number): FeatureValue => {
+    const own = columns[index]!;
+    const { weight } = pulls[index]!;
+    for (let at = 0; at < rest.length; at += 1) rest[at] = total[at]! - weight * own[at]!;
+    return values.list[bestOf(values, rest, inside)]!;
+  };
+  const withoutLimit = (limit: Push): FeatureValue => {
+    const others = limits.filter((other) => other !== limit);
+    const wider = allowedBy(others, values.list);
+    return values.list[bestOf(values, total, wider.includes(1) ? wider : allowedBy([], values.list))]!;
+  };
+  return pushes.map((push) => {
+    const pull = pulls.indexOf(push);
+    const without = pull >= 0 ? withoutPull(pull) : limits.includes(push) ? withoutLimit(push) : best;
+    return { ...push, without };
+  });
+}
+
+/** Weighted mean of how far each push sits from what it wants, in shares of its reach. */
+export function tensionOf({ pulls, weight, best }: Settled): number {
+  if (weight === 0) return 0;
+  const given = pulls.reduce(
+    (sum, push) => sum + push.weight * Math.sqrt(Math.max(0, 1 - utilityAt(push.want, best))),
+    0,
+  );
+  return given / weight;
+}
+
+/** A want's utility at every value of its feature; made once, since most wants are the same for every picture. */
+const column = memoize((want: Want, list: readonly (number | string)[]): Float64Array => {
+  const result = new Float64Array(list.length);
+  for (let at = 0; at < list.length; at += 1) result[at] = utilityAt(want, list[at]!);
+  return result;
+});
+
+const allowedEverywhere = memoize((list: readonly (number | string)[]) =>
+  new Uint8Array(list.length).fill(1),
+);
+
+/** 1 where every limit allows the value, else 0. */
+function allowedBy(limits: readonly Push[], list: readonly (number | string)[]): Uint8Array {
+  if (limits.length === 0) return allowedEverywhere(list);
+  const inside = new Uint8Array(list.length).fill(1);
+  for (const limit of limits) {
+    const own = column(limit.want, list);
+    for (let at = 0; at < list.length; at += 1) if (own[at]! < 1) inside[at] = 0;
+  }
+  return inside;
+}
+
+/** Place of the highest utility; on a plateau the one nearest to a usual shoe, so that nothing moves without a reason. */
+function bestOf({ away }: Values, total: Float64Array, inside: Uint8Array): number {
+  let best = 0;
+  let highest = Number.NEGATIVE_INFINITY;
+  let nearest = Number.POSITIVE_INFINITY;
+  for (let at = 0; at < total.length; at += 1) {
+    if (inside[at] === 0) continue;
+    const sum = total[at]!;
+    if (sum > highest + 1e-9 || (sum > highest - 1e-9 && away[at]! < nearest)) {
+      best = at;
+      highest = Math.max(sum, highest);
+      nearest = away[at]!;
+    }
+  }
+  return best;
+}

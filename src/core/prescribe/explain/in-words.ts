@@ -1,0 +1,134 @@
+import { axisOf } from '../../shoe/feature-kinds';
+import { type FeatureId, type FeatureValue, featureOf, gradeName, printFeature } from '../../shoe/features';
+import type { ChoiceTarget, DecisionKind, NumericTarget, Push, Target, Want } from '../engine/specification';
+
+/** Which ends of a numeric target reach the end of its scale; a grade is open as soon as its words are the same. */
+function openEnds({ feature, band }: NumericTarget): { low: boolean; high: boolean } {
+  const definition = featureOf(feature);
+  if (definition.kind === 'choice') return { low: true, high: true };
+  const axis = axisOf(definition);
+  const sameWords = (a: number, b: number) =>
+    definition.kind === 'grade' && gradeName(definition.anchors, a) === gradeName(definition.anchors, b);
+  return {
+    low: band.from <= axis.from || sameWords(band.from, axis.from),
+    high: band.to >= axis.to || sameWords(band.to, axis.to),
+  };
+}
+
+/** Options that a target leaves out. */
+const leftOut = ({ feature, options }: ChoiceTarget): string[] => {
+  const definition = featureOf(feature);
+  return definition.kind === 'choice'
+    ? Object.keys(definition.options).filter((option) => !options.includes(option))
+    : [];
+};
+
+/** Whether a target accepts whatever a shoe has: nothing is asked of this feature then. */
+export function acceptsEverything(target: Target): boolean {
+  if (target.kind === 'options') return target.options.length > 2 && leftOut(target).length === 0;
+  const { low, high } = openEnds(target);
+  return low && high;
+}
+
+/** A target in words: `9–12 mm`, `at least firm`, `up to 25 mm`, `rail or post`, `any`. */
+export function targetInWords(target: Target): string {
+  if (acceptsEverything(target)) return 'any';
+  const feature = featureOf(target.feature);
+  if (target.kind === 'options') {
+    const names = (options: string[]) =>
+      options.map((option) => printFeature(target.feature, option)).join(' or ');
+    const others = leftOut(target);
+    const isFew = target.options.length <= 2 || target.options.length <= others.length;
+    return isFew ? names(target.options) : `not ${names(others)}`;
+  }
+  if (feature.kind === 'choice') return String(target.best);
+  const { from, to } = target.band;
+  const name = (value: number) =>
+    feature.kind === 'grade' ? gradeName(feature.anchors, value) : printFeature(target.feature, value);
+  const { low, high } = openEnds(target);
+  if (feature.kind === 'grade' && name(from) === name(to)) return name(from);
+  if (high) return `at least ${name(from)}`;
+  if (low) return `up to ${name(to)}`;
+  if (feature.kind === 'grade') return `${name(from)} to ${name(to)}`;
+  return `${Math.round(from * 10) / 10}–${name(to)}`;
+}
+
+/** What one push asks for: `at least 10 mm`, `rail or post`, `not slip-on`, `best 40 mm, worse by 80 mm`. */
+export function wantInWords(feature: FeatureId, want: Want): string {
+  const say = (value: FeatureValue) => printFeature(feature, value);
+  if ('prefer' in want) return want.prefer.map(say).join(' or ');
+  if ('avoid' in want) return `not ${want.avoid.map(say).join(' or ')}`;
+  if ('worth' in want) return worthInWords(feature, want.worth);
+  if ('curve' in want) {
+    const top = Math.max(...want.curve.map(([, utility]) => utility));
+    const peak = want.curve.filter(([, utility]) => utility === top).map(([value]) => value);
+    const from = peak[0]!;
+    const to = peak.at(-1)!;
+    return from === to ? `best ${say(from)}` : `best ${say(from)} to ${say(to)}`;
+  }
+  const definition = featureOf(feature);
+  if (definition.kind === 'choice') return '';
+  const axis = axisOf(definition);
+  const { from, to } = want.band;
+  if (from === to) return say(from);
+  if (to >= axis.to) return `at least ${say(from)}`;
+  if (from <= axis.from) return `at most ${say(to)}`;
+  return `${say(from)} to ${say(to)}`;
+}
+
+/** Graded options, best first: `wedge before block before platform; not slender`. */
+export function worthInWords(feature: FeatureId, worth: Readonly<Record<string, number>>): string {
+  const ordered = Object.entries(worth).sort((a, b) => b[1] - a[1]);
+  const liked = ordered.filter(([, utility]) => utility > 0);
+  const steps: string[] = [];
+  for (let at = 0; at < liked.length; ) {
+    const level = liked[at]![1];
+    const same = liked.filter(([, utility]) => utility === level);
+    steps.push(same.map(([option]) => printFeature(feature, option)).join(' or '));
+    at += same.length;
+  }
+  const refused = ordered
+    .filter(([, utility]) => utility === 0)
+    .map(([option]) => printFeature(feature, option));
+  return [steps.slice(0, 3).join(' before '), refused.length > 0 ? `not ${refused.join(' or ')}` : '']
+    .filter(Boolean)
+    .join('; ');
+}
+
+export type Direction = 'up' | 'down' | 'toward' | 'limit' | 'holds';
+
+/** Which way a push moves its target, by comparing with where it would be without it. */
+export function directionOf(target: Target, push: Push): Direction {
+  if (push.strength === 'limit') return 'limit';
+  if (target.kind === 'options') return push.without === target.best ? 'holds' : 'toward';
+  const moved = target.best - Number(push.without);
+  if (Math.abs(moved) > 1e-9) return moved > 0 ? 'up' : 'down';
+  return 'holds';
+}
+
+/** How far a push moved its target, in words. */
+export function movedInWords(target: Target, push: Push): string {
+  if (push.setAside !== undefined) return 'set aside';
+  const direction = directionOf(target, push);
+  const otherwise = push.without === null ? '' : printFeature(target.feature, push.without);
+  if (direction === 'limit') return push.without === target.best ? 'limit' : `limit (otherwise ${otherwise})`;
+  if (direction === 'holds') return 'agrees';
+  return `${direction === 'toward' ? '' : `${direction}, `}otherwise ${otherwise}`;
+}
+
+/** Tension worth showing: on average the pushes sit a twentieth of their reach from what they want. */
+export const isTense = (target: Target): boolean => target.tension >= 0.05 && target.pushes.length > 1;
+
+export const DECISION_WORD: Record<DecisionKind, string> = {
+  pin: 'pinned',
+  loosen: 'loosened',
+  overrule: 'overruled',
+};
+
+/** Strength in a word. */
+export function firmnessWord(target: Target): string {
+  if (target.decision && !target.decision.refused) return DECISION_WORD[target.decision.kind];
+  if (target.pushes.some((push) => push.strength === 'limit' && push.setAside === undefined)) return 'limit';
+  if (target.firmness >= 0.5) return 'strong';
+  return target.firmness >= 0.25 ? 'moderate' : 'slight';
+}

@@ -1,0 +1,98 @@
+import { dayOf } from '../calendar/days';
+import { handOverBlocks } from '../fitting/hand-over-blocks';
+import type { TryOn } from '../fitting/try-on';
+import type { Specification } from '../prescribe/engine/specification';
+import type { OpenWarning } from '../safety/warning-signs';
+import { featureOf } from '../shoe/features';
+import type { VisitContents } from './contents';
+import type { ChosenModel, VisitFacts } from './read-visit';
+import type { SavedStep } from './steps';
+
+export type BlockCode =
+  | 'warning'
+  | 'refused-decision'
+  | 'deadlock'
+  | 'no-pair'
+  | 'model-gone'
+  | 'model-unread'
+  | 'pair'
+  | 'starts-too-early';
+
+/** One thing that stands between a visit and a hand-over. */
+export interface VisitBlock {
+  code: BlockCode;
+  /** Where it is put right. */
+  step: SavedStep;
+  /** What it concerns within that step. */
+  path: string[];
+  message: string;
+}
+
+interface BlockInput {
+  facts: Pick<VisitFacts, 'startedAt'>;
+  contents: VisitContents;
+  specification: Specification;
+  warnings: readonly OpenWarning[];
+  chosen: TryOn | null;
+  model: ChosenModel;
+}
+
+/**
+ * Everything that stands between a visit and a hand-over, warning signs first. Nothing is issued while there is any:
+ * the screen lists the same as the server refuses.
+ */
+export function visitBlocks(input: BlockInput): VisitBlock[] {
+  const { warnings, specification } = input;
+  return [
+    ...warnings.map(
+      ({ sign, message }): VisitBlock => ({ code: 'warning', step: 'warnings', path: [sign], message }),
+    ),
+    ...refusedDecisions(specification),
+    ...specification.deadlocks.map(
+      ({ feature, message }): VisitBlock => ({ code: 'deadlock', step: 'reason', path: [feature], message }),
+    ),
+    ...pairBlocks(input),
+    ...startBlocks(input),
+  ];
+}
+
+/** Decisions that a limit forbids: they are taken back, or the limit is set aside, before anything is issued. */
+const refusedDecisions = ({ targets, feet }: Specification): VisitBlock[] =>
+  [...targets, ...feet.left, ...feet.right].flatMap(({ feature, decision }) =>
+    decision?.refused
+      ? [
+          {
+            code: 'refused-decision',
+            step: 'reason',
+            path: [feature],
+            message: `${featureOf(feature).label}: ${decision.refused}`,
+          } as const,
+        ]
+      : [],
+  );
+
+function pairBlocks({ chosen, model, specification }: BlockInput): VisitBlock[] {
+  const onPair = (code: BlockCode, message: string): VisitBlock => ({
+    code,
+    step: 'try-on',
+    path: [],
+    message,
+  });
+  if (!chosen) return [onPair('no-pair', 'No tried pair has the verdict “chosen”.')];
+  if (model === undefined) return [onPair('model-unread', 'The catalogue has not been read yet.')];
+  if (model === null) return [onPair('model-gone', 'The chosen model is no longer in the catalogue.')];
+  return handOverBlocks(chosen, model, specification).map((message) => onPair('pair', message));
+}
+
+function startBlocks({ facts, contents }: BlockInput): VisitBlock[] {
+  const startedOn = contents['hand-over']?.startedOn;
+  if (startedOn === undefined || startedOn >= dayOf(facts.startedAt)) return [];
+  return [
+    {
+      code: 'starts-too-early',
+      step: 'hand-over',
+      path: ['startedOn'],
+      message: 'The pair cannot start before this visit.',
+    },
+  ];
+}

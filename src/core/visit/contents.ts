@@ -1,0 +1,237 @@
+import { z } from 'zod';
+import {
+  ACHE_TIMES,
+  type AcheTime,
+  INJURY_DATE,
+  INJURY_STATES,
+  type InjuryState,
+  SKIN_KINDS,
+  type SkinKind,
+} from '../body-map/mark';
+import { siteSchema } from '../body-map/site-schema';
+import { VIEWS, type View } from '../body-map/sites';
+import { GAIT_EVENTS, type GaitEvent } from '../examination/gait/readings';
+import { FINDINGS } from '../findings/findings';
+import { findingsSchema } from '../findings/schema';
+import { decisionSchema, scenarioSchema, schoolSchema, setAsideSchema } from '../prescribe/engine/schema';
+import { ANKLE_QUESTIONS, type AnkleQuestion } from '../safety/ankle-injury-rules';
+import { WARNING_ACTIONS, WARNING_SIGNS } from '../safety/warning-signs';
+import { benchAnswersSchema } from '../shoe/bench/bench-schema';
+import { keySchema } from '../tables/key-schema';
+import { keysOf } from '../tables/keys-of';
+import { SAVED_STEPS, type SavedStep, type StepState } from './steps';
+import { candidatesSchema, modificationSchema, tryOnsSchema } from './try-on-schema';
+
+export const stepStateSchema = z.enum(['untouched', 'in-progress', 'done', 'skipped'] satisfies StepState[]);
+
+const note = z.string().max(2000);
+
+export const isoDay = z.iso.date('Write the date as year-month-day.');
+
+const side = z.enum(['left', 'right']);
+const bothSides = <S extends z.ZodType>(of: S) =>
+  z.strictObject({ left: of.optional(), right: of.optional() });
+
+const ankleSchema = z.partialRecord(keySchema<AnkleQuestion>(ANKLE_QUESTIONS), z.enum(['yes', 'no']));
+
+export const warningsSchema = z.strictObject({
+  checked: z.boolean().optional(),
+  /** Steps of the ankle-injury rules, by injured side. */
+  ankle: bothSides(ankleSchema).optional(),
+  present: z
+    .array(
+      z.strictObject({
+        sign: z.enum(WARNING_SIGNS.map(({ id }) => id)),
+        action: keySchema(WARNING_ACTIONS).optional(),
+        note: note.optional(),
+      }),
+    )
+    .max(WARNING_SIGNS.length)
+    .optional(),
+});
+
+export const choicesSchema = z.strictObject({
+  school: schoolSchema.optional(),
+  setAside: z.array(setAsideSchema).max(60).optional(),
+  decisions: z.array(decisionSchema).max(60).optional(),
+  /** A what-if that is pinned beside today's shoe. */
+  scenario: scenarioSchema.optional(),
+  note: note.optional(),
+});
+export type Choices = z.infer<typeof choicesSchema>;
+
+export const sockKindSchema = z.strictObject({
+  ply: z.int().min(1, 'A sock has 1 to 12 ply.').max(12, 'A sock has 1 to 12 ply.'),
+  hole: z.boolean(),
+  quantity: z.int().min(0).max(30),
+});
+
+export const handOverSchema = z.strictObject({
+  startedOn: isoDay.optional(),
+  surface: z.enum(['hard', 'mixed', 'soft']).optional(),
+  weeklyKm: z.number().min(0).max(400).optional(),
+  usualMinutes: z.number().min(0).max(1440).optional(),
+  modifications: z.array(modificationSchema).max(12).optional(),
+  note: note.optional(),
+});
+
+const markBase = {
+  id: z.string().min(1).max(40),
+  side,
+  view: keySchema<View>(VIEWS),
+  site: siteSchema,
+  x: z.number().min(0).max(100),
+  y: z.number().min(0).max(220),
+  note: z.string().max(300).optional(),
+};
+const acheMark = z.strictObject({
+  ...markBase,
+  layer: z.literal('ache'),
+  score: z.int('Pain is a whole number from 0 to 10.').min(0).max(10).optional(),
+  when: z.array(keySchema<AcheTime>(ACHE_TIMES)).max(4).optional(),
+});
+export const injuryMarkSchema = z.strictObject({
+  ...markBase,
+  layer: z.literal('injury'),
+  what: z.enum([...keysOf(FINDINGS.injuries.options), 'other']).optional(),
+  on: z.string().regex(INJURY_DATE, 'Write a year, or year-month: 2029-03.').optional(),
+  state: keySchema<InjuryState>(INJURY_STATES).optional(),
+});
+const skinMark = z.strictObject({
+  ...markBase,
+  layer: z.literal('skin'),
+  kind: keySchema<SkinKind>(SKIN_KINDS).optional(),
+});
+const marks = <S extends z.ZodType>(of: S) => z.array(of).max(120).optional();
+
+/** How much of one activity in a usual week. */
+const useSchema = z.strictObject({
+  activity: keySchema(FINDINGS.activities.options),
+  minutes: z.number().min(0).max(10_080, 'A week has 10 080 minutes.').optional(),
+  km: z.number().min(0).max(400, 'Over 400 km a week: check the unit.').optional(),
+});
+const eventSchema = z.strictObject({
+  /** May be empty while it is being written. */
+  name: z.string().max(120),
+  on: isoDay.optional(),
+  km: z.number().min(0).max(1000).optional(),
+});
+
+const girth = z.number().min(100, 'A girth lies between 100 and 900 mm.').max(900).optional();
+const sideGirths = z.strictObject({ figureOfEight: girth, ankleGirth: girth, calfGirth: girth });
+export const swellingReadingSchema = z.strictObject({
+  at: z
+    .string()
+    .regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/, 'Write day and time.')
+    .meta({ example: '2031-06-15T17:30' }),
+  ...bothSides(sideGirths).shape,
+});
+
+const spot = z.strictObject({ x: z.number(), y: z.number() });
+const gaitLine = z.tuple([spot, spot]).readonly();
+const gaitReading = z.strictObject({
+  side,
+  condition: z.string().trim().min(1).max(80),
+  activity: z.enum(['walk', 'run']),
+  event: keySchema<GaitEvent>(GAIT_EVENTS),
+  angleDeg: z.number().min(-60).max(60),
+  frame: z.int().min(0),
+  lines: z.strictObject({ leg: gaitLine, heel: gaitLine }),
+});
+
+/** What each step holds. Findings steps share one shape; an absent value is “not examined”. */
+export const STEP_CONTENT = {
+  ask: z.strictObject({
+    findings: findingsSchema,
+    marks: marks(z.discriminatedUnion('layer', [acheMark, injuryMarkSchema])),
+    uses: z.array(useSchema).max(20).optional(),
+    events: z.array(eventSchema).max(12).optional(),
+  }),
+  'old-pair': z.strictObject({ findings: findingsSchema, bench: benchAnswersSchema.optional() }),
+  feet: z.strictObject({
+    findings: findingsSchema,
+    marks: marks(skinMark),
+    swelling: z.array(swellingReadingSchema).max(60).optional(),
+    /** Girths up each leg for its volume, ankle first. */
+    girthLadder: z
+      .strictObject({
+        spacingMm: z.number().min(10).max(150),
+        ...bothSides(z.array(z.number().min(100).max(900)).max(20)).shape,
+      })
+      .optional(),
+  }),
+  load: z.strictObject({ findings: findingsSchema }),
+  move: z.strictObject({
+    findings: findingsSchema,
+    gait: z.array(gaitReading).max(200).optional(),
+  }),
+  reason: choicesSchema,
+  candidates: candidatesSchema,
+  'try-on': z.strictObject({
+    tryOns: tryOnsSchema.optional(),
+    /** Makers and models are hidden while pairs are tried. */
+    blind: z.boolean().optional(),
+  }),
+  'hand-over': handOverSchema,
+  warnings: warningsSchema,
+  prosthesis: z.strictObject({
+    inventory: z.array(sockKindSchema).max(20).optional(),
+    wantedPly: z.int().min(0).max(40).optional(),
+    needsHole: z.boolean().optional(),
+    shoeRise: z.number().min(0).max(120).optional(),
+  }),
+} as const satisfies Record<SavedStep, z.ZodType>;
+
+/** What each step holds, by its name. */
+export type StepContents = { [S in SavedStep]: z.infer<(typeof STEP_CONTENT)[S]> };
+export type StepContent = StepContents[SavedStep];
+
+export const savedStepSchema = z.enum(SAVED_STEPS);
+
+interface SavedAs<S extends SavedStep> {
+  step: S;
+  state: StepState;
+  revision: number;
+  content: StepContents[S];
+  savedBy: string;
+  savedAt: string;
+}
+
+/** One saved step as it travels: its name says what it holds. */
+export type StepRecord = { [S in SavedStep]: SavedAs<S> }[SavedStep];
+
+/** What is wrong with a step's content, or the content under its own type. */
+export const checkContent = <S extends SavedStep>(
+  step: S,
+  content: unknown,
+): z.ZodSafeParseResult<StepContents[S]> =>
+  // Indexing by a type parameter loses which schema belongs to which content.
+  STEP_CONTENT[step].safeParse(content) as z.ZodSafeParseResult<StepContents[S]>;
+
+/**
+ * A saved step as it was stored, with its content checked against the schema of its step.
+ *
+ * @throws Error naming step and place where what is stored does not fit; a migration has been forgotten then
+ */
+export function stepRecord(saved: Omit<StepRecord, 'content'>, content: unknown): StepRecord {
+  const checked = checkContent(saved.step, content);
+  if (checked.success) return { ...saved, content: checked.data } as StepRecord;
+  const [issue] = checked.error.issues;
+  throw new Error(
+    `What is stored of the step “${saved.step}” does not fit: ${issue?.path.join('.')}: ${issue?.message}`,
+  );
+}
+
+/** What a visit holds, by step; what was never begun is absent. */
+export type VisitContents = Readonly<Partial<StepContents>>;
+
+/** Contents of a visit's saved steps by step. */
+export const contentsOf = (steps: readonly Pick<StepRecord, 'step' | 'content'>[]): VisitContents =>
+  Object.fromEntries(steps.map(({ step, content }) => [step, content]));
+
+/** The steps that a visit holds, each with what it holds, in the order of work. */
+export const stepsHeld = (contents: VisitContents): { step: SavedStep; content: StepContent }[] =>
+  SAVED_STEPS.flatMap((step) => {
+    const content = contents[step];
+    return content === undefined ? [] : [{ step, content }];
+  });

@@ -1,0 +1,170 @@
+import { ageOn, dayOf } from '../calendar/days';
+import type { ShoeModel } from '../catalogue/model';
+import { deriveFindings } from '../examination/derive';
+import { FINDING_STEPS } from '../findings/finding-kinds';
+import type { SizingGroup } from '../findings/findings';
+import { mergeFindings } from '../findings/merge';
+import {
+  type ClinicalPicture,
+  type EnteredPicture,
+  enteredPicture,
+  type Findings,
+} from '../findings/picture';
+import type { TryOn } from '../fitting/try-on';
+import type { Knowledge } from '../knowledge/edition';
+import { type HouseRules, knowledgeOf } from '../knowledge/house-rules';
+import type { Rule } from '../knowledge/rule';
+import type { SchoolChoice } from '../knowledge/schools';
+import { resolve } from '../prescribe/engine/resolve';
+import type { Decision, SetAside, Specification } from '../prescribe/engine/specification';
+import { suggestedWarnings } from '../safety/suggested-warnings';
+import { type OpenWarning, openWarnings, type WarningSignId } from '../safety/warning-signs';
+import { type VisitBlock, visitBlocks } from './blocks';
+import type { VisitContents } from './contents';
+
+/** What is known of a visit beside what its steps hold. */
+export interface VisitFacts {
+  startedAt: string;
+  patient: { bornOn: string; sizingGroup: SizingGroup; school: SchoolChoice | null };
+  clinic: { school: SchoolChoice };
+  /** What still holds from an earlier visit. */
+  carried: { findings: Findings } | null;
+  /** The clinic's departures from the shipped knowledge: those of today, or of the day of issue. */
+  house: HouseRules;
+  /** What was issued at this visit; it reads as it was issued, whatever the rules are today. */
+  issued: { specification: Specification; rules: readonly Rule[] | null } | null;
+}
+
+/** The model of the pair that was chosen: `null` when the catalogue lacks it, `undefined` while nobody has looked. */
+export type ChosenModel = ShoeModel | null | undefined;
+
+/** Under which school, choices and rules a visit's picture is resolved. */
+export interface VisitOptions {
+  school: SchoolChoice;
+  setAside: readonly SetAside[];
+  decisions: readonly Decision[];
+  knowledge: Knowledge;
+}
+
+/** What a reading was made from, kept with it so that the next one can tell what changed. */
+export interface VisitInputs {
+  facts: VisitFacts;
+  examined: readonly Findings[];
+  decided: readonly unknown[];
+  signs: readonly unknown[];
+}
+
+/** Everything that follows from a visit. */
+export interface VisitReading {
+  inputs: VisitInputs;
+  /** Record, what carries over and every step, merged: what is kept when the visit is issued. */
+  findings: Findings;
+  /** The same as a whole picture, before and after deriving. */
+  entered: EnteredPicture;
+  picture: ClinicalPicture;
+  options: VisitOptions;
+  specification: Specification;
+  /** Signs that the findings point at, and those that are not answered. */
+  warnings: { suggested: WarningSignId[]; open: OpenWarning[] };
+  /** The pair with the verdict “chosen”. */
+  chosen: TryOn | null;
+  /** What stands between this visit and a hand-over; empty when nothing does. */
+  blocks: VisitBlock[];
+}
+
+/** What a person’s record says on the day a visit began. */
+export const recordFindings = ({
+  startedAt,
+  patient,
+}: Pick<VisitFacts, 'startedAt' | 'patient'>): Findings => ({
+  body: { ageYears: ageOn(patient.bornOn, dayOf(startedAt)), sizingGroup: patient.sizingGroup },
+});
+
+/** Findings of a visit's own steps in the order of work. */
+export const findingsOfSteps = (contents: VisitContents): Findings[] =>
+  FINDING_STEPS.flatMap((step) => contents[step]?.findings ?? []);
+
+/** The rules that a visit is read by: those of the day of issue once something was issued. */
+export const knowledgeOfVisit = ({ house, issued }: Pick<VisitFacts, 'house' | 'issued'>): Knowledge =>
+  issued?.rules ? { edition: issued.specification.knowledge, rules: issued.rules } : knowledgeOf(house);
+
+const marksOf = ({ ask, feet }: VisitContents) => [...(ask?.marks ?? []), ...(feet?.marks ?? [])];
+
+export const chosenTryOn = (contents: VisitContents): TryOn | null =>
+  contents['try-on']?.tryOns?.find((tryOn) => tryOn.verdict === 'chosen') ?? null;
+
+/**
+ * Reads a visit: what is known, under which rules, which shoe follows, and what blocks handing it over. Browser and
+ * server both call this and nothing else, so that they never disagree.
+ *
+ * @param model of the chosen pair; see {@link ChosenModel}
+ * @param before an earlier reading of the same visit: parts whose inputs did not change are taken from it as they are,
+ *   so that a screen redraws and a worker asks again only what changed
+ */
+export function readVisit(
+  facts: VisitFacts,
+  contents: VisitContents,
+  model: ChosenModel,
+  before?: VisitReading,
+): VisitReading {
+  const inputs = inputsOf(facts, contents);
+  /** The earlier reading, where none of the named inputs changed since. */
+  const kept = (...names: (keyof VisitInputs)[]): VisitReading | undefined =>
+    before && names.every((name) => sameInput(before.inputs[name], inputs[name])) ? before : undefined;
+  const { findings, entered, picture } = kept('facts', 'examined') ?? pictureOf(facts, inputs.examined);
+  const options = kept('facts', 'decided')?.options ?? optionsOf(facts, contents);
+  const specification =
+    kept('facts', 'examined', 'decided')?.specification ??
+    facts.issued?.specification ??
+    resolve(picture, options);
+  const warnings = kept('facts', 'examined', 'signs')?.warnings ?? warningsOf(picture, contents);
+  const chosen = chosenTryOn(contents);
+  return {
+    inputs,
+    findings,
+    entered,
+    picture,
+    options,
+    specification,
+    warnings,
+    chosen,
+    blocks: visitBlocks({ facts, contents, specification, warnings: warnings.open, chosen, model }),
+  };
+}
+
+function inputsOf(facts: VisitFacts, contents: VisitContents): VisitInputs {
+  const { reason, warnings, ask, feet } = contents;
+  return {
+    facts,
+    examined: findingsOfSteps(contents),
+    decided: [reason?.school, reason?.setAside, reason?.decisions],
+    signs: [warnings, ask?.marks, feet?.marks],
+  };
+}
+
+const sameInput = (a: VisitInputs[keyof VisitInputs], b: VisitInputs[keyof VisitInputs]): boolean =>
+  Array.isArray(a) && Array.isArray(b)
+    ? a.length === b.length && a.every((entry, at) => entry === b[at])
+    : a === b;
+
+function pictureOf(facts: VisitFacts, examined: readonly Findings[]) {
+  const findings = mergeFindings([recordFindings(facts), facts.carried?.findings ?? {}, ...examined]);
+  const entered = enteredPicture(findings);
+  return { findings, entered, picture: deriveFindings(entered) };
+}
+
+function optionsOf(facts: VisitFacts, { reason = {} }: VisitContents): VisitOptions {
+  const { issued, patient, clinic } = facts;
+  return {
+    school: issued?.specification.school ?? reason.school ?? patient.school ?? clinic.school,
+    setAside: reason.setAside ?? [],
+    decisions: reason.decisions ?? [],
+    knowledge: knowledgeOfVisit(facts),
+  };
+}
+
+function warningsOf(picture: ClinicalPicture, contents: VisitContents): VisitReading['warnings'] {
+  const check = contents.warnings ?? {};
+  const suggested = suggestedWarnings(picture, { marks: marksOf(contents), ankle: check.ankle });
+  return { suggested, open: openWarnings(check, suggested) };
+}

@@ -1,0 +1,27 @@
+import { FINDING_STEPS, type FindingStep } from '../findings/finding-kinds';
+
+/** Steps of a visit in the order in which a practitioner works. */
+export const VISIT_STEPS = [...FINDING_STEPS, 'reason', 'candidates', 'try-on', 'hand-over'] as const;
+export type VisitStep = (typeof VISIT_STEPS)[number];
+
+/** Everything that is saved step by step: the spine, and two panels reachable from any step. */
+export const SAVED_STEPS = [...VISIT_STEPS, 'warnings', 'prosthesis'] as const;
+export type SavedStep = (typeof SAVED_STEPS)[number];
+
+export type StepState = 'untouched' | 'in-progress' | 'done' | 'skipped';
+
+const SAVED: ReadonlySet<string> = new Set(SAVED_STEPS);
+const VISITED: ReadonlySet<string> = new Set(VISIT_STEPS);
+const FINDING: ReadonlySet<string> = new Set(FINDING_STEPS);
+
+export const isSavedStep = (name: string): name is SavedStep => SAVED.has(name);
+export const isVisitStep = (name: string): name is VisitStep => VISITED.has(name);
+export const isFindingStep = (name: string): name is FindingStep => FINDING.has(name);
+
+/**
+ * A table over all steps, made step by step.
+ *
+ * @param make a function of the step's own name; TypeScript cannot follow a value from each name into a table
+ */
+export const stepTable = <T extends Record<SavedStep, unknown>>(make: (step: SavedStep) => unknown): T =>
+  Object.fromEntries(SAVED_STEPS.map((step) => [step, make(step)])) as T;

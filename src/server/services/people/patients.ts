@@ -1,0 +1,143 @@
+import type { Selectable } from 'kysely';
+import type { z } from 'zod';
+import type { patientSchema } from '@/contract/people-schema';
+import type { AuditRecord, PatientRecord, PatientSummary } from '@/contract/records';
+import { ageOn } from '@/core/calendar/days';
+import type { Database } from '../../database/schema';
+import { audit, type Tenant } from '../../database/tenant';
+import { notFound } from '../../http/problem';
+import { listOrders } from '../orders/order-records';
+import { readClinic } from './clinic';
+import { listPairs, today } from './pairs';
+
+type PatientRow = Omit<Selectable<Database['patient']>, 'clinic_id' | 'created_at'>;
+
+export const summaryOf = (row: PatientRow): PatientSummary => ({
+  id: row.id,
+  givenName: row.given_name,
+  familyName: row.family_name,
+  bornOn: row.born_on,
+  age: ageOn(row.born_on, today()),
+  sizingGroup: row.sizing_group,
+  occupation: row.occupation,
+});
+
+/** Patients whose name holds the words, by family name. */
+export async function findPatients({ tx }: Tenant, words = ''): Promise<PatientSummary[]> {
+  let query = tx.selectFrom('patient').selectAll();
+  for (const word of words.trim().split(/\s+/).filter(Boolean)) {
+    const like = `%${word.replace(/[\\%_]/g, '\\$&')}%`;
+    query = query.where((eb) => eb.or([eb('given_name', 'ilike', like), eb('family_name', 'ilike', like)]));
+  }
+  const rows = await query.orderBy('family_name').orderBy('given_name').limit(200).execute();
+  return rows.map(summaryOf);
+}
+
+const columns = (patient: Partial<z.infer<typeof patientSchema>>) => ({
+  ...(patient.givenName !== undefined ? { given_name: patient.givenName } : {}),
+  ...(patient.familyName !== undefined ? { family_name: patient.familyName } : {}),
+  ...(patient.bornOn !== undefined ? { born_on: patient.bornOn } : {}),
+  ...(patient.sizingGroup !== undefined ? { sizing_group: patient.sizingGroup } : {}),
+  ...(patient.heightMm !== undefined ? { height_mm: patient.heightMm } : {}),
+  ...(patient.occupation !== undefined ? { occupation: patient.occupation } : {}),
+  ...(patient.school !== undefined ? { school: patient.school } : {}),
+});
+
+export async function addPatient(
+  tenant: Tenant,
+  patient: z.infer<typeof patientSchema>,
+): Promise<{ id: string }> {
+  const { givenName, familyName, bornOn, sizingGroup } = patient;
+  const row = await tenant.tx
+    .insertInto('patient')
+    .values({
+      ...columns(patient),
+      clinic_id: tenant.actor.clinicId,
+      given_name: givenName,
+      family_name: familyName,
+      born_on: bornOn,
+      sizing_group: sizingGroup,
+    })
+    .returning('id')
+    .executeTakeFirstOrThrow();
+  await audit(tenant, 'write', 'patient added', row.id);
+  return row;
+}
+
+export async function patientRow({ tx }: Tenant, id: string): Promise<Selectable<Database['patient']>> {
+  const row = await tx.selectFrom('patient').selectAll().where('id', '=', id).executeTakeFirst();
+  if (!row) throw notFound('This patient');
+  return row;
+}
+
+/** A patient with pairs, their windows and visits; the reading is audited. */
+export async function readPatient(tenant: Tenant, id: string): Promise<PatientRecord> {
+  const row = await patientRow(tenant, id);
+  await audit(tenant, 'read', 'patient', id);
+  const { lifeSchool } = await readClinic(tenant);
+  const visits = await tenant.tx
+    .selectFrom('visit')
+    .leftJoin('hand_over', (join) =>
+      join.onRef('hand_over.visit_id', '=', 'visit.id').onRef('hand_over.clinic_id', '=', 'visit.clinic_id'),
+    )
+    .leftJoin('auth.user as starter', 'starter.id', 'visit.started_by')
+    .select([
+      'visit.id',
+      'started_at',
+      'closed_at',
+      'closed_because',
+      'starter.name as started_by',
+      'pair_id',
+      'review_on',
+    ])
+    .where('visit.patient_id', '=', id)
+    .orderBy('started_at', 'desc')
+    .execute();
+  return {
+    ...summaryOf(row),
+    heightMm: row.height_mm,
+    school: row.school,
+    pairs: await listPairs(tenant, { patientId: id }, lifeSchool),
+    orders: await listOrders(tenant, { patientId: id }),
+    visits: visits.map((visit) => ({
+      id: visit.id,
+      startedAt: visit.started_at.toISOString(),
+      closedAt: visit.closed_at?.toISOString() ?? null,
+      closedBecause: visit.closed_because,
+      startedBy: visit.started_by ?? '',
+      pairId: visit.pair_id,
+      reviewOn: visit.review_on,
+    })),
+  };
+}
+
+export async function changePatient(
+  tenant: Tenant,
+  id: string,
+  change: Partial<z.infer<typeof patientSchema>>,
+): Promise<PatientSummary> {
+  await patientRow(tenant, id);
+  const set = columns(change);
+  if (Object.keys(set).length > 0)
+    await tenant.tx.updateTable('patient').set(set).where('id', '=', id).execute();
+  await audit(tenant, 'write', 'patient changed', id);
+  return summaryOf(await patientRow(tenant, id));
+}
+
+/** Who read or changed this patient, newest first. */
+export async function patientAudit({ tx }: Tenant, id: string): Promise<AuditRecord[]> {
+  const rows = await tx
+    .selectFrom('audit_entry')
+    .leftJoin('auth.user as person', 'person.id', 'audit_entry.user_id')
+    .select(['at', 'person.name as who', 'action', 'what'])
+    .where('patient_id', '=', id)
+    .orderBy('at', 'desc')
+    .limit(50)
+    .execute();
+  return rows.map((row) => ({
+    at: row.at.toISOString(),
+    who: row.who ?? '',
+    action: row.action,
+    what: row.what,
+  }));
+}

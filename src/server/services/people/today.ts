@@ -1,0 +1,113 @@
+import { sql } from 'kysely';
+import type { TodayItem, TodayKind } from '@/contract/records';
+import { addDays, ageOn } from '@/core/calendar/days';
+import { modelTitle } from '@/core/catalogue/model';
+import type { OrderState } from '@/core/orders/order';
+import type { Tenant } from '../../database/tenant';
+import { listOrders } from '../orders/order-records';
+import { readClinic } from './clinic';
+import { listPairs, today } from './pairs';
+
+/** Most urgent first: somebody is in the room, then what is late, then what comes. */
+const URGENCY: readonly TodayKind[] = [
+  'visit-open',
+  'order-to-check',
+  'order-to-return',
+  'order-to-collect',
+  'order-to-place',
+  'order-late',
+  'pair-overdue',
+  'review-due',
+  'pair-in-window',
+  'bring-in-next',
+];
+
+/** Reviews show from this many days before they are due. */
+const REVIEW_AHEAD_DAYS = 7;
+
+/** Who needs what, most urgent first. */
+export async function readToday(tenant: Tenant): Promise<TodayItem[]> {
+  const { tx } = tenant;
+  const now = today();
+  const { lifeSchool } = await readClinic(tenant);
+  const patients = new Map(
+    (await tx.selectFrom('patient').select(['id', 'given_name', 'family_name', 'born_on']).execute()).map(
+      (row) => [
+        row.id,
+        { id: row.id, name: `${row.given_name} ${row.family_name}`, age: ageOn(row.born_on, today()) },
+      ],
+    ),
+  );
+  const items: TodayItem[] = [];
+  const add = (
+    kind: TodayKind,
+    patientId: string,
+    what: string,
+    on: string,
+    visitId: string | null = null,
+  ) => {
+    const patient = patients.get(patientId);
+    if (patient) items.push({ kind, patient, what, on, visitId });
+  };
+
+  const open = await tx
+    .selectFrom('visit')
+    .select(['id', 'patient_id', 'started_at'])
+    .where('closed_at', 'is', null)
+    .execute();
+  for (const visit of open)
+    add(
+      'visit-open',
+      visit.patient_id,
+      'visit not handed over',
+      visit.started_at.toISOString().slice(0, 10),
+      visit.id,
+    );
+
+  for (const pair of await listPairs(tenant, { inUse: true }, lifeSchool, now)) {
+    const { state } = pair.forecast;
+    const title = modelTitle(pair.model);
+    if (state === 'overdue') add('pair-overdue', pair.patientId, title, pair.window.to);
+    if (state === 'in-window') add('pair-in-window', pair.patientId, title, pair.window.middle);
+    if (state === 'bring-in-next') add('bring-in-next', pair.patientId, title, pair.window.from);
+  }
+
+  const waiting: Partial<Record<OrderState, TodayKind>> = {
+    wanted: 'order-to-place',
+    arrived: 'order-to-check',
+    checked: 'order-to-collect',
+    wrong: 'order-to-return',
+  };
+  for (const order of await listOrders(tenant, { open: true })) {
+    const kind = order.late ? 'order-late' : waiting[order.state];
+    if (!kind) continue;
+    const on = order.late ? order.expectedOn : order.state === 'wrong' ? order.returnBy : order.arrivedOn;
+    add(kind, order.patient.id, modelTitle(order.model), on ?? order.createdAt.slice(0, 10));
+  }
+
+  const reviews = await tx
+    .selectFrom('hand_over')
+    .select(['patient_id', 'review_on'])
+    .where('review_on', '<=', addDays(now, REVIEW_AHEAD_DAYS))
+    .where((eb) =>
+      eb.not(
+        eb.exists(
+          eb
+            .selectFrom('visit as later')
+            .select(sql`1`.as('one'))
+            .whereRef('later.patient_id', '=', 'hand_over.patient_id')
+            .whereRef('later.started_at', '>', 'hand_over.handed_over_at'),
+        ),
+      ),
+    )
+    .execute();
+  for (const review of reviews)
+    add('review-due', review.patient_id, 'review after hand-over', review.review_on);
+
+  return items.sort(
+    (a, b) =>
+      URGENCY.indexOf(a.kind) - URGENCY.indexOf(b.kind) ||
+      (a.on < b.on ? -1 : 1) ||
+      (a.patient.id < b.patient.id ? -1 : 1),
+  );
+}

@@ -1,0 +1,96 @@
+import type { z } from 'zod';
+import type { shoes } from '@/contract/shoes';
+import { filterModels } from '@/core/catalogue/filter';
+import { modelTitle, type ShoeModel } from '@/core/catalogue/model';
+import { NOT_EXAMINED } from '@/core/findings/picture';
+import { readSession } from '@/core/fitting/session';
+import { candidatesOf, obtainable, proposeFrom } from '@/core/match/candidates';
+import { moreLikeThis } from '@/core/match/more-like';
+import { rank, reasonsFor } from '@/core/match/rank';
+import { resolve } from '@/core/prescribe/engine/resolve';
+import { LIMITS_OF_USE } from '@/core/safety/cautions';
+import { offsetInWords } from '@/core/sizing/learned/learn-offsets';
+import { sizePair } from '@/core/sizing/size-pair';
+import type { Tenant } from '../../database/tenant';
+import { notFound } from '../../http/problem';
+import { readCalculation } from '../visits/calculations';
+import { listModels } from './models';
+
+type Body<K extends keyof typeof shoes> = (typeof shoes)[K] extends { body?: infer B }
+  ? B extends z.ZodType
+    ? z.infer<B>
+    : never
+  : never;
+
+/** The clinic's catalogue against a picture. */
+async function fitted(
+  tenant: Tenant,
+  { conditions, ...body }: Body<'candidates'> | Body<'moreLike'> | Body<'fitAdvice'>,
+) {
+  const { picture, options } = await readCalculation(tenant, body);
+  const specification = resolve(picture, options);
+  const group = picture.body.sizingGroup;
+  const { matching, unknown } = filterModels(await listModels(tenant), {
+    ...(group === NOT_EXAMINED ? {} : { group }),
+    ...('mostPrice' in body && body.mostPrice !== undefined ? { mostPrice: body.mostPrice } : {}),
+  });
+  const models = [...matching, ...unknown];
+  return {
+    specification,
+    models: new Map(models.map((model) => [model.id, model])),
+    // A model that is gone is no candidate, but may still have been tried.
+    ranking: rank(obtainable(models), specification),
+    sizeOf: (model: ShoeModel) => sizePair(model.sizing, picture, specification, conditions),
+  };
+}
+
+export async function rankCandidates(tenant: Tenant, body: Body<'candidates'>) {
+  const { specification, models, ranking, sizeOf } = await fitted(tenant, body);
+  const { usable, noSize } = candidatesOf(ranking.ranked, models, sizeOf);
+  const shown = body.inStockOnly ? usable.filter(({ onShelf }) => onShelf > 0) : usable;
+  return {
+    candidates: shown.slice(0, body.limit).map(({ entry, model, pair, onShelf }) => ({
+      ...entry,
+      title: modelTitle(model),
+      size: pair && { ...pair, inStock: onShelf },
+      fit: model.learned && offsetInWords('length', model.learned.length),
+      reasons: reasonsFor(model, specification),
+    })),
+    toTry: proposeFrom(shown, models),
+    excluded: ranking.excluded.map((entry) => ({ ...entry, title: modelTitle(models.get(entry.id)!) })),
+    noSize: noSize.map(({ model, message }) => ({ id: model.id, title: modelTitle(model), message })),
+    limitsOfUse: LIMITS_OF_USE,
+  };
+}
+
+export async function moreLike(tenant: Tenant, body: Body<'moreLike'>) {
+  const { models, ranking } = await fitted(tenant, body);
+  const like = models.get(body.model);
+  if (!like) throw notFound('This model');
+  return {
+    models: moreLikeThis(body.but, like, ranking.ranked, models).map((entry) => ({
+      ...entry,
+      title: modelTitle(models.get(entry.id)!),
+    })),
+  };
+}
+
+/** Advice on every pair of a fitting, where the fitting stands, and what to try next. */
+export async function adviseOnFit(tenant: Tenant, { tryOns, ...body }: Body<'fitAdvice'>) {
+  const { specification, models, ranking, sizeOf } = await fitted(tenant, { ...body, tryOns });
+  const { pairs, outcome, next, fallbacks } = readSession({
+    tryOns,
+    brought: tryOns.map(({ model }) => model),
+    specification,
+    ranked: ranking.ranked,
+    models,
+    sizeOf,
+  });
+  return {
+    advice: pairs.map(({ tryOn, advice, letter }) => ({ model: tryOn.model, letter, advice })),
+    outcome,
+    next,
+    fallbacks,
+    limitsOfUse: LIMITS_OF_USE,
+  };
+}

@@ -1,0 +1,318 @@
+import { type Selectable, sql } from 'kysely';
+import type { z } from 'zod';
+import type { ModelRecord } from '@/contract/records';
+import type { benchTestSchema, modelChangeSchema } from '@/contract/shoes';
+import type { CatalogueEntry } from '@/core/catalogue/catalogue-entry';
+import { type ShoeModel, type Stock, stockKey } from '@/core/catalogue/model';
+import type { ShelfPlace } from '@/core/catalogue/shelf';
+import { benchChanges, readBench } from '@/core/shoe/bench/read-bench';
+import { isFeatureId } from '@/core/shoe/features';
+import { type FeatureReadings, featuresOf, withReading } from '@/core/shoe/readings/readings';
+import { type LearnedFit, learnOffsets, withLearned } from '@/core/sizing/learned/learn-offsets';
+import type { Database } from '../../database/schema';
+import type { Tenant } from '../../database/tenant';
+import { notFound, Refusal } from '../../http/problem';
+import { readClinic } from '../people/clinic';
+
+type ModelRow = Omit<Selectable<Database['shoe_model']>, 'clinic_id' | 'readings' | 'updated_at'>;
+
+/** Columns of a model as ranking and sizing see it. */
+export const MODEL_COLUMNS = [
+  'maker',
+  'name',
+  'version',
+  'features',
+  'sizing',
+  'stock',
+  'price',
+  'status',
+  'replaces',
+] as const;
+
+export const modelOf = (row: ModelRow): ShoeModel => ({
+  id: row.id,
+  maker: row.maker,
+  name: row.name,
+  version: row.version,
+  features: row.features,
+  sizing: row.sizing,
+  stock: row.stock,
+  price: row.price,
+  status: row.status,
+  replaces: row.replaces,
+});
+
+/** What this clinic's fittings teach of every model's true inside. */
+async function learnedFits({ tx }: Tenant, models: readonly ShoeModel[]): Promise<Map<string, LearnedFit>> {
+  const rows = await tx.selectFrom('fitting').select(['model_id', 'feet']).execute();
+  return learnOffsets(
+    models,
+    rows.map((row) => ({ version: row.model_id, feet: row.feet })),
+  );
+}
+
+const withLearnedFit = (model: ShoeModel, fits: ReadonlyMap<string, LearnedFit>): ShoeModel => {
+  const learned = fits.get(model.id);
+  return learned ? { ...model, sizing: withLearned(model.sizing, learned), learned } : model;
+};
+
+/** The catalogue, by maker and name, with what was learned. */
+export async function listModels(tenant: Tenant): Promise<ShoeModel[]> {
+  const rows = await tenant.tx
+    .selectFrom('shoe_model')
+    .select(['id', ...MODEL_COLUMNS])
+    .orderBy('maker')
+    .orderBy('name')
+    .orderBy('version')
+    .execute();
+  const models = rows.map(modelOf);
+  const fits = await learnedFits(tenant, models);
+  return models.map((model) => withLearnedFit(model, fits));
+}
+
+const rowOf = ({ tx }: Tenant, id: string) => tx.selectFrom('shoe_model').selectAll().where('id', '=', id);
+
+async function modelRow(tenant: Tenant, id: string) {
+  const row = await rowOf(tenant, id).executeTakeFirst();
+  if (!row) throw notFound('This model');
+  return row;
+}
+
+/** A model's row held until the end of the transaction: two changes at once follow each other. */
+async function modelToChange(tenant: Tenant, id: string) {
+  const row = await rowOf(tenant, id).forUpdate().executeTakeFirst();
+  if (!row) throw notFound('This model');
+  return row;
+}
+
+/** One model with every value's source, its versions, its bench tests, who wears it, and what changed. */
+export async function readModel(tenant: Tenant, id: string): Promise<ModelRecord> {
+  const { tx } = tenant;
+  const row = await modelRow(tenant, id);
+  const family = (await listModels(tenant)).filter(
+    (model) => model.maker === row.maker && model.name === row.name,
+  );
+  const wearers = await tx
+    .selectFrom('pair')
+    .innerJoin('patient', 'patient.id', 'pair.patient_id')
+    .select(['patient.id', 'given_name', 'family_name', 'pair.started_on', 'pair.model_id'])
+    .where(
+      'pair.model_id',
+      'in',
+      family.map((model) => model.id),
+    )
+    .where('pair.ended_on', 'is', null)
+    .orderBy('family_name')
+    .execute();
+  const tests = await tx
+    .selectFrom('bench_test')
+    .leftJoin('auth.user as tester', 'tester.id', 'bench_test.done_by')
+    .select(['bench_test.id', 'answers', 'tester.name', 'done_at'])
+    .where('model_id', '=', id)
+    .orderBy('done_at', 'desc')
+    .limit(20)
+    .execute();
+  const changes = await tx
+    .selectFrom('catalogue_change')
+    .leftJoin('auth.user as maker_of', 'maker_of.id', 'catalogue_change.made_by')
+    .select(['what', 'maker_of.name', 'made_at'])
+    .where('model_id', '=', id)
+    .orderBy('catalogue_change.id', 'desc')
+    .limit(30)
+    .execute();
+  return {
+    model: family.find((model) => model.id === id)!,
+    readings: row.readings,
+    versions: family,
+    wearers: wearers.map((wearer) => ({
+      patientId: wearer.id,
+      name: `${wearer.given_name} ${wearer.family_name}`,
+      since: wearer.started_on,
+      modelId: wearer.model_id,
+    })),
+    benchTests: tests.map((test) => ({
+      id: test.id,
+      answers: test.answers,
+      by: test.name ?? '',
+      at: test.done_at.toISOString(),
+    })),
+    changes: changes.map((change) => ({
+      what: change.what,
+      by: change.name ?? '',
+      at: change.made_at.toISOString(),
+    })),
+  };
+}
+
+/** What a page about one model shows. */
+export const modelPage = async (tenant: Tenant, id: string) => ({
+  clinic: await readClinic(tenant),
+  record: await readModel(tenant, id),
+});
+
+export async function noteChange(
+  { tx, actor }: Tenant,
+  kind: 'import' | 'supplier' | 'bench',
+  what: string,
+  modelId: string | null,
+): Promise<void> {
+  await tx
+    .insertInto('catalogue_change')
+    .values({ clinic_id: actor.clinicId, model_id: modelId, kind, what, made_by: actor.userId })
+    .execute();
+}
+
+/** Counts the shelf, changes price or status. */
+export async function changeModel(
+  tenant: Tenant,
+  id: string,
+  change: z.infer<typeof modelChangeSchema>,
+): Promise<ModelRecord> {
+  const row = await modelToChange(tenant, id);
+  const wrong = Object.keys(change.stock ?? {}).find((key) => {
+    const [size, width] = key.split(' ');
+    return !row.sizing.sizes.includes(Number(size)) || !row.sizing.widths.some((letter) => letter === width);
+  });
+  if (wrong !== undefined)
+    throw new Refusal(422, 'Some values cannot be accepted.', {
+      errors: [{ path: ['stock', wrong], message: `${wrong} is not made.` }],
+    });
+  const stock = change.stock ? counted({ ...row.stock, ...change.stock }) : row.stock;
+  await tenant.tx
+    .updateTable('shoe_model')
+    .set({
+      stock: JSON.stringify(stock),
+      price: change.price === undefined ? row.price : change.price,
+      status: change.status ?? row.status,
+      updated_at: sql`now()`,
+    })
+    .where('id', '=', id)
+    .execute();
+  return readModel(tenant, id);
+}
+
+/** Takes one pair off the shelf; a split pair opens two boxes. Nothing happens where none is counted. */
+export async function takeFromShelf(
+  tenant: Tenant,
+  id: string,
+  places: readonly ShelfPlace[],
+): Promise<void> {
+  const keys = new Set(places.map(({ size, width }) => stockKey(size, width)));
+  await putOnShelf(tenant, id, Object.fromEntries([...keys].map((key) => [key, -1])));
+}
+
+/** Adds pairs to the shelf, or takes some away; never below none. */
+export async function putOnShelf(tenant: Tenant, id: string, pairs: Stock): Promise<void> {
+  const stock = { ...(await modelToChange(tenant, id)).stock };
+  for (const [key, count] of Object.entries(pairs)) stock[key] = (stock[key] ?? 0) + count;
+  await tenant.tx
+    .updateTable('shoe_model')
+    .set({ stock: JSON.stringify(counted(stock)) })
+    .where('id', '=', id)
+    .execute();
+}
+
+/** What is not there is not named. */
+const counted = (stock: Stock): Stock =>
+  Object.fromEntries(Object.entries(stock).filter(([, count]) => count > 0));
+
+/** Records a bench test: its values count from now on, what the maker says stays beside them. */
+export async function recordBenchTest(
+  tenant: Tenant,
+  id: string,
+  { answers }: z.infer<typeof benchTestSchema>,
+  today: string,
+): Promise<ModelRecord> {
+  const row = await modelToChange(tenant, id);
+  const { features } = readBench(answers, { pair: 'new' });
+  const measured = Object.entries(features).filter(([feature]) => isFeatureId(feature));
+  if (measured.length === 0)
+    throw new Refusal(422, 'Nothing was measured yet.', {
+      errors: [{ path: ['answers'], message: 'Do at least one test.' }],
+    });
+  let readings: FeatureReadings = row.readings;
+  for (const [feature, value] of measured)
+    if (isFeatureId(feature)) readings = withReading(readings, feature, { value, from: 'bench', on: today });
+  await tenant.tx
+    .insertInto('bench_test')
+    .values({
+      clinic_id: tenant.actor.clinicId,
+      model_id: id,
+      answers: JSON.stringify(answers),
+      done_by: tenant.actor.userId,
+    })
+    .execute();
+  await saveReadings(tenant, id, readings);
+  const differs = benchChanges(features, row.readings).filter(({ kind }) => kind === 'disagrees');
+  await noteChange(
+    tenant,
+    'bench',
+    `Bench test: ${measured.length} values${differs.length > 0 ? `; ${differs.map(({ sentence }) => sentence).join(' ')}` : ''}`,
+    id,
+  );
+  return readModel(tenant, id);
+}
+
+const saveReadings = ({ tx }: Tenant, id: string, readings: FeatureReadings) =>
+  tx
+    .updateTable('shoe_model')
+    .set({
+      readings: JSON.stringify(readings),
+      features: JSON.stringify(featuresOf(readings)),
+      updated_at: sql`now()`,
+    })
+    .where('id', '=', id)
+    .execute();
+
+/** Every model as a file holds it: what is said of it, without what the clinic has learned. */
+export async function catalogueEntries({ tx }: Tenant): Promise<CatalogueEntry[]> {
+  const rows = await tx
+    .selectFrom('shoe_model')
+    .leftJoin('shoe_model as forerunner', (join) =>
+      join
+        .onRef('forerunner.id', '=', 'shoe_model.replaces')
+        .onRef('forerunner.clinic_id', '=', 'shoe_model.clinic_id'),
+    )
+    .select([
+      'shoe_model.maker',
+      'shoe_model.name',
+      'shoe_model.version',
+      'shoe_model.sizing',
+      'shoe_model.stock',
+      'shoe_model.price',
+      'shoe_model.status',
+      'shoe_model.readings',
+      'forerunner.version as forerunner',
+    ])
+    .orderBy('shoe_model.maker')
+    .orderBy('shoe_model.name')
+    .orderBy('shoe_model.version')
+    .execute();
+  return rows.map(({ forerunner, ...row }) => ({ ...row, replaces: forerunner }));
+}
+
+/** Versions that follow one another further than this are a circle. */
+const LONGEST_LINE = 12;
+
+/** For each of these models the latest version that came after it, where there is one. */
+export async function laterVersions({ tx }: Tenant, ids: readonly string[]): Promise<Map<string, ShoeModel>> {
+  /** The latest found so far → where the line began. */
+  let ends = new Map([...new Set(ids)].map((id) => [id, [id]]));
+  const latest = new Map<string, ShoeModel>();
+  for (let step = 0; step < LONGEST_LINE && ends.size > 0; step += 1) {
+    const rows = await tx
+      .selectFrom('shoe_model')
+      .select(['id', ...MODEL_COLUMNS])
+      .where('replaces', 'in', [...ends.keys()])
+      .execute();
+    const next = new Map<string, string[]>();
+    for (const row of rows) {
+      const model = modelOf(row);
+      const starts = ends.get(row.replaces!)!;
+      for (const start of starts) latest.set(start, model);
+      next.set(model.id, starts);
+    }
+    ends = next;
+  }
+  return latest;
+}

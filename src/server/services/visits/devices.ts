@@ -1,0 +1,53 @@
+import type { z } from 'zod';
+import type { DEVICE_SETTINGS } from '@/contract/devices';
+import { writeStl } from '@/formats/mesh';
+import { writePng } from '@/formats/png';
+import { writePressureCsv } from '@/formats/pressure-csv';
+import { footScan } from '@/simulators/foot-scanner';
+import { footprint } from '@/simulators/footprint-scanner';
+import { gaitFrame } from '@/simulators/gait-camera';
+import { pressureStep } from '@/simulators/pressure-plate';
+
+type Settings<K extends keyof typeof DEVICE_SETTINGS> = z.infer<(typeof DEVICE_SETTINGS)[K]>;
+
+const file = (body: BodyInit, type: string, name: string): Response =>
+  new Response(body, {
+    headers: {
+      'content-type': type,
+      'content-disposition': `attachment; filename="${name}"`,
+      'cache-control': 'no-store',
+    },
+  });
+
+const bytes = (array: Uint8Array): Uint8Array<ArrayBuffer> => new Uint8Array(array);
+
+/** A footprint on paper, scanned. */
+export function scannedFootprint({ mirrored, toes, ...settings }: Settings<'footprintScanner'>): Response {
+  const { picture } = footprint({ ...settings, mirrored: mirrored === 'yes', toes: toes === 'yes' });
+  return file(bytes(writePng(picture)), 'image/png', `footprint-${settings.side}.png`);
+}
+
+/** One step over a plate. */
+export function recordedStep(settings: Settings<'pressurePlate'>): Response {
+  const { recording } = pressureStep(settings);
+  return file(writePressureCsv(recording), 'text/csv; charset=utf-8', `step-${settings.side}.csv`);
+}
+
+/** A foot’s surface as it lies in a scanner’s file. */
+export function scannedFoot({ turn, floor, insideOut, ...settings }: Settings<'footScanner'>): Response {
+  const { mesh } = footScan({
+    ...settings,
+    spokes: Math.round(settings.rings * 0.55),
+    turnDeg: [turn, turn / 3, turn / 2],
+    floor: floor === 'yes',
+    insideOut: insideOut === 'yes',
+  });
+  return file(writeStl(mesh), 'model/stl', `foot-${settings.side}.stl`);
+}
+
+/** One frame of a rear view. */
+export function filmedFrame({ frame, ...settings }: Settings<'gaitCamera'>): Response {
+  const { picture } = gaitFrame(settings, Math.min(frame, settings.frames - 1));
+  const name = `gait-${settings.side}-${String(frame).padStart(3, '0')}.png`;
+  return file(bytes(writePng(picture)), 'image/png', name);
+}

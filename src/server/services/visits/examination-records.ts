@@ -1,0 +1,17 @@
+import { examinationRecord } from '@/core/examination/examination-record';
+import { contentsOf } from '@/core/visit/contents';
+import { carriedKeys } from '@/core/visit/earlier-visit';
+import { readVisit } from '@/core/visit/read-visit';
+import type { Tenant } from '../../database/tenant';
+import { loadVisit } from './visits';
+
+/** The examination of one visit as a record: every finding with how it was taken. */
+export async function readExamination(tenant: Tenant, visitId: string) {
+  const visit = await loadVisit(tenant, visitId);
+  const contents = contentsOf(visit.steps);
+  const carried = visit.carried && {
+    keys: carriedKeys(visit.carried.findings, contents),
+    from: visit.carried.from,
+  };
+  return { visit, ...examinationRecord(readVisit(visit, contents, undefined).picture, carried) };
+}

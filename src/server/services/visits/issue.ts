@@ -1,0 +1,114 @@
+import type { ShoeModel } from '@/core/catalogue/model';
+import type { Side } from '@/core/findings/finding-kinds';
+import type { ClinicalPicture, Findings } from '@/core/findings/picture';
+import { placeOn } from '@/core/fitting/sizes';
+import type { TryOn } from '@/core/fitting/try-on';
+import type { Specification } from '@/core/prescribe/engine/specification';
+import { sizeInWords } from '@/core/sizing/start-size';
+import { type Choices, contentsOf, type StepContents } from '@/core/visit/contents';
+import { chosenTryOn, readVisit } from '@/core/visit/read-visit';
+import type { Tenant } from '../../database/tenant';
+import { Refusal } from '../../http/problem';
+import { keepEdition } from '../knowledge/knowledge';
+import { patientRow } from '../people/patients';
+import { modelOf } from '../shoes/models';
+import { loadVisit, visitRow } from './visits';
+
+/** A visit that can be ended with a pair: everything that is issued follows from it. */
+export interface ReadyVisit {
+  visitId: string;
+  startedAt: Date;
+  patient: Awaited<ReturnType<typeof patientRow>>;
+  findings: Findings;
+  picture: ClinicalPicture;
+  choices: Choices;
+  specification: Specification;
+  /** Version of the house rules it was resolved under. */
+  houseVersion: number;
+  tryOn: TryOn;
+  model: ShoeModel;
+}
+
+/**
+ * Reads a visit once more from what is saved. Refused while anything stands in the way; `handOver` is what was sent with
+ * the request and counts before what was saved of that step.
+ */
+export async function readyToIssue(
+  tenant: Tenant,
+  visitId: string,
+  handOver?: StepContents['hand-over'],
+): Promise<ReadyVisit> {
+  const row = await visitRow(tenant, visitId);
+  if (row.closed_at) throw new Refusal(409, 'This visit has been closed already.');
+  const visit = await loadVisit(tenant, visitId);
+  const saved = contentsOf(visit.steps);
+  const contents = handOver ? { ...saved, 'hand-over': handOver } : saved;
+  const tryOn = chosenTryOn(contents);
+  const model = tryOn ? await modelInCatalogue(tenant, tryOn.model) : null;
+  const { findings, picture, options, specification, blocks } = readVisit(visit, contents, model);
+  if (blocks.length > 0 || !tryOn || !model)
+    throw new Refusal(422, 'This cannot be handed over yet.', {
+      errors: blocks.map(({ step, path, message }) => ({
+        // What concerns the body of this very request is named as its own field.
+        path: step === 'hand-over' ? path : [step, ...path],
+        message,
+      })),
+    });
+  await keepEdition(tenant, options.knowledge);
+  return {
+    visitId,
+    startedAt: row.started_at,
+    patient: await patientRow(tenant, row.patient_id),
+    findings,
+    picture,
+    choices: { ...contents.reason, school: options.school },
+    specification,
+    houseVersion: visit.house.version,
+    tryOn,
+    model,
+  };
+}
+
+/** Keeps the specification as issued: appended, never changed. */
+export async function issueSpecification(tenant: Tenant, ready: ReadyVisit): Promise<string> {
+  const { id } = await tenant.tx
+    .insertInto('specification')
+    .values({
+      clinic_id: tenant.actor.clinicId,
+      patient_id: ready.patient.id,
+      visit_id: ready.visitId,
+      picture: JSON.stringify(ready.findings),
+      choices: JSON.stringify(ready.choices),
+      result: JSON.stringify(ready.specification),
+      house_version: ready.houseVersion,
+      issued_by: tenant.actor.userId,
+    })
+    .returning('id')
+    .executeTakeFirstOrThrow();
+  return id;
+}
+
+/** Ends a visit; a reason is kept where no pair was handed over. */
+export async function closeWith({ tx }: Tenant, visitId: string, because: string | null): Promise<void> {
+  await tx
+    .updateTable('visit')
+    .set({ closed_at: new Date(), closed_because: because })
+    .where('id', '=', visitId)
+    .execute();
+}
+
+/** A model by its id; null when it is no longer in the catalogue. */
+export async function modelInCatalogue({ tx }: Tenant, id: string): Promise<ShoeModel | null> {
+  const row = await tx.selectFrom('shoe_model').selectAll().where('id', '=', id).executeTakeFirst();
+  return row ? modelOf(row) : null;
+}
+
+/** Sizes as they stand on the box, left and right. */
+export function sizesTried(model: ShoeModel, tryOn: TryOn): { left: string; right: string; both: string } {
+  const one = (side: Side) => {
+    const place = placeOn(tryOn, side);
+    return place ? sizeInWords(model.sizing, place.size, place.width) : 'as tried';
+  };
+  const [left, right] = [one('left'), one('right')];
+  return { left, right, both: left === right ? left : `left ${left}, right ${right}` };
+}

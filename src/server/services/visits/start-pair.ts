@@ -1,0 +1,112 @@
+import { type PatientSheet, patientSheet, reviewDay } from '@/core/aftercare/patient-sheet';
+import { modelTitle, type ShoeModel } from '@/core/catalogue/model';
+import { categoryOfPerson } from '@/core/examination/at-risk-category';
+import type { ClinicalPicture } from '@/core/findings/picture';
+import type { TryOn } from '@/core/fitting/try-on';
+import { type Modification, modificationInWords } from '@/core/orders/order';
+import type { Specification } from '@/core/prescribe/engine/specification';
+import type { StepContents } from '@/core/visit/contents';
+import { wearForecast } from '@/core/wear/forecast';
+import type { Tenant } from '../../database/tenant';
+import { readClinic } from '../people/clinic';
+import type { patientRow } from '../people/patients';
+import { sizesTried } from './issue';
+
+export interface PairStart {
+  patient: Awaited<ReturnType<typeof patientRow>>;
+  visitId: string;
+  specificationId: string;
+  specification: Specification;
+  picture: ClinicalPicture;
+  model: ShoeModel;
+  tryOn: TryOn;
+  startedOn: string;
+  modifications: readonly Modification[];
+  input: Pick<StepContents['hand-over'], 'surface' | 'weeklyKm' | 'usualMinutes'>;
+}
+
+/** Puts a pair into use: the pair, the patient's sheet and the hand-over that ties them to what was issued. */
+export async function startPair(
+  tenant: Tenant,
+  start: PairStart,
+): Promise<{ pairId: string; sheet: PatientSheet }> {
+  const { tx, actor } = tenant;
+  const { patient, picture, model, tryOn, input, startedOn, modifications } = start;
+  const clinic = await readClinic(tenant);
+  const size = sizesTried(model, tryOn);
+  const category = categoryOfPerson(picture);
+  const bodyMassKg = typeof picture.body.bodyMass === 'number' ? picture.body.bodyMass : null;
+  const weekly =
+    input.weeklyKm ?? (typeof picture.body.weeklyDistance === 'number' ? picture.body.weeklyDistance : null);
+  const racing = model.features.use === 'racing';
+  const forecast = wearForecast({
+    school: clinic.lifeSchool,
+    racing,
+    bodyMassKg,
+    surface: input.surface ?? null,
+    ageDays: 0,
+    log: [],
+    expectedWeeklyKm: weekly,
+  });
+  const sheet = patientSheet({
+    patient: `${patient.given_name} ${patient.family_name}`,
+    clinic: `${clinic.name}, ${clinic.place}`,
+    shoe: modelTitle(model),
+    size: size.both,
+    startedOn,
+    picture,
+    specification: start.specification,
+    values: model.features,
+    tryOn,
+    changes: modifications.map(modificationInWords),
+    category,
+    usualMinutes: input.usualMinutes ?? 60,
+    windowDays: forecast.windowDays,
+    startNextDay: forecast.startNextDay,
+    reviewOn: reviewDay(startedOn, category),
+  });
+  const mine = { clinic_id: actor.clinicId, patient_id: patient.id };
+  const { id: pairId } = await tx
+    .insertInto('pair')
+    .values({
+      ...mine,
+      model_id: model.id,
+      size_left: size.left,
+      size_right: size.right,
+      started_on: startedOn,
+      ended_on: null,
+      surface: input.surface ?? null,
+      expected_weekly_km: weekly,
+      body_mass_kg: bodyMassKg,
+      racing,
+      modifications: JSON.stringify(modifications),
+    })
+    .returning('id')
+    .executeTakeFirstOrThrow();
+  await tx
+    .insertInto('hand_over')
+    .values({
+      ...mine,
+      visit_id: start.visitId,
+      specification_id: start.specificationId,
+      pair_id: pairId,
+      sheet: JSON.stringify(sheet),
+      handed_over_by: actor.userId,
+      review_on: sheet.reviewOn,
+    })
+    .execute();
+  if (tryOn.comfort !== undefined)
+    await tx
+      .insertInto('pair_log')
+      .values({
+        clinic_id: actor.clinicId,
+        pair_id: pairId,
+        logged_on: startedOn,
+        distance_km: null,
+        comfort: Math.round(tryOn.comfort),
+        note: 'at the fitting',
+        logged_by: actor.userId,
+      })
+      .execute();
+  return { pairId, sheet };
+}

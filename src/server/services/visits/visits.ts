@@ -1,0 +1,240 @@
+import { sql } from 'kysely';
+import type { PresenceAnswer, VisitRecord } from '@/contract/records';
+import { dayOf } from '@/core/calendar/days';
+import { checkContent, contentsOf } from '@/core/visit/contents';
+import { carriedOver, examinedAt, injuriesOf, numbersOf, swellingOf } from '@/core/visit/earlier-visit';
+import type { SavedStep, StepState } from '@/core/visit/steps';
+import { audit, type Tenant } from '../../database/tenant';
+import { fieldErrors, notFound, Refusal } from '../../http/problem';
+import { issuedAt, readHouseRules } from '../knowledge/knowledge';
+import { listOrders } from '../orders/order-records';
+import { readClinic } from '../people/clinic';
+import { patientRow, summaryOf } from '../people/patients';
+import { recordFittings } from '../shoes/fittings';
+import { recordOf, stepsOf } from './visit-steps';
+
+/** Continues the patient's open visit, or begins one. */
+export async function startVisit(tenant: Tenant, patientId: string): Promise<{ id: string }> {
+  await patientRow(tenant, patientId);
+  const open = await tenant.tx
+    .selectFrom('visit')
+    .select('id')
+    .where('patient_id', '=', patientId)
+    .where('closed_at', 'is', null)
+    .executeTakeFirst();
+  if (open) return open;
+  const visit = await tenant.tx
+    .insertInto('visit')
+    .values({
+      clinic_id: tenant.actor.clinicId,
+      patient_id: patientId,
+      started_by: tenant.actor.userId,
+      closed_at: null,
+      closed_because: null,
+    })
+    .returning('id')
+    .executeTakeFirstOrThrow();
+  await audit(tenant, 'write', 'visit started', patientId);
+  return visit;
+}
+
+export async function visitRow({ tx }: Tenant, id: string) {
+  const row = await tx.selectFrom('visit').selectAll().where('id', '=', id).executeTakeFirst();
+  if (!row) throw notFound('This visit');
+  return row;
+}
+
+/** Most visits that are laid beside the present one. */
+const EARLIER_VISITS = 24;
+
+/** What earlier visits hold: the latest carries what still holds, all show their numbers. */
+async function earlierVisits(
+  tenant: Tenant,
+  patientId: string,
+  before: Date,
+): Promise<Pick<VisitRecord, 'carried' | 'earlier'>> {
+  const rows = await tenant.tx
+    .selectFrom('visit')
+    .leftJoin('visit_step', 'visit_step.visit_id', 'visit.id')
+    .select(['visit.id', 'visit.started_at', 'step', 'state', 'revision', 'content', 'saved_at'])
+    .where('visit.patient_id', '=', patientId)
+    .where('visit.started_at', '<', before)
+    .orderBy('visit.started_at', 'desc')
+    .execute();
+  const byVisit = new Map<string, typeof rows>();
+  for (const row of rows) byVisit.set(row.id, [...(byVisit.get(row.id) ?? []), row]);
+  const visits = [...byVisit.values()].slice(0, EARLIER_VISITS).map((group) => ({
+    on: dayOf(group[0]!.started_at),
+    contents: contentsOf(
+      group.flatMap(({ step, state, revision, content, saved_at }) =>
+        step === null || state === null || revision === null || content === null || saved_at === null
+          ? []
+          : [recordOf({ step, state, revision, content, saved_at, saved_by: null })],
+      ),
+    ),
+  }));
+  const examined = visits.flatMap(({ on, contents }) => {
+    const findings = examinedAt(contents);
+    return findings ? [{ on, contents, findings }] : [];
+  });
+  // A review holds no findings: what still holds is looked for in the latest visit that took a history.
+  const [latest] = examined;
+  return {
+    carried: latest
+      ? {
+          findings: carriedOver(latest.findings),
+          injuries: injuriesOf(latest.contents),
+          from: latest.on,
+        }
+      : null,
+    earlier: examined
+      .map(({ on, contents, findings }) => ({
+        on,
+        findings: numbersOf(findings),
+        swelling: swellingOf(contents),
+      }))
+      .reverse(),
+  };
+}
+
+/** A visit with every saved step and what carries over; the reading is audited. */
+export async function loadVisit(tenant: Tenant, id: string): Promise<VisitRecord> {
+  const visit = await visitRow(tenant, id);
+  const patient = await patientRow(tenant, visit.patient_id);
+  await audit(tenant, 'read', 'visit', patient.id);
+  const handOver = await tenant.tx
+    .selectFrom('hand_over')
+    .select('sheet')
+    .where('visit_id', '=', id)
+    .executeTakeFirst();
+  const issued = await issuedAt(tenant, id);
+  return {
+    id,
+    startedAt: visit.started_at.toISOString(),
+    closedAt: visit.closed_at?.toISOString() ?? null,
+    closedBecause: visit.closed_because,
+    patient: { ...summaryOf(patient), heightMm: patient.height_mm, school: patient.school },
+    clinic: await readClinic(tenant),
+    house: issued?.house ?? (await readHouseRules(tenant)),
+    issued: issued && { id: issued.id, specification: issued.specification, rules: issued.rules },
+    ...(await earlierVisits(tenant, patient.id, visit.started_at)),
+    reader: tenant.actor.name,
+    steps: await stepsOf(tenant, id),
+    sheet: handOver?.sheet ?? null,
+    order: (await listOrders(tenant, { visitId: id }))[0] ?? null,
+  };
+}
+
+export interface StepSave {
+  revision: number;
+  state: Exclude<StepState, 'untouched'>;
+  content: unknown;
+}
+
+/**
+ * Saves one step at the revision it was read at. When somebody saved in between, nothing is overwritten: the
+ * refusal (409) carries the version that stands.
+ */
+export async function saveStep(
+  tenant: Tenant,
+  visitId: string,
+  step: SavedStep,
+  save: StepSave,
+): Promise<{ revision: number; savedAt: string }> {
+  const parsed = checkContent(step, save.content);
+  if (!parsed.success)
+    throw new Refusal(422, 'Some values cannot be accepted.', {
+      errors: fieldErrors(parsed.error, ['content']),
+    });
+  const visit = await visitRow(tenant, visitId);
+  if (visit.closed_at) throw new Refusal(409, 'This visit is closed: what was handed over stays as it was.');
+  if (step === 'warnings' && tenant.actor.role === 'assistant')
+    throw new Refusal(403, 'Only lead or practitioner may answer warning signs.');
+  const row = {
+    clinic_id: tenant.actor.clinicId,
+    visit_id: visitId,
+    step,
+    state: save.state,
+    revision: save.revision + 1,
+    content: JSON.stringify(parsed.data),
+    saved_by: tenant.actor.userId,
+  };
+  const written =
+    save.revision === 0
+      ? await tenant.tx
+          .insertInto('visit_step')
+          .values(row)
+          .onConflict((conflict) => conflict.doNothing())
+          .returning(['revision', 'saved_at'])
+          .executeTakeFirst()
+      : await tenant.tx
+          .updateTable('visit_step')
+          .set({ ...row, saved_at: sql`now()` })
+          .where('visit_id', '=', visitId)
+          .where('step', '=', step)
+          .where('revision', '=', save.revision)
+          .returning(['revision', 'saved_at'])
+          .executeTakeFirst();
+  if (!written) {
+    const current = (await stepsOf(tenant, visitId)).find((entry) => entry.step === step);
+    throw new Refusal(409, `${current?.savedBy ?? 'Somebody'} saved this step before you.`, { current });
+  }
+  // Rooms are read against the feet: either step may be the later one.
+  if (step === 'try-on' || step === 'feet') await recordFittings(tenant, visitId);
+  await audit(tenant, 'write', `visit step ${step}`, visit.patient_id);
+  return { revision: written.revision, savedAt: written.saved_at.toISOString() };
+}
+
+/** Ends a visit in which nothing is handed over: a review, a referral. The reason is kept. */
+export async function closeVisit(
+  tenant: Tenant,
+  id: string,
+  reason: string,
+): Promise<{ closedBecause: string }> {
+  const visit = await visitRow(tenant, id);
+  if (visit.closed_at) throw new Refusal(409, 'This visit is closed already.');
+  await tenant.tx
+    .updateTable('visit')
+    .set({ closed_at: new Date(), closed_because: reason })
+    .where('id', '=', id)
+    .execute();
+  await audit(tenant, 'write', 'visit closed without a hand-over', visit.patient_id);
+  return { closedBecause: reason };
+}
+
+/** Others count as here for this long after their last sign of life. */
+const HERE_SECONDS = 60;
+
+/** Notes where somebody works, and tells who else is on this visit and which revisions stand. */
+export async function notePresence(
+  tenant: Tenant,
+  visitId: string,
+  step: SavedStep,
+): Promise<PresenceAnswer> {
+  const { tx, actor } = tenant;
+  await visitRow(tenant, visitId);
+  await tx
+    .insertInto('visit_presence')
+    .values({ clinic_id: actor.clinicId, visit_id: visitId, user_id: actor.userId, step })
+    .onConflict((conflict) =>
+      conflict.columns(['clinic_id', 'visit_id', 'user_id']).doUpdateSet({ step, seen_at: sql`now()` }),
+    )
+    .execute();
+  const others = await tx
+    .selectFrom('visit_presence')
+    .innerJoin('auth.user as person', 'person.id', 'visit_presence.user_id')
+    .select(['person.name', 'step', 'seen_at'])
+    .where('visit_id', '=', visitId)
+    .where('user_id', '<>', actor.userId)
+    .where('seen_at', '>', sql<Date>`now() - make_interval(secs => ${HERE_SECONDS})`)
+    .execute();
+  const revisions = await tx
+    .selectFrom('visit_step')
+    .select(['step', 'revision'])
+    .where('visit_id', '=', visitId)
+    .execute();
+  return {
+    others: others.map((row) => ({ name: row.name, step: row.step, seenAt: row.seen_at.toISOString() })),
+    revisions: Object.fromEntries(revisions.map((row) => [row.step, row.revision])),
+  };
+}

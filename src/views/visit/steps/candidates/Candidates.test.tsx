@@ -1,0 +1,40 @@
+import { act, cleanup, fireEvent, screen } from '@testing-library/react';
+import { testShoe } from '@tests/fixtures/invented-shoe';
+import { serve, showInVisit, stubWorkers } from '@tests/fixtures/visit-view';
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import type { ShoeModel } from '@/core/catalogue/model';
+import { rank } from '@/core/match/rank';
+import type { RankQuestion } from '@/workers/rank-worker';
+import { Candidates } from './Candidates';
+
+const shoe = testShoe('4a1d7a52-6a1e-4f0b-9a53-0d5a7b1f2c22', { drop: 8 });
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+const settle = () =>
+  act(async () => {
+    await new Promise((resolve) => setTimeout(resolve, 20));
+  });
+
+describe('candidates', () => {
+  it('a ranking worker that breaks down is said, and can be tried again; nobody waits for ever', async () => {
+    serve({ 'GET /models': () => ({ body: [shoe] }) });
+    stubWorkers({});
+    await showInVisit(<Candidates />);
+    await settle();
+    expect(screen.getByRole('alert').textContent).toContain('The background work could not be started');
+    let known: readonly ShoeModel[] = [];
+    stubWorkers({
+      'rank-worker': (question) => {
+        const { models, specification } = question as RankQuestion;
+        known = models ?? known;
+        return rank(known, specification);
+      },
+    });
+    fireEvent.click(screen.getByRole('button', { name: 'Try again' }));
+    await settle();
+    expect(screen.queryByRole('alert')).toBeNull();
+    expect(screen.getByRole('list', { name: 'Ranked candidates' }).textContent).toContain('Testmaker');
+  });
+});
