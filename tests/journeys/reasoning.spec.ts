@@ -149,7 +149,7 @@ test('schools side by side, a patient’s own, and what each would do differentl
   await page.getByRole('tab', { name: 'Schools' }).click();
   const row = page.getByRole('row', { name: /Medial support/ });
   await expect(row).toContainText('guide rail');
-  await expect(row.locator('[data-alone]').first()).toBeVisible();
+  await expect(row.locator('.alone').first()).toBeVisible();
   await page
     .getByRole('columnheader', { name: /Shape-led/ })
     .getByRole('button', { name: 'Use' })

@@ -1,5 +1,6 @@
 import type { ComparedModelsRow } from '@/core/match/compare';
 import type { FeatureId } from '@/core/shoe/features';
+import { DataTable } from '@/ui/table/DataTable';
 
 interface Props {
   titles: readonly string[];
@@ -12,50 +13,52 @@ interface Props {
 export function CompareTable({ titles, rows, label, onLight }: Props) {
   const wanted = rows.some((row) => row.wanted !== null);
   return (
-    <table className="text-sm schools" aria-label={label}>
-      <thead>
-        <tr>
-          <th scope="col">Feature</th>
-          {titles.map((title) => (
-            <th key={title} scope="col" className="text-ink">
-              {title}
-            </th>
-          ))}
-          {wanted && <th scope="col">Wanted</th>}
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map((row) => (
-          <tr
-            key={row.feature}
-            onMouseEnter={() => onLight?.(row.feature)}
-            onMouseLeave={() => onLight?.(null)}
-          >
-            <th scope="row">{row.label}</th>
-            {row.values.map((value, at) => (
-              <td key={titles[at]} data-alone={row.differs || undefined}>
-                {value === null ? (
-                  <span className="text-faint italic">not stated</span>
-                ) : (
-                  <>
-                    {value.says}
-                    {value.inside !== null && (
-                      <span
-                        role="img"
-                        className={value.inside ? 'text-accent' : 'text-hold'}
-                        aria-label={value.inside ? ', as wanted' : ', not as wanted'}
-                      >
-                        {value.inside ? ' ✓' : ' ✗'}
-                      </span>
-                    )}
-                  </>
-                )}
-              </td>
-            ))}
-            {wanted && <td className="text-faint">{row.wanted ?? ''}</td>}
-          </tr>
-        ))}
-      </tbody>
-    </table>
+    <DataTable
+      label={label}
+      spacing="close"
+      rows={rows}
+      keyOf={(row) => row.feature}
+      rowProps={(row) => ({
+        onMouseEnter: () => onLight?.(row.feature),
+        onMouseLeave: () => onLight?.(null),
+      })}
+      columns={[
+        { id: 'feature', head: 'Feature', namesRow: true, cell: (row) => row.label },
+        ...titles.map((title, at) => ({
+          id: title,
+          head: <span className="text-ink">{title}</span>,
+          className: (row: ComparedModelsRow) => (row.differs ? 'alone' : ''),
+          cell: (row: ComparedModelsRow) => <ComparedValue value={row.values[at] ?? null} />,
+        })),
+        ...(wanted
+          ? [
+              {
+                id: 'wanted',
+                head: 'Wanted',
+                className: 'text-faint',
+                cell: (row: ComparedModelsRow) => row.wanted ?? '',
+              },
+            ]
+          : []),
+      ]}
+    />
+  );
+}
+
+function ComparedValue({ value }: { value: ComparedModelsRow['values'][number] }) {
+  if (value === null) return <span className="text-faint italic">not stated</span>;
+  return (
+    <>
+      {value.says}
+      {value.inside !== null && (
+        <span
+          role="img"
+          className={value.inside ? 'text-accent' : 'text-hold'}
+          aria-label={value.inside ? ', as wanted' : ', not as wanted'}
+        >
+          {value.inside ? ' ✓' : ' ✗'}
+        </span>
+      )}
+    </>
   );
 }

@@ -1,6 +1,7 @@
 import { axisOf, type Drawn, type FeatureDefinition } from '@/core/shoe/feature-kinds';
 import { FEATURE_IDS, featureOf, isPerFoot } from '@/core/shoe/features';
 import { UNIT_LABEL } from '@/core/units/parse';
+import { DataTable } from '@/ui/table/DataTable';
 
 const DRAWN: Record<Drawn, string> = {
   side: 'side profile',
@@ -20,40 +21,31 @@ function scaleInWords(feature: FeatureDefinition): string {
 export function Vocabulary() {
   const groups = [...new Set(FEATURE_IDS.map((id) => featureOf(id).group))];
   return (
-    <table className="text-sm tight">
-      <thead>
-        <tr>
-          <th scope="col">Feature</th>
-          <th scope="col">Scale</th>
-          <th scope="col">Measured</th>
-          <th scope="col">To the patient</th>
-          <th scope="col">Drawn</th>
-        </tr>
-      </thead>
-      {groups.map((group) => (
-        <tbody key={group}>
-          <tr>
-            <th scope="rowgroup" colSpan={5} className="pt-3 capitalize font-display text-ink text-base">
-              {group}
-            </th>
-          </tr>
-          {FEATURE_IDS.filter((id) => featureOf(id).group === group).map((id) => {
-            const feature = featureOf(id);
-            return (
-              <tr key={id}>
-                <th scope="row" className="text-ink">
-                  {feature.label}
-                  {isPerFoot(id) && <span className="text-faint"> each foot</span>}
-                </th>
-                <td>{scaleInWords(feature)}</td>
-                <td>{feature.measured}</td>
-                <td>{feature.plain}</td>
-                <td>{DRAWN[feature.drawn]}</td>
-              </tr>
-            );
-          })}
-        </tbody>
-      ))}
-    </table>
+    <DataTable
+      spacing="tight"
+      groups={groups.map((group) => ({
+        title: group,
+        rows: FEATURE_IDS.filter((id) => featureOf(id).group === group),
+      }))}
+      keyOf={String}
+      columns={[
+        {
+          id: 'feature',
+          head: 'Feature',
+          namesRow: true,
+          className: 'text-ink',
+          cell: (id) => (
+            <>
+              {featureOf(id).label}
+              {isPerFoot(id) && <span className="text-faint"> each foot</span>}
+            </>
+          ),
+        },
+        { id: 'scale', head: 'Scale', cell: (id) => scaleInWords(featureOf(id)) },
+        { id: 'measured', head: 'Measured', cell: (id) => featureOf(id).measured },
+        { id: 'plain', head: 'To the patient', cell: (id) => featureOf(id).plain },
+        { id: 'drawn', head: 'Drawn', cell: (id) => DRAWN[featureOf(id).drawn] },
+      ]}
+    />
   );
 }

@@ -1,6 +1,7 @@
 import { CategoryScale, Chart, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
 import { Line } from 'react-chartjs-2';
 import type { PairLogEntry } from '@/contract/records';
+import { DataTable } from '@/ui/table/DataTable';
 
 Chart.register(CategoryScale, LinearScale, LineElement, PointElement, Tooltip);
 
@@ -61,26 +62,17 @@ export default function UseChart({ log }: { log: PairLogEntry[] }) {
       </div>
       <details>
         <summary className="cursor-pointer">As a table</summary>
-        <table>
-          <thead>
-            <tr>
-              <th scope="col">Day</th>
-              <th scope="col">km</th>
-              <th scope="col">Comfort</th>
-              <th scope="col">Note</th>
-            </tr>
-          </thead>
-          <tbody>
-            {rows.map((row) => (
-              <tr key={row.id}>
-                <td>{row.on}</td>
-                <td>{row.distanceKm ?? ''}</td>
-                <td>{row.comfort ?? ''}</td>
-                <td>{row.note}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <DataTable
+          className=""
+          rows={rows}
+          keyOf={(row) => row.id}
+          columns={[
+            { id: 'day', head: 'Day', cell: (row) => row.on },
+            { id: 'distance', head: 'km', figure: true, cell: (row) => row.distanceKm ?? '' },
+            { id: 'comfort', head: 'Comfort', figure: true, cell: (row) => row.comfort ?? '' },
+            { id: 'note', head: 'Note', cell: (row) => row.note },
+          ]}
+        />
       </details>
     </>
   );

@@ -13,6 +13,7 @@ import {
 import { LIMITS_OF_USE, SHEET_CAUTION } from '@/core/safety/cautions';
 import { featureOf } from '@/core/shoe/features';
 import { sourceInWords } from '@/core/sources/sources';
+import { DataTable } from '@/ui/table/DataTable';
 
 interface Props {
   specification: Specification;
@@ -59,32 +60,27 @@ export function RationaleSheet({ specification, board, note }: Props) {
       </section>
       <section>
         <h2>Prescribed, and why</h2>
-        <table className="text-sm">
-          <thead>
-            <tr>
-              <th scope="col">Feature</th>
-              <th scope="col">Target</th>
-              <th scope="col">Because</th>
-            </tr>
-          </thead>
-          <tbody>
-            {board.columns.map((column) => (
-              <tr key={column.target.feature + (column.side ?? '')}>
-                <th scope="row">{nameOf(column)}</th>
-                <td>
-                  <strong>{targetInWords(column.target)}</strong>
+        <DataTable
+          rows={board.columns}
+          keyOf={(column) => column.target.feature + (column.side ?? '')}
+          columns={[
+            { id: 'feature', head: 'Feature', namesRow: true, cell: nameOf },
+            {
+              id: 'target',
+              head: 'Target',
+              cell: ({ target }) => (
+                <>
+                  <strong>{targetInWords(target)}</strong>
                   <span className="block text-faint">
-                    {firmnessWord(column.target)}
-                    {isTense(column.target) && ', a compromise'}
+                    {firmnessWord(target)}
+                    {isTense(target) && ', a compromise'}
                   </span>
-                </td>
-                <td>
-                  <Reasons target={column.target} />
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+                </>
+              ),
+            },
+            { id: 'because', head: 'Because', cell: ({ target }) => <Reasons target={target} /> },
+          ]}
+        />
       </section>
       {(decided.length > 0 || aside.length > 0) && (
         <section>

@@ -1,6 +1,7 @@
 import { useRef, useState } from 'react';
 import type { ImportLine } from '@/contract/records';
 import type { CatalogueReport } from '@/core/catalogue/catalogue-entry';
+import { DataTable } from '@/ui/table/DataTable';
 import type { CatalogueCheck, CatalogueCheckQuestion } from '@/workers/catalogue-worker';
 import { useTask } from '../use-task';
 import { importFile } from './import-file';
@@ -161,27 +162,25 @@ function Report({ name, report }: { name: string; report: CatalogueReport }) {
       </p>
       {report.errors.length > 0 && (
         <div className="max-h-72 overflow-y-auto" tabIndex={0} role="region" aria-label="Errors of the file">
-          <table className="tight text-sm">
-            <thead>
-              <tr>
-                <th scope="col">Row</th>
-                <th scope="col">Column</th>
-                <th scope="col">What is wrong</th>
-              </tr>
-            </thead>
-            <tbody>
-              {report.errors.map((error) => (
-                <tr key={`${error.row} ${error.column} ${error.message}`}>
-                  <td className="figure">{error.row}</td>
-                  <td>{error.column}</td>
-                  <td>
+          <DataTable
+            spacing="tight"
+            rows={report.errors}
+            keyOf={(error) => `${error.row} ${error.column} ${error.message}`}
+            columns={[
+              { id: 'row', head: 'Row', figure: true, cell: (error) => error.row },
+              { id: 'column', head: 'Column', cell: (error) => error.column },
+              {
+                id: 'wrong',
+                head: 'What is wrong',
+                cell: (error) => (
+                  <>
                     {error.message}
                     {error.suggestion && <span className="text-faint"> {error.suggestion}</span>}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+                  </>
+                ),
+              },
+            ]}
+          />
           {report.errorCount > report.errors.length && (
             <p className="text-faint">{report.errorCount - report.errors.length} more.</p>
           )}

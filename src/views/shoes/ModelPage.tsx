@@ -11,7 +11,11 @@ import { decidingReading, disagreements, VALUE_SOURCES } from '@/core/shoe/readi
 import { offsetInWords } from '@/core/sizing/learned/learn-offsets';
 import { SIZE_SYSTEM_LABEL } from '@/core/sizing/systems';
 import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
+import { DataTable } from '@/ui/table/DataTable';
 import { ShelfGrid } from './ShelfGrid';
+
+/** What a model has: room in front of the toes and what each foot has for itself are no property of it. */
+const SHOWN = FEATURE_IDS.filter((id) => id !== 'toeRoom' && !isPerFoot(id));
 
 /** All that is known of one model: values with source and day, shelf, versions, wearers, tests, changes. */
 export function ModelPage({ record: given }: { record: ModelRecord }) {
@@ -36,44 +40,52 @@ export function ModelPage({ record: given }: { record: ModelRecord }) {
           Motion-control scale {range(scale)} of {MOTION_CONTROL_MOST}; minimalist index {range(index)} %. A
           bench test counts before the maker.
         </p>
-        <table className="tight text-sm">
-          <thead>
-            <tr>
-              <th scope="col">Feature</th>
-              <th scope="col">Value</th>
-              <th scope="col">From</th>
-              <th scope="col">Otherwise said</th>
-            </tr>
-          </thead>
-          <tbody>
-            {FEATURE_IDS.filter((id) => id !== 'toeRoom' && !isPerFoot(id)).map((id) => {
-              const said = readings[id];
-              const counts = decidingReading(said);
-              return (
-                <tr key={id} className={differ.has(id) ? 'bg-desk' : ''}>
-                  <th scope="row">{FEATURES[id].label}</th>
-                  <td className="figure">
-                    {counts ? (
-                      printFeature(id, counts.value)
-                    ) : (
-                      <span className="italic text-faint">not known</span>
-                    )}
-                  </td>
-                  <td className="text-faint">{counts && `${VALUE_SOURCES[counts.from]}, ${counts.on}`}</td>
-                  <td className={differ.has(id) ? 'text-hold' : 'text-faint'}>
-                    {said
-                      ?.filter((reading) => reading !== counts)
-                      .map(
-                        (reading) =>
-                          `${VALUE_SOURCES[reading.from]} ${printFeature(id, reading.value)}, ${reading.on}`,
-                      )
-                      .join('; ')}
-                  </td>
-                </tr>
-              );
-            })}
-          </tbody>
-        </table>
+        <DataTable
+          spacing="tight"
+          rows={SHOWN}
+          keyOf={String}
+          rowProps={(id) => ({ className: differ.has(id) ? 'bg-desk' : '' })}
+          columns={[
+            { id: 'feature', head: 'Feature', namesRow: true, cell: (id) => FEATURES[id].label },
+            {
+              id: 'value',
+              head: 'Value',
+              figure: true,
+              cell: (id) => {
+                const counts = decidingReading(readings[id]);
+                return counts ? (
+                  printFeature(id, counts.value)
+                ) : (
+                  <span className="italic text-faint">not known</span>
+                );
+              },
+            },
+            {
+              id: 'from',
+              head: 'From',
+              className: 'text-faint',
+              cell: (id) => {
+                const counts = decidingReading(readings[id]);
+                return counts && `${VALUE_SOURCES[counts.from]}, ${counts.on}`;
+              },
+            },
+            {
+              id: 'otherwise',
+              head: 'Otherwise said',
+              className: (id) => (differ.has(id) ? 'text-hold' : 'text-faint'),
+              cell: (id) => {
+                const counts = decidingReading(readings[id]);
+                return readings[id]
+                  ?.filter((reading) => reading !== counts)
+                  .map(
+                    (reading) =>
+                      `${VALUE_SOURCES[reading.from]} ${printFeature(id, reading.value)}, ${reading.on}`,
+                  )
+                  .join('; ');
+              },
+            },
+          ]}
+        />
       </section>
       <div className="grid grid-cols-[minmax(0,1fr)] gap-4 content-start min-w-0">
         <ShoeDrawing drawing={sideProfile(model.features)} ruler className="w-full" />

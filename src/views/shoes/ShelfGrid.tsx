@@ -1,4 +1,5 @@
 import { type ShoeModel, stockKey, stockOf } from '@/core/catalogue/model';
+import { DataTable } from '@/ui/table/DataTable';
 
 /** Pairs by size and width; a count is changed in its cell. */
 export function ShelfGrid({
@@ -11,47 +12,49 @@ export function ShelfGrid({
   const { sizes, widths } = model.sizing;
   return (
     <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Pairs by size and width">
-      <table className="shelf text-sm">
-        <thead>
-          <tr>
-            <th scope="col">
-              <span className="sr-only">Width</span>
-            </th>
-            {sizes.map((size) => (
-              <th key={size} scope="col" className="figure">
-                {size}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {widths.map((width) => (
-            <tr key={width}>
-              <th scope="row">{width}</th>
-              {sizes.map((size) => {
-                const count = stockOf(model, size, width);
-                return (
-                  <td key={size}>
-                    <input
-                      className="figure"
-                      inputMode="numeric"
-                      aria-label={`${size} ${width}, pairs`}
-                      key={count}
-                      defaultValue={count === 0 ? '' : count}
-                      onBlur={({ target }) => {
-                        const next = target.value.trim() === '' ? 0 : Number(target.value);
-                        if (Number.isInteger(next) && next >= 0 && next !== count)
-                          onCount(stockKey(size, width), next);
-                        else if (next !== count) target.value = count === 0 ? '' : String(count);
-                      }}
-                    />
-                  </td>
-                );
-              })}
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <DataTable
+        className="shelf text-sm"
+        rows={widths}
+        keyOf={String}
+        columns={[
+          { id: 'width', head: 'Width', quiet: true, namesRow: true, cell: (width) => width },
+          ...sizes.map((size) => ({
+            id: String(size),
+            head: <span className="figure">{size}</span>,
+            cell: (width: string) => (
+              <StockField
+                label={`${size} ${width}, pairs`}
+                count={stockOf(model, size, width)}
+                onCount={(count) => onCount(stockKey(size, width), count)}
+              />
+            ),
+          })),
+        ]}
+      />
     </div>
+  );
+}
+
+interface StockProps {
+  label: string;
+  count: number;
+  onCount: (count: number) => void;
+}
+
+/** Pairs in one place of the shelf; what is no whole number of pairs goes back to what it was. */
+function StockField({ label, count, onCount }: StockProps) {
+  return (
+    <input
+      className="figure"
+      inputMode="numeric"
+      aria-label={label}
+      key={count}
+      defaultValue={count === 0 ? '' : count}
+      onBlur={({ target }) => {
+        const next = target.value.trim() === '' ? 0 : Number(target.value);
+        if (Number.isInteger(next) && next >= 0 && next !== count) onCount(next);
+        else if (next !== count) target.value = count === 0 ? '' : String(count);
+      }}
+    />
   );
 }

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { type Answer, call, failureInWords } from '@/contract/client';
 import type { SupplierAnnouncement } from '@/contract/records';
+import { DataTable } from '@/ui/table/DataTable';
 
 /** What the supplier announces: taken over or set aside, one by one or all of a kind. */
 export function SupplierPanel({ items: given }: { items: SupplierAnnouncement[] }) {
@@ -30,47 +31,48 @@ export function SupplierPanel({ items: given }: { items: SupplierAnnouncement[] 
               Take over all {items.length}
             </button>
           </p>
-          <table className="tight text-sm">
-            <thead>
-              <tr>
-                <th scope="col">Model</th>
-                <th scope="col">Announced</th>
-                <th scope="col">Worn by</th>
-                <th scope="col">
-                  <span className="sr-only">Answer</span>
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              {items.map((item) => (
-                <tr key={item.id}>
-                  <th scope="row" className="text-ink">
-                    {item.title}
-                  </th>
-                  <td className={item.kind === 'new-version' && item.wearers > 0 ? 'text-hold' : ''}>
-                    {item.what}
-                  </td>
-                  <td className="figure">{item.wearers || ''}</td>
-                  <td className="whitespace-nowrap text-right">
-                    {(['take', 'ignore'] as const).map((how) => (
-                      <button
-                        key={how}
-                        type="button"
-                        className="press press-quiet"
-                        onClick={() => reply({ [how]: [item.id] })}
-                      >
-                        {how === 'take' ? 'Take over' : 'Set aside'}
-                        <span className="sr-only">
-                          {' '}
-                          {item.title}: {item.what}
-                        </span>
-                      </button>
-                    ))}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <DataTable
+            spacing="tight"
+            rows={items}
+            keyOf={(item) => item.id}
+            columns={[
+              {
+                id: 'model',
+                head: 'Model',
+                namesRow: true,
+                className: 'text-ink',
+                cell: (item) => item.title,
+              },
+              {
+                id: 'what',
+                head: 'Announced',
+                className: (item) => (item.kind === 'new-version' && item.wearers > 0 ? 'text-hold' : ''),
+                cell: (item) => item.what,
+              },
+              { id: 'wearers', head: 'Worn by', figure: true, cell: (item) => item.wearers || '' },
+              {
+                id: 'answer',
+                head: 'Answer',
+                quiet: true,
+                className: 'whitespace-nowrap text-right',
+                cell: (item) =>
+                  (['take', 'ignore'] as const).map((how) => (
+                    <button
+                      key={how}
+                      type="button"
+                      className="press press-quiet"
+                      onClick={() => reply({ [how]: [item.id] })}
+                    >
+                      {how === 'take' ? 'Take over' : 'Set aside'}
+                      <span className="sr-only">
+                        {' '}
+                        {item.title}: {item.what}
+                      </span>
+                    </button>
+                  )),
+              },
+            ]}
+          />
         </>
       )}
       {answer && !answer.ok && (

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { FINDINGS, isFindingId } from '@/core/findings/findings';
 import type { SavedStep } from '@/core/visit/steps';
-import { differences, withMine } from './differences';
+import { DataTable } from '@/ui/table/DataTable';
+import { type Difference, differences, withMine } from './differences';
 import { STEP_NAME } from './Spine';
 import { useVisit } from './visit-context';
 
@@ -43,6 +44,20 @@ export function ConflictPanel({ step }: { step: SavedStep }) {
     else next.delete(key);
     setKeepMine(next);
   };
+  const choice = (row: Difference, mine: boolean) => {
+    const key = row.path.join('.');
+    return (
+      <label className="flex gap-2">
+        <input
+          type="radio"
+          name={key}
+          checked={keepMine.has(key) === mine}
+          onChange={() => choose(key, mine)}
+        />
+        {say(mine ? row.mine : row.theirs)}
+      </label>
+    );
+  };
   const settle = () => {
     if (!entry.theirs) return;
     const kept = all.filter((row) => keepMine.has(row.path.join('.')) || keepMine.has(keyOfValue(row.path)));
@@ -56,38 +71,16 @@ export function ConflictPanel({ step }: { step: SavedStep }) {
         </strong>{' '}
         Nothing has been overwritten. Choose for each value which one stays.
       </p>
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">Value</th>
-            <th scope="col">Yours</th>
-            <th scope="col">{entry.theirs?.savedBy || 'Theirs'}</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((row) => {
-            const key = row.path.join('.');
-            return (
-              <tr key={key}>
-                <th scope="row">{nameOf(row.path)}</th>
-                {[true, false].map((mine) => (
-                  <td key={String(mine)}>
-                    <label className="flex gap-2">
-                      <input
-                        type="radio"
-                        name={key}
-                        checked={keepMine.has(key) === mine}
-                        onChange={() => choose(key, mine)}
-                      />
-                      {say(mine ? row.mine : row.theirs)}
-                    </label>
-                  </td>
-                ))}
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+      <DataTable
+        className=""
+        rows={rows}
+        keyOf={(row) => row.path.join('.')}
+        columns={[
+          { id: 'value', head: 'Value', namesRow: true, cell: (row) => nameOf(row.path) },
+          { id: 'mine', head: 'Yours', cell: (row) => choice(row, true) },
+          { id: 'theirs', head: entry.theirs?.savedBy || 'Theirs', cell: (row) => choice(row, false) },
+        ]}
+      />
       <button type="button" className="press press-main justify-self-start" onClick={settle}>
         Save these values
       </button>

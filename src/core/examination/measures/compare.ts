@@ -9,7 +9,7 @@ export interface DatedValue {
   value: number;
 }
 
-export interface Comparison {
+export interface ComparedMeasure {
   id: FootFindingId;
   /** Every value over the visits, oldest first, today’s last. */
   course: Record<Side, DatedValue[]>;
@@ -26,10 +26,10 @@ export function compareMeasure(
   picture: ClinicalPicture,
   today: string,
   earlier: readonly { on: string; findings: Findings }[],
-): Comparison {
+): ComparedMeasure {
   const now = { left: numberAt(picture, id, 'left'), right: numberAt(picture, id, 'right') };
   const course: Record<Side, DatedValue[]> = { left: [], right: [] };
-  const change: Comparison['change'] = { left: null, right: null };
+  const change: ComparedMeasure['change'] = { left: null, right: null };
   for (const side of SIDES) {
     for (const visit of earlier) {
       const value = visit.findings[side]?.[id];

@@ -44,7 +44,7 @@ export function AngleCourse({ angles, frame, onFrame }: Props) {
       </svg>
       <figcaption className="text-faint text-xs">
         Followed through the clip.{' '}
-        <button type="button" className="press press-quiet !min-h-0 !py-0" onClick={() => onFrame(top)}>
+        <button type="button" className="press press-quiet min-h-0 py-0" onClick={() => onFrame(top)}>
           Go to the highest, frame {top + 1}
         </button>
       </figcaption>

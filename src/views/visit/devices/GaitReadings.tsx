@@ -2,6 +2,7 @@ import { reproducibility, toHalfDegree } from '@/core/examination/gait/heel-angl
 import { GAIT_EVENTS, type GaitReading, gaitSentence, summariseGait } from '@/core/examination/gait/readings';
 import type { Side } from '@/core/findings/finding-kinds';
 import { figureIn } from '@/core/units/parse';
+import { DataTable } from '@/ui/table/DataTable';
 
 interface Props {
   readings: readonly GaitReading[];
@@ -16,33 +17,24 @@ export function GaitReadings({ readings, aches, onRemove }: Props) {
   if (readings.length === 0) return null;
   return (
     <section aria-label="Gait readings" className="grid gap-2">
-      <table className="text-sm">
-        <thead>
-          <tr>
-            {['On the feet', 'Doing', 'Foot', 'Standing', 'Touchdown', 'Peak', 'Excursion', 'In words'].map(
-              (head) => (
-                <th key={head} scope="col">
-                  {head}
-                </th>
-              ),
-            )}
-          </tr>
-        </thead>
-        <tbody>
-          {summariseGait(readings).map((entry) => (
-            <tr key={`${entry.condition}-${entry.activity}-${entry.side}`}>
-              <th scope="row">{entry.condition}</th>
-              <td>{entry.activity === 'walk' ? 'walking' : 'running'}</td>
-              <td>{entry.side}</td>
-              <td className="figure">{degrees(entry.stanceDeg)}</td>
-              <td className="figure">{degrees(entry.touchdownDeg)}</td>
-              <td className="figure">{degrees(entry.peakDeg)}</td>
-              <td className="figure">{degrees(entry.excursionDeg)}</td>
-              <td>{gaitSentence(entry, aches[entry.side])}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <DataTable
+        rows={summariseGait(readings)}
+        keyOf={(entry) => `${entry.condition}-${entry.activity}-${entry.side}`}
+        columns={[
+          { id: 'condition', head: 'On the feet', namesRow: true, cell: (entry) => entry.condition },
+          {
+            id: 'activity',
+            head: 'Doing',
+            cell: (entry) => (entry.activity === 'walk' ? 'walking' : 'running'),
+          },
+          { id: 'side', head: 'Foot', cell: (entry) => entry.side },
+          { id: 'stance', head: 'Standing', figure: true, cell: (entry) => degrees(entry.stanceDeg) },
+          { id: 'touchdown', head: 'Touchdown', figure: true, cell: (entry) => degrees(entry.touchdownDeg) },
+          { id: 'peak', head: 'Peak', figure: true, cell: (entry) => degrees(entry.peakDeg) },
+          { id: 'excursion', head: 'Excursion', figure: true, cell: (entry) => degrees(entry.excursionDeg) },
+          { id: 'words', head: 'In words', cell: (entry) => gaitSentence(entry, aches[entry.side]) },
+        ]}
+      />
       <details>
         <summary className="cursor-pointer">Each placing, and how well it repeats</summary>
         <ul className="text-sm columns-2">
@@ -53,7 +45,7 @@ export function GaitReadings({ readings, aches, onRemove }: Props) {
               {onRemove && (
                 <button
                   type="button"
-                  className="press press-quiet !min-h-0 !py-0"
+                  className="press press-quiet min-h-0 py-0"
                   aria-label={`Remove placing ${index + 1}`}
                   onClick={() => onRemove(index)}
                 >

@@ -14,6 +14,7 @@ import { SIDES, type Side } from '@/core/findings/finding-kinds';
 import { NOT_EXAMINED } from '@/core/findings/picture';
 import { Choice } from '@/ui/fields/Choice';
 import { Select } from '@/ui/fields/Select';
+import { DataTable } from '@/ui/table/DataTable';
 import type { PressureAnswer, PressureQuestion } from '@/workers/pressure-worker';
 import { useTask } from '../../use-task';
 import { useHeld, useVisit } from '../visit-context';
@@ -129,7 +130,7 @@ function Steps({ side, line }: { side: Side; line: PressureLine }) {
               <button
                 key={at}
                 type="button"
-                className="press !px-2"
+                className="press px-2"
                 aria-pressed={at === shown}
                 aria-label={`Step ${at + 1}, ${side}`}
                 onClick={() => setShown(at)}
@@ -188,28 +189,37 @@ function Steps({ side, line }: { side: Side; line: PressureLine }) {
           {line === 'in-shoe' && <Relief side={side} summary={summary} />}
           <details>
             <summary className="cursor-pointer">Twelve regions</summary>
-            <table className="text-sm">
-              <thead>
-                <tr>
-                  <th scope="col">Region</th>
-                  <th scope="col">Peak, kPa</th>
-                  <th scope="col">kPa·s</th>
-                  <th scope="col">cm²</th>
-                </tr>
-              </thead>
-              <tbody>
-                {summary.regions.map((region) => (
-                  <tr key={region.region}>
-                    <th scope="row" className="!py-0.5">
-                      {PLANTAR_REGIONS[region.region]}
-                    </th>
-                    <td className="!py-0.5 figure">{meanAndSpread(region.peakKpa, 0)}</td>
-                    <td className="!py-0.5 figure">{meanAndSpread(region.pressureTimeKpaS, 1)}</td>
-                    <td className="!py-0.5 figure">{meanAndSpread(region.contactCm2, 1)}</td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
+            <DataTable
+              spacing="tight"
+              rows={summary.regions}
+              keyOf={(region) => region.region}
+              columns={[
+                {
+                  id: 'region',
+                  head: 'Region',
+                  namesRow: true,
+                  cell: (region) => PLANTAR_REGIONS[region.region],
+                },
+                {
+                  id: 'peak',
+                  head: 'Peak, kPa',
+                  figure: true,
+                  cell: (region) => meanAndSpread(region.peakKpa, 0),
+                },
+                {
+                  id: 'integral',
+                  head: 'kPa·s',
+                  figure: true,
+                  cell: (region) => meanAndSpread(region.pressureTimeKpaS, 1),
+                },
+                {
+                  id: 'contact',
+                  head: 'cm²',
+                  figure: true,
+                  cell: (region) => meanAndSpread(region.contactCm2, 1),
+                },
+              ]}
+            />
           </details>
         </>
       )}

@@ -7,6 +7,7 @@ import { definitionOf, shortLabelOf } from '@/core/findings/findings';
 import { NOT_EXAMINED } from '@/core/findings/picture';
 import { keysOf } from '@/core/tables/keys-of';
 import { figureIn } from '@/core/units/parse';
+import { DataTable } from '@/ui/table/DataTable';
 import type { ScanAnswer, ScanQuestion } from '@/workers/scan-worker';
 import { useTask } from '../../use-task';
 import { useRecord } from '../use-findings';
@@ -49,6 +50,7 @@ const MEASURES = [
   'toeHeight',
   'dorsumHeight',
 ] as const;
+type ScanMeasure = (typeof MEASURES)[number];
 
 /** Scans of both feet: read, stood on the floor, measured, held against the tape. */
 export default function Scans() {
@@ -134,62 +136,70 @@ function ScanMeasureTable({
   const { picture, readOnly } = useVisit();
   const record = useRecord('feet');
   const { side, measures } = reading;
-  const rounded = (id: (typeof MEASURES)[number]) => Math.round(measures[id] * 10) / 10;
-  const take = (ids: readonly (typeof MEASURES)[number][]) =>
+  const rounded = (id: ScanMeasure) => Math.round(measures[id] * 10) / 10;
+  const take = (ids: readonly ScanMeasure[]) =>
     record(
       ids.map((id) => ({ place: side, id, value: rounded(id) })),
       { with: 'scan' },
     );
+  const heldOf = (id: ScanMeasure): number | null => {
+    const held = picture[side][id];
+    return held === NOT_EXAMINED ? null : held;
+  };
+  const apartOf = (id: ScanMeasure): number | null => {
+    const held = heldOf(id);
+    return held === null ? null : rounded(id) - held;
+  };
   return (
     <>
-      <table className="text-sm">
-        <thead>
-          <tr>
-            <th scope="col">Measure, mm</th>
-            <th scope="col">Scan</th>
-            <th scope="col">Held</th>
-            <th scope="col">Apart</th>
-            <th scope="col">
-              <span className="sr-only">Take</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {MEASURES.map((id) => {
-            const held = picture[side][id];
-            const apart = held === NOT_EXAMINED ? null : rounded(id) - held;
-            return (
-              <tr key={id} onMouseEnter={() => onLit(id)} onMouseLeave={() => onLit(null)}>
-                <th scope="row" className="!py-0.5">
-                  {shortLabelOf(id)}
-                </th>
-                <td className="!py-0.5 figure">{rounded(id).toFixed(1)}</td>
-                <td className="!py-0.5 figure">
-                  {held === NOT_EXAMINED ? <span className="text-faint">–</span> : figureIn('mm', held)}
-                </td>
-                <td
-                  className={`!py-0.5 figure ${apart !== null && readDifference(id, apart) === 'beyond error' ? 'text-hold' : ''}`}
-                >
-                  {apart === null ? '' : figureIn('mm', apart)}
-                </td>
-                <td className="!py-0.5 !pr-0 text-right">
-                  <button
-                    type="button"
-                    className="press press-quiet !min-h-0 !py-0"
-                    aria-label={`Take ${definitionOf(id).label}, ${side}`}
-                    disabled={readOnly || held === rounded(id)}
-                    onFocus={() => onLit(id)}
-                    onBlur={() => onLit(null)}
-                    onClick={() => take([id])}
-                  >
-                    {held === rounded(id) ? 'held' : 'take'}
-                  </button>
-                </td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+      <DataTable
+        spacing="tight"
+        rows={MEASURES}
+        keyOf={String}
+        rowProps={(id) => ({ onMouseEnter: () => onLit(id), onMouseLeave: () => onLit(null) })}
+        columns={[
+          { id: 'measure', head: 'Measure, mm', namesRow: true, cell: shortLabelOf },
+          { id: 'scan', head: 'Scan', figure: true, cell: (id) => rounded(id).toFixed(1) },
+          {
+            id: 'held',
+            head: 'Held',
+            figure: true,
+            cell: (id) => {
+              const held = heldOf(id);
+              return held === null ? <span className="text-faint">–</span> : figureIn('mm', held);
+            },
+          },
+          {
+            id: 'apart',
+            head: 'Apart',
+            figure: true,
+            className: (id) => (readDifference(id, apartOf(id) ?? 0) === 'beyond error' ? 'text-hold' : ''),
+            cell: (id) => {
+              const apart = apartOf(id);
+              return apart === null ? '' : figureIn('mm', apart);
+            },
+          },
+          {
+            id: 'take',
+            head: 'Take',
+            quiet: true,
+            className: 'text-right',
+            cell: (id) => (
+              <button
+                type="button"
+                className="press press-quiet min-h-0 py-0"
+                aria-label={`Take ${definitionOf(id).label}, ${side}`}
+                disabled={readOnly || heldOf(id) === rounded(id)}
+                onFocus={() => onLit(id)}
+                onBlur={() => onLit(null)}
+                onClick={() => take([id])}
+              >
+                {heldOf(id) === rounded(id) ? 'held' : 'take'}
+              </button>
+            ),
+          },
+        ]}
+      />
       <p className="flex gap-3 items-baseline">
         <button type="button" className="press" disabled={readOnly} onClick={() => take(MEASURES)}>
           Keep all, {side}

@@ -2,7 +2,8 @@ import type { Side } from '@/core/findings/finding-kinds';
 import { definitionOf, type FindingId } from '@/core/findings/findings';
 import { valueAt } from '@/core/findings/picture';
 import type { Instrument } from '@/core/findings/taken';
-import { figureIn, printIn } from '@/core/units/parse';
+import { figureIn, printIn, type Unit } from '@/core/units/parse';
+import { DataTable } from '@/ui/table/DataTable';
 import { BandLine } from '../BandLine';
 import { useRecord } from '../use-findings';
 import { useVisit } from '../visit-context';
@@ -29,6 +30,11 @@ const rounded = (id: FindingId, value: number): number => {
   return Math.round(value * scale) / scale;
 };
 
+const unitOf = (id: FindingId): Unit => {
+  const definition = definitionOf(id);
+  return definition.kind === 'number' ? definition.unit : 'count';
+};
+
 /** What a device read, with bands, what the tape said, and one press to take it into the visit. */
 export function KeepReadings({ step, side, readings, with: instrument, method }: Props) {
   const { picture, readOnly } = useVisit();
@@ -44,40 +50,44 @@ export function KeepReadings({ step, side, readings, with: instrument, method }:
     );
   return (
     <div className="grid gap-1.5">
-      <table className="text-sm">
-        <caption className="sr-only">Readings, {side}</caption>
-        <thead className="sr-only">
-          <tr>
-            <th scope="col">Measure</th>
-            <th scope="col">Read</th>
-            <th scope="col">Band, and what the visit holds</th>
-          </tr>
-        </thead>
-        <tbody>
-          {readings.map(({ id, value, note }) => {
-            const definition = definitionOf(id);
-            if (definition.kind !== 'number') return null;
-            const held = valueAt(picture, side, id);
-            const differs = typeof held === 'number' && held !== rounded(id, value);
-            return (
-              <tr key={id}>
-                <th scope="row" className="!py-1">
-                  {definition.label}
-                </th>
-                <td className="!py-1 figure text-right whitespace-nowrap">
-                  {printIn(definition.unit, value)}
-                  {note && <span className="block text-faint text-xs">{note}</span>}
-                </td>
-                <td className="!py-1 !pr-0 text-faint text-xs w-36">
+      <DataTable
+        label={`Readings, ${side}`}
+        spacing="close"
+        quietHeads
+        rows={readings}
+        keyOf={({ id }) => id}
+        columns={[
+          { id: 'measure', head: 'Measure', namesRow: true, cell: ({ id }) => definitionOf(id).label },
+          {
+            id: 'read',
+            head: 'Read',
+            figure: true,
+            className: 'text-right whitespace-nowrap',
+            cell: ({ id, value, note }) => (
+              <>
+                {printIn(unitOf(id), value)}
+                {note && <span className="block text-faint text-xs">{note}</span>}
+              </>
+            ),
+          },
+          {
+            id: 'band',
+            head: 'Band, and what the visit holds',
+            className: 'text-faint text-xs w-36',
+            cell: ({ id, value }) => {
+              const held = valueAt(picture, side, id);
+              const differs = typeof held === 'number' && held !== rounded(id, value);
+              return (
+                <>
                   <BandLine id={id} value={value} />
                   {differs &&
-                    `${figureIn(definition.unit, held)} held: ${figureIn(definition.unit, value - held)} apart`}
-                </td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+                    `${figureIn(unitOf(id), held)} held: ${figureIn(unitOf(id), value - held)} apart`}
+                </>
+              );
+            },
+          },
+        ]}
+      />
       <p className="flex items-baseline gap-3">
         <button type="button" className="press" onClick={keep} disabled={readOnly || kept}>
           Keep, {side}

@@ -2,6 +2,7 @@ import { numberQuestion } from '@/core/findings/finding-kinds';
 import { shankAlignment } from '@/core/prosthesis/shank-alignment';
 import { type SockKind, sockStack } from '@/core/prosthesis/sock-stack';
 import { Measure } from '@/ui/fields/Measure';
+import { DataTable } from '@/ui/table/DataTable';
 import { FindingField } from '../FindingField';
 import { useVisit } from '../visit-context';
 
@@ -106,44 +107,41 @@ function Socks() {
       : sockStack(inventory, content.wantedPly, content.needsHole ?? false);
   return (
     <section aria-label="Prosthetic socks" className="flex flex-wrap gap-6 items-start">
-      <table className="w-auto">
-        <thead>
-          <tr>
-            <th scope="col">Socks in the drawer</th>
-            {KINDS.map((ply) => (
-              <th key={ply} scope="col">
-                {ply}-ply
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {[false, true].map((hole) => (
-            <tr key={String(hole)}>
-              <th scope="row">{hole ? 'with a hole' : 'closed'}</th>
-              {KINDS.map((ply) => (
-                <td key={ply}>
-                  <input
-                    type="number"
-                    min={0}
-                    max={30}
-                    className="w-14"
-                    aria-label={`${ply}-ply socks ${hole ? 'with a hole' : 'closed'}`}
-                    value={quantityOf(ply, hole) || ''}
-                    onChange={(event) =>
-                      setQuantity(
-                        ply,
-                        hole,
-                        Math.min(30, Math.max(0, Math.trunc(Number(event.target.value) || 0))),
-                      )
-                    }
-                  />
-                </td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <DataTable
+        className=""
+        fitted
+        rows={[false, true]}
+        keyOf={String}
+        columns={[
+          {
+            id: 'kind',
+            head: 'Socks in the drawer',
+            namesRow: true,
+            cell: (hole) => (hole ? 'with a hole' : 'closed'),
+          },
+          ...KINDS.map((ply) => ({
+            id: String(ply),
+            head: `${ply}-ply`,
+            cell: (hole: boolean) => (
+              <input
+                type="number"
+                min={0}
+                max={30}
+                className="w-14"
+                aria-label={`${ply}-ply socks ${hole ? 'with a hole' : 'closed'}`}
+                value={quantityOf(ply, hole) || ''}
+                onChange={(event) =>
+                  setQuantity(
+                    ply,
+                    hole,
+                    Math.min(30, Math.max(0, Math.trunc(Number(event.target.value) || 0))),
+                  )
+                }
+              />
+            ),
+          })),
+        ]}
+      />
       <div className="grid gap-2 max-w-72">
         <Measure
           definition={PLY}

@@ -24,7 +24,7 @@ export function CadenceTap() {
         <p className="flex gap-3 items-center">
           <button
             type="button"
-            className="press press-main text-lg !px-8 !py-4 touch-manipulation"
+            className="press press-main text-lg px-8 py-4 touch-manipulation"
             onPointerDown={() => setTaps((now) => [...now, performance.now() / 1000])}
             onKeyDown={(event) => {
               if (event.repeat || (event.key !== ' ' && event.key !== 'Enter')) return;

@@ -4,6 +4,7 @@ import { footDifference } from '@/core/sizing/foot-difference';
 import { growthForecast } from '@/core/sizing/growth-forecast';
 import { sizeTable } from '@/core/sizing/size-table';
 import { roomWished } from '@/core/sizing/size-wish';
+import { DataTable } from '@/ui/table/DataTable';
 import { useVisit } from '../../visit-context';
 
 /** The longer foot in every system, each with what it assumes; a child's growth. */
@@ -42,29 +43,29 @@ export function SizeSystems() {
       {!table.ok ? (
         <p className="problem">{table.problem.message}</p>
       ) : (
-        <table className="text-sm schools">
-          <thead>
-            <tr>
-              <th scope="col">System</th>
-              <th scope="col">Nearest size</th>
-              <th scope="col">Exact</th>
-              <th scope="col">Assumes</th>
-            </tr>
-          </thead>
-          <tbody>
-            {table.value.map((row) => (
-              <tr key={row.label}>
-                <th scope="row">{row.label}</th>
-                <td className="figure font-medium">
-                  {row.size}
-                  {row.width}
-                </td>
-                <td className="figure text-faint">{row.exact.toFixed(2)}</td>
-                <td className="text-faint">{row.assumption}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <DataTable
+          spacing="close"
+          rows={table.value}
+          keyOf={(row) => row.label}
+          columns={[
+            { id: 'system', head: 'System', namesRow: true, cell: (row) => row.label },
+            {
+              id: 'size',
+              head: 'Nearest size',
+              figure: true,
+              className: 'font-medium',
+              cell: (row) => `${row.size}${row.width}`,
+            },
+            {
+              id: 'exact',
+              head: 'Exact',
+              figure: true,
+              className: 'text-faint',
+              cell: (row) => row.exact.toFixed(2),
+            },
+            { id: 'assumes', head: 'Assumes', className: 'text-faint', cell: (row) => row.assumption },
+          ]}
+        />
       )}
       {growth && <p className="bg-desk px-3 py-2">{growth.sentence}</p>}
     </div>

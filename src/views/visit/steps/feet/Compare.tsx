@@ -1,5 +1,5 @@
 import { centileOf } from '@/core/examination/measures/centile';
-import { compareMeasure } from '@/core/examination/measures/compare';
+import { type ComparedMeasure, compareMeasure } from '@/core/examination/measures/compare';
 import { growthRate, usualGrowth } from '@/core/examination/measures/growth';
 import { realDifferenceOf } from '@/core/examination/real-difference';
 import { markInWords } from '@/core/examination/sources';
@@ -8,6 +8,7 @@ import { definitionOf, type FootFindingId, shortLabelOf } from '@/core/findings/
 import { NOT_EXAMINED } from '@/core/findings/picture';
 import { figureIn } from '@/core/units/parse';
 import { Spark } from '@/ui/charts/Spark';
+import { DataTable } from '@/ui/table/DataTable';
 import { FeetDrawing } from '../../FeetDrawing';
 import { useVisit } from '../../visit-context';
 
@@ -43,76 +44,42 @@ export function Compare() {
   return (
     <div className="grid gap-3">
       <div className="overflow-x-auto">
-        <table className="text-sm">
-          <thead>
-            <tr>
-              <th scope="col">Measure, mm</th>
-              <th scope="col">Left</th>
-              <th scope="col">Right</th>
-              <th scope="col">Apart</th>
-              <th scope="col">Since the visit before</th>
-              <th scope="col">Course: left line, right dashes</th>
-              <th scope="col">Centile L, R</th>
-            </tr>
-          </thead>
-          <tbody>
-            {rows.map((row) => {
-              const centiles = SIDES.map((side) => {
-                const value = row.now[side];
-                return value === null ? null : centileOf(row.id, value, group, age);
-              });
-              return (
-                <tr key={row.id}>
-                  <th scope="row" className="!py-1">
-                    {shortLabelOf(row.id)}
-                  </th>
-                  {SIDES.map((side) => (
-                    <td key={side} className="!py-1 figure">
-                      {row.now[side] === null ? '–' : figureIn('mm', row.now[side])}
-                    </td>
-                  ))}
-                  <td className="!py-1 figure">
-                    {row.sides && (
-                      <>
-                        {figureIn('mm', Math.abs(row.sides.difference))}
-                        <span className="text-faint block text-xs">{row.sides.reading}</span>
-                      </>
-                    )}
-                  </td>
-                  <td className="!py-1">
-                    {SIDES.map((side) => {
-                      const change = row.change[side];
-                      return change ? (
-                        <span key={side} className="block">
-                          {side} <span className="figure">{signed(change.difference)}</span>{' '}
-                          <span className="text-faint text-xs">
-                            {change.reading}, {change.since}
-                          </span>
-                        </span>
-                      ) : null;
-                    })}
-                  </td>
-                  <td className="!py-1">
-                    <Spark
-                      label={`${definitionOf(row.id).label} over visits`}
-                      error={realDifferenceOf(row.id)?.least ?? 0}
-                      courses={[
-                        { name: 'left', points: row.course.left },
-                        { name: 'right', points: row.course.right, dashed: true },
-                      ]}
-                    />
-                  </td>
-                  <td className="!py-1 !pr-0 figure">
-                    {centiles.map((centile) => (centile ? Math.round(centile.centile) : '–')).join(', ')}
-                    {centiles[0] && (
-                      <span className="text-faint block text-xs">recall {centiles[0].recall} %</span>
-                    )}
-                  </td>
-                </tr>
-              );
-            })}
-          </tbody>
-        </table>
+        <DataTable
+          spacing="close"
+          rows={rows}
+          keyOf={(row) => row.id}
+          columns={[
+            { id: 'measure', head: 'Measure, mm', namesRow: true, cell: (row) => shortLabelOf(row.id) },
+            ...SIDES.map((side) => ({
+              id: side,
+              head: side === 'left' ? 'Left' : 'Right',
+              figure: true,
+              cell: (row: ComparedMeasure) => (row.now[side] === null ? '–' : figureIn('mm', row.now[side])),
+            })),
+            { id: 'apart', head: 'Apart', figure: true, cell: (row) => <Apart row={row} /> },
+            { id: 'since', head: 'Since the visit before', cell: (row) => <Since row={row} /> },
+            {
+              id: 'course',
+              head: 'Course: left line, right dashes',
+              cell: (row) => (
+                <Spark
+                  label={`${definitionOf(row.id).label} over visits`}
+                  error={realDifferenceOf(row.id)?.least ?? 0}
+                  courses={[
+                    { name: 'left', points: row.course.left },
+                    { name: 'right', points: row.course.right, dashed: true },
+                  ]}
+                />
+              ),
+            },
+            {
+              id: 'centile',
+              head: 'Centile L, R',
+              figure: true,
+              cell: (row) => <Centiles row={row} group={group} age={age} />,
+            },
+          ]}
+        />
       </div>
       <div className="grid grid-cols-[auto_1fr] gap-6 items-start">
         <FeetDrawing />
@@ -126,6 +93,54 @@ export function Compare() {
         </div>
       </div>
     </div>
+  );
+}
+
+/** How far the feet are apart, and whether that is more than the error of measuring. */
+function Apart({ row: { sides } }: { row: ComparedMeasure }) {
+  return (
+    sides && (
+      <>
+        {figureIn('mm', Math.abs(sides.difference))}
+        <span className="text-faint block text-xs">{sides.reading}</span>
+      </>
+    )
+  );
+}
+
+function Since({ row }: { row: ComparedMeasure }) {
+  return SIDES.map((side) => {
+    const change = row.change[side];
+    return (
+      change && (
+        <span key={side} className="block">
+          {side} <span className="figure">{signed(change.difference)}</span>{' '}
+          <span className="text-faint text-xs">
+            {change.reading}, {change.since}
+          </span>
+        </span>
+      )
+    );
+  });
+}
+
+interface Survey {
+  row: ComparedMeasure;
+  group: 'men' | 'women' | 'child' | null;
+  age: number | null;
+}
+
+/** Where each foot stands among the adults of a survey. */
+function Centiles({ row, group, age }: Survey) {
+  const centiles = SIDES.map((side) => {
+    const value = row.now[side];
+    return value === null ? null : centileOf(row.id, value, group, age);
+  });
+  return (
+    <>
+      {centiles.map((centile) => (centile ? Math.round(centile.centile) : '–')).join(', ')}
+      {centiles[0] && <span className="text-faint block text-xs">recall {centiles[0].recall} %</span>}
+    </>
   );
 }
 

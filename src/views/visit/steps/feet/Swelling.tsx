@@ -12,6 +12,7 @@ import {
 } from '@/core/swelling/course';
 import { parseLength } from '@/core/units/length';
 import { Spark } from '@/ui/charts/Spark';
+import { DataTable } from '@/ui/table/DataTable';
 import { DerivedRow, DerivedRows } from '../../DerivedRow';
 import { BothFeet } from '../../FindingField';
 import { useRecord, useStepContent } from '../../use-findings';
@@ -51,68 +52,59 @@ export function Swelling() {
   return (
     <div className="grid gap-3">
       <section aria-label="Girths" className="grid gap-1">
-        <table className="text-sm">
-          <thead>
-            <tr>
-              <th scope="col">When</th>
-              {SIDES.flatMap((side) =>
-                GIRTH_MEASURES.map((measure) => (
-                  <th key={`${side}-${measure}`} scope="col">
-                    {shortLabelOf(measure)}, {side}
-                  </th>
-                )),
-              )}
-              <th scope="col">
-                <span className="sr-only">Remove</span>
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {own.map((entry, at) => (
-              <tr key={at}>
-                <td className="!py-1">
-                  <input
-                    type="datetime-local"
-                    aria-label={`Moment of reading ${at + 1}`}
-                    value={entry.at}
+        <DataTable
+          spacing="close"
+          rows={own}
+          keyOf={(_, at) => at}
+          columns={[
+            {
+              id: 'when',
+              head: 'When',
+              cell: (entry, at) => (
+                <input
+                  type="datetime-local"
+                  aria-label={`Moment of reading ${at + 1}`}
+                  value={entry.at}
+                  disabled={readOnly}
+                  onChange={({ target }) =>
+                    target.value &&
+                    put(own.map((other, index) => (index === at ? { ...other, at: target.value } : other)))
+                  }
+                />
+              ),
+            },
+            ...SIDES.flatMap((side) =>
+              GIRTH_MEASURES.map((measure) => ({
+                id: `${side}-${measure}`,
+                head: `${shortLabelOf(measure)}, ${side}`,
+                cell: (entry: (typeof own)[number], at: number) => (
+                  <GirthField
+                    label={`${definitionOf(measure).label}, ${side}, reading ${at + 1}`}
+                    value={entry[side]?.[measure]}
                     disabled={readOnly}
-                    onChange={(event) =>
-                      event.target.value &&
-                      put(
-                        own.map((other, index) =>
-                          index === at ? { ...other, at: event.target.value } : other,
-                        ),
-                      )
-                    }
+                    onChange={(value) => change(at, side, measure, value)}
                   />
-                </td>
-                {SIDES.flatMap((side) =>
-                  GIRTH_MEASURES.map((measure) => (
-                    <td key={`${side}-${measure}`} className="!py-1">
-                      <GirthField
-                        label={`${definitionOf(measure).label}, ${side}, reading ${at + 1}`}
-                        value={entry[side]?.[measure]}
-                        disabled={readOnly}
-                        onChange={(value) => change(at, side, measure, value)}
-                      />
-                    </td>
-                  )),
-                )}
-                <td className="!py-1 !pr-0">
-                  <button
-                    type="button"
-                    className="press press-quiet"
-                    aria-label={`Remove reading ${at + 1}`}
-                    disabled={readOnly}
-                    onClick={() => put(own.filter((_, index) => index !== at))}
-                  >
-                    remove
-                  </button>
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+                ),
+              })),
+            ),
+            {
+              id: 'remove',
+              head: 'Remove',
+              quiet: true,
+              cell: (_, at) => (
+                <button
+                  type="button"
+                  className="press press-quiet"
+                  aria-label={`Remove reading ${at + 1}`}
+                  disabled={readOnly}
+                  onClick={() => put(own.filter((_, index) => index !== at))}
+                >
+                  remove
+                </button>
+              ),
+            },
+          ]}
+        />
         <p className="flex gap-4 items-baseline">
           <button
             type="button"

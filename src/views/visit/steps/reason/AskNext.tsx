@@ -1,6 +1,7 @@
 import { definitionOf } from '@/core/findings/findings';
 import { featureOf } from '@/core/shoe/features';
 import { Failed } from '@/ui/page/Failed';
+import { DataTable } from '@/ui/table/DataTable';
 import { STEP_NAME } from '../../Spine';
 import { timeInWords } from '../../time-in-words';
 import { useVisit } from '../../visit-context';
@@ -18,21 +19,19 @@ export function AskNext() {
   if (questions.length === 0) return <p>Nothing that is still open could change this specification.</p>;
   return (
     <div className="grid gap-2">
-      <table className="text-xs tight">
-        <thead>
-          <tr>
-            <th scope="col">Not examined</th>
-            <th scope="col">Could change by</th>
-            <th scope="col">Chance</th>
-            <th scope="col">Takes</th>
-            <th scope="col">Most likely moves</th>
-            <th scope="col">Prior from</th>
-          </tr>
-        </thead>
-        <tbody>
-          {questions.slice(0, SHOWN).map((question) => (
-            <tr key={question.finding}>
-              <th scope="row" className="text-ink">
+      <DataTable
+        className="text-xs"
+        spacing="tight"
+        rows={questions.slice(0, SHOWN)}
+        keyOf={(question) => question.finding}
+        columns={[
+          {
+            id: 'finding',
+            head: 'Not examined',
+            namesRow: true,
+            className: 'text-ink',
+            cell: (question) => (
+              <>
                 {question.step ? (
                   <a href={`#${question.step}`}>{definitionOf(question.finding).label}</a>
                 ) : (
@@ -40,36 +39,41 @@ export function AskNext() {
                 )}
                 {question.sides.length === 1 && `, ${question.sides[0]}`}
                 {question.step && <span className="text-faint"> {STEP_NAME[question.step]}</span>}
-              </th>
-              <td className="whitespace-nowrap">
-                <svg
-                  viewBox="0 0 80 10"
-                  width="52"
-                  height="9"
-                  aria-hidden="true"
-                  className="inline-block mr-1"
-                >
-                  <rect
-                    width={Math.max(1, (question.expected / most) * 80)}
-                    height="10"
-                    fill="var(--accent)"
-                  />
-                </svg>
-                <span className="figure">{question.expected.toFixed(2)}</span>
-              </td>
-              <td className="figure whitespace-nowrap">{Math.round(question.chance * 100)} %</td>
-              <td className="figure whitespace-nowrap">{timeInWords(question.seconds)}</td>
-              <td>
-                {question.features
-                  .slice(0, 2)
-                  .map((feature) => featureOf(feature).label.toLowerCase())
-                  .join(', ')}
-              </td>
-              <td className="text-faint">{question.prior}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+              </>
+            ),
+          },
+          {
+            id: 'expected',
+            head: 'Could change by',
+            className: 'whitespace-nowrap',
+            cell: (question) => <ExpectedChange of={question.expected} most={most} />,
+          },
+          {
+            id: 'chance',
+            head: 'Chance',
+            figure: true,
+            className: 'whitespace-nowrap',
+            cell: (question) => `${Math.round(question.chance * 100)} %`,
+          },
+          {
+            id: 'seconds',
+            head: 'Takes',
+            figure: true,
+            className: 'whitespace-nowrap',
+            cell: (question) => timeInWords(question.seconds),
+          },
+          {
+            id: 'moves',
+            head: 'Most likely moves',
+            cell: (question) =>
+              question.features
+                .slice(0, 2)
+                .map((feature) => featureOf(feature).label.toLowerCase())
+                .join(', '),
+          },
+          { id: 'prior', head: 'Prior from', className: 'text-faint', cell: (question) => question.prior },
+        ]}
+      />
       <p className="text-faint text-xs">
         Expected change over what each finding could be: 1 is one firm target moved by its whole reach, or one
         limit that comes or goes. Priors only rank; nothing is ever filled in from them. Times are common
@@ -77,5 +81,16 @@ export function AskNext() {
         {questions.length > SHOWN && ` ${questions.length - SHOWN} more could change less.`}
       </p>
     </div>
+  );
+}
+
+function ExpectedChange({ of, most }: { of: number; most: number }) {
+  return (
+    <>
+      <svg viewBox="0 0 80 10" width="52" height="9" aria-hidden="true" className="inline-block mr-1">
+        <rect width={Math.max(1, (of / most) * 80)} height="10" fill="var(--accent)" />
+      </svg>
+      <span className="figure">{of.toFixed(2)}</span>
+    </>
   );
 }

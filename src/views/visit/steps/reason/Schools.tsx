@@ -1,13 +1,16 @@
 import { useMemo, useState } from 'react';
 import { call, failureInWords } from '@/contract/client';
 import { SCHOOL_CHOICES, type SchoolChoice } from '@/core/knowledge/schools';
+import type { Target } from '@/core/prescribe/engine/specification';
 import { type ComparedTargetRow, compareSchools } from '@/core/prescribe/explain/compare-schools';
 import { firmnessWord, targetInWords } from '@/core/prescribe/explain/in-words';
 import { featureOf } from '@/core/shoe/features';
+import { DataTable } from '@/ui/table/DataTable';
 import { useVisit } from '../../visit-context';
 import { useChoices } from './use-choices';
 
-const COLUMNS: readonly SchoolChoice[] = ['comfort', 'load', 'shape', 'balanced'];
+const CAMPS = ['comfort', 'load', 'shape'] as const satisfies readonly SchoolChoice[];
+const COLUMNS: readonly SchoolChoice[] = [...CAMPS, 'balanced'];
 
 /** The schools beside each other: what each would prescribe for this picture, differences lit. */
 export function Schools() {
@@ -27,6 +30,17 @@ export function Schools() {
     if (answer.ok) setOwn(choice);
     setMessage(answer.ok ? 'Kept with the patient.' : failureInWords(answer));
   };
+  const targetUnder = (row: ComparedTargetRow, choice: SchoolChoice): Target | null =>
+    row.targets[schools.indexOf(choice)] ?? null;
+  const wordsUnder = (row: ComparedTargetRow, choice: SchoolChoice): string => {
+    const target = targetUnder(row, choice);
+    return target ? targetInWords(target) : '';
+  };
+  /** One of the three camps alone asks for this: it is lit by ground and a rule beside it. */
+  const standsAlone = (row: ComparedTargetRow, choice: SchoolChoice): boolean =>
+    row.differs &&
+    choice !== 'balanced' &&
+    CAMPS.filter((camp) => wordsUnder(row, camp) === wordsUnder(row, choice)).length === 1;
   return (
     <div className="grid gap-2">
       <p className="text-sm">
@@ -45,19 +59,35 @@ export function Schools() {
         )}{' '}
         <span role="status">{message}</span>
       </p>
-      <table className="text-sm schools">
-        <thead>
-          <tr>
-            <th scope="col">
-              {differing.length} of {rows.length} differ{' '}
-              {differing.length > 0 && (
-                <button type="button" className="press press-quiet" onClick={() => setAll(!all)}>
-                  {all ? 'Only these' : 'Show all'}
-                </button>
-              )}
-            </th>
-            {COLUMNS.map((choice) => (
-              <th key={choice} scope="col" aria-current={choice === school || undefined}>
+      <DataTable
+        spacing="close"
+        rows={shown}
+        keyOf={(row) => row.feature + (row.side ?? '')}
+        columns={[
+          {
+            id: 'feature',
+            namesRow: true,
+            head: (
+              <>
+                {differing.length} of {rows.length} differ{' '}
+                {differing.length > 0 && (
+                  <button type="button" className="press press-quiet" onClick={() => setAll(!all)}>
+                    {all ? 'Only these' : 'Show all'}
+                  </button>
+                )}
+              </>
+            ),
+            cell: (row) => (
+              <>
+                {featureOf(row.feature).label}
+                {row.side && `, ${row.side}`}
+              </>
+            ),
+          },
+          ...COLUMNS.map((choice) => ({
+            id: choice,
+            head: (
+              <span aria-current={choice === school || undefined}>
                 <span className={choice === school ? 'text-ink font-semibold' : ''}>
                   {SCHOOL_CHOICES[choice].label}
                 </span>{' '}
@@ -70,53 +100,25 @@ export function Schools() {
                     Use
                   </button>
                 )}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {shown.map((row) => (
-            <SchoolRow key={row.feature + (row.side ?? '')} row={row} schools={schools} />
-          ))}
-        </tbody>
-      </table>
+              </span>
+            ),
+            className: (row: ComparedTargetRow) => (standsAlone(row, choice) ? 'alone' : ''),
+            cell: (row: ComparedTargetRow) => <AskedFor target={targetUnder(row, choice)} />,
+          })),
+        ]}
+      />
       {rows.length === 0 && <p className="text-faint">No school asks for anything yet.</p>}
       <p className="text-faint text-xs">{SCHOOL_CHOICES.balanced.says}</p>
     </div>
   );
 }
 
-/** One feature under each school; what stands alone among the three camps is lit by weight and a rule under it. */
-function SchoolRow({ row, schools }: { row: ComparedTargetRow; schools: readonly SchoolChoice[] }) {
-  const targetOf = (choice: SchoolChoice) => row.targets[schools.indexOf(choice)] ?? null;
-  const says = (choice: SchoolChoice) => {
-    const target = targetOf(choice);
-    return target ? targetInWords(target) : '';
-  };
-  const camps = (['comfort', 'load', 'shape'] as const).map(says);
+/** What one school asks of a feature, and how firmly. */
+function AskedFor({ target }: { target: Target | null }) {
+  if (!target) return <span className="text-faint">asks nothing</span>;
   return (
-    <tr>
-      <th scope="row">
-        {featureOf(row.feature).label}
-        {row.side && `, ${row.side}`}
-      </th>
-      {COLUMNS.map((choice) => {
-        const words = says(choice);
-        const alone =
-          row.differs && camps.filter((other) => other === words).length === 1 && choice !== 'balanced';
-        const target = targetOf(choice);
-        return (
-          <td key={choice} data-alone={alone || undefined}>
-            {target ? (
-              <>
-                {words} <span className="text-faint text-xs">{firmnessWord(target)}</span>
-              </>
-            ) : (
-              <span className="text-faint">asks nothing</span>
-            )}
-          </td>
-        );
-      })}
-    </tr>
+    <>
+      {targetInWords(target)} <span className="text-faint text-xs">{firmnessWord(target)}</span>
+    </>
   );
 }

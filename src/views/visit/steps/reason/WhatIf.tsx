@@ -6,6 +6,7 @@ import { keysOf } from '@/core/tables/keys-of';
 import { LEG_REGIONS, LEVERS, type Lever } from '@/core/what-if/effects';
 import { type LoadChange, type Scenario, scenarioOf, WHAT_IF_CAUTION, whatIf } from '@/core/what-if/what-if';
 import { LegDrawing, sizeInWords } from '@/ui/drawing/LegDrawing';
+import { DataTable } from '@/ui/table/DataTable';
 import { useHeld, useVisit } from '../../visit-context';
 import { useChoices } from './use-choices';
 
@@ -151,24 +152,22 @@ function Pinned({
   return (
     <section aria-label="Pinned what-if" className="border-t border-rule pt-2 text-sm">
       <h3>Pinned beside today’s</h3>
-      <table className="tight w-auto">
-        <thead>
-          <tr>
-            <th scope="col">Turned</th>
-            <th scope="col">As specified</th>
-            <th scope="col">Pinned</th>
-          </tr>
-        </thead>
-        <tbody>
-          {turned.map((lever) => (
-            <tr key={lever}>
-              <th scope="row">{LEVERS[lever].label}</th>
-              <td className="figure">{leverInWords(lever, today[lever])}</td>
-              <td className="figure">{leverInWords(lever, pinned[lever])}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <DataTable
+        spacing="tight"
+        fitted
+        rows={turned}
+        keyOf={String}
+        columns={[
+          { id: 'turned', head: 'Turned', namesRow: true, cell: (lever) => LEVERS[lever].label },
+          {
+            id: 'today',
+            head: 'As specified',
+            figure: true,
+            cell: (lever) => leverInWords(lever, today[lever]),
+          },
+          { id: 'pinned', head: 'Pinned', figure: true, cell: (lever) => leverInWords(lever, pinned[lever]) },
+        ]}
+      />
       {turned.length === 0 && <p>It is the same as today’s shoe.</p>}
       <p>
         {changes
