@@ -11,16 +11,29 @@ interface Props {
   label: string;
   hint?: string | undefined;
   error?: string | undefined;
+  /** The label is spoken, not shown, where the place says what it is. */
+  quiet?: boolean;
+  /** As wide as its control, within a line. */
+  inline?: boolean;
   className?: string;
   children: (control: ControlProps) => ReactNode;
 }
 
 /** A labelled control with what is wrong with it under it. Every form field of the application is one. */
-export function Field({ label, hint, error, className = '', children }: Props) {
+export function Field({
+  label,
+  hint,
+  error,
+  quiet = false,
+  inline = false,
+  className = '',
+  children,
+}: Props) {
   const id = useId();
+  const Frame = inline ? 'span' : 'div';
   return (
-    <div className={`grid gap-0.5 content-start min-w-0 ${className}`}>
-      <label htmlFor={id} className="text-faint">
+    <Frame className={`${inline ? 'inline-grid' : 'grid'} gap-0.5 content-start min-w-0 ${className}`}>
+      <label htmlFor={id} className={quiet ? 'sr-only' : 'text-faint'}>
         {label}
         {hint && <span className="text-xs"> {hint}</span>}
       </label>
@@ -30,11 +43,11 @@ export function Field({ label, hint, error, className = '', children }: Props) {
         'aria-describedby': error ? `${id}-error` : undefined,
       })}
       {error && (
-        <p id={`${id}-error`} className="problem">
+        <span id={`${id}-error`} className="problem block">
           {error}
-        </p>
+        </span>
       )}
-    </div>
+    </Frame>
   );
 }
 

@@ -1,5 +1,5 @@
-import { useId } from 'react';
 import { isKeyOf, keysOf } from '@/core/tables/keys-of';
+import { Field } from './Field';
 
 interface Props<O extends string> {
   label: string;
@@ -27,33 +27,24 @@ export function Select<O extends string>({
   className = '',
   problem,
 }: Props<O>) {
-  const id = useId();
   return (
-    <span className="inline-block min-w-0">
-      <label htmlFor={id} className={quiet ? 'sr-only' : 'block text-faint mb-0.5'}>
-        {label}
-      </label>
-      <select
-        id={id}
-        className={className}
-        value={value ?? ''}
-        disabled={disabled}
-        aria-invalid={problem ? true : undefined}
-        aria-describedby={problem ? `${id}-problem` : undefined}
-        onChange={({ target }) => onChange(isKeyOf(options, target.value) ? target.value : undefined)}
-      >
-        {none !== undefined && <option value="">{none}</option>}
-        {keysOf(options).map((key) => (
-          <option key={key} value={key}>
-            {options[key]}
-          </option>
-        ))}
-      </select>
-      {problem && (
-        <span id={`${id}-problem`} className="problem block">
-          {problem}
-        </span>
+    <Field label={label} error={problem} quiet={quiet} inline>
+      {(control) => (
+        <select
+          className={className}
+          value={value ?? ''}
+          disabled={disabled}
+          onChange={({ target }) => onChange(isKeyOf(options, target.value) ? target.value : undefined)}
+          {...control}
+        >
+          {none !== undefined && <option value="">{none}</option>}
+          {keysOf(options).map((key) => (
+            <option key={key} value={key}>
+              {options[key]}
+            </option>
+          ))}
+        </select>
       )}
-    </span>
+    </Field>
   );
 }

@@ -1,9 +1,10 @@
 import { useState } from 'react';
-import { type Answer, call, failureInWords } from '@/contract/client';
+import { type Answer, call, errorAt, failureInWords } from '@/contract/client';
 import type { HouseRulesVersion } from '@/contract/records';
 import { type HouseChange, ruleOfChange } from '@/core/knowledge/house-rules';
 import { RULES } from '@/core/knowledge/knowledge-base';
 import { conditionInWords, wishInWords } from '@/core/prescribe/explain/rule-in-words';
+import { Field } from '@/ui/fields/Field';
 import { OwnRuleForm } from './OwnRuleForm';
 import { PreviewPanel } from './PreviewPanel';
 import type { HouseDraft } from './use-house-draft';
@@ -113,18 +114,20 @@ function Settings({ draft, onDraft }: Pick<Props, 'draft' | 'onDraft'>) {
         What if: load at the knee for each millimetre of drop, per cent. Empty: direction only
       </legend>
       {(['low', 'high'] as const).map((end) => (
-        <label key={end}>
-          <span className="block text-faint text-xs">{end === 'low' ? 'from' : 'to'}</span>
-          <input
-            className="figure w-20 text-right"
-            type="number"
-            min={0}
-            max={10}
-            step={0.1}
-            value={kneePerMmDrop?.[end] ?? ''}
-            onChange={(event) => put(end, event.target.value)}
-          />
-        </label>
+        <Field key={end} label={end === 'low' ? 'from' : 'to'}>
+          {({ id }) => (
+            <input
+              id={id}
+              className="figure w-20 text-right"
+              type="number"
+              min={0}
+              max={10}
+              step={0.1}
+              value={kneePerMmDrop?.[end] ?? ''}
+              onChange={({ target }) => put(end, target.value)}
+            />
+          )}
+        </Field>
       ))}
     </fieldset>
   );
@@ -149,17 +152,17 @@ function PutInForce({ draft, onDraft, onForget, onSaved }: Props) {
         void save();
       }}
     >
-      <label>
-        <span className="block text-faint">What this version is for</span>
-        <input
-          className="w-full"
-          required
-          minLength={3}
-          maxLength={600}
-          value={draft.note}
-          onChange={(event) => onDraft({ note: event.target.value })}
-        />
-      </label>
+      <Field label="What this version is for" error={errorAt(answer, 'note')}>
+        {(control) => (
+          <input
+            className="w-full"
+            maxLength={600}
+            value={draft.note}
+            onChange={({ target }) => onDraft({ note: target.value })}
+            {...control}
+          />
+        )}
+      </Field>
       <p className="flex gap-3 items-center">
         <button type="submit" className="press press-main">
           Put in force

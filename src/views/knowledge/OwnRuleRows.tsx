@@ -35,7 +35,7 @@ function Options({
   label: string;
   options: Readonly<Record<string, string>>;
   chosen: readonly string[];
-  onChange: (chosen: readonly string[]) => void;
+  onChange: (chosen: string[]) => void;
 }) {
   return (
     <fieldset className="flex flex-wrap gap-x-3 basis-full pl-4 text-sm">

@@ -3,7 +3,6 @@ import { type Answer, call, errorAt, failureInWords } from '@/contract/client';
 import type { OrderRecord } from '@/contract/records';
 import { modelTitle } from '@/core/catalogue/model';
 import {
-  checkArrival,
   modificationInWords,
   ORDER_EVENTS,
   ORDER_STATES,
@@ -11,12 +10,12 @@ import {
   type OrderState,
   possibleEvents,
 } from '@/core/orders/order';
-import { Choice } from '@/ui/fields/Choice';
+import { Field } from '@/ui/fields/Field';
+import { ArrivalForm } from './ArrivalForm';
+import { CollectForm } from './CollectForm';
 
 /** Steps of an order on the way to the patient, as the line shows them. */
 const COURSE: readonly OrderState[] = ['wanted', 'ordered', 'arrived', 'checked', 'collected'];
-
-const YES_NO = { yes: 'yes', no: 'no' };
 
 /** One order: how far it has come, what may happen next, what happened. */
 export function OrderCard({ order: given, patient = false }: { order: OrderRecord; patient?: boolean }) {
@@ -83,10 +82,16 @@ export function OrderCard({ order: given, patient = false }: { order: OrderRecor
       )}
       <div className="flex flex-wrap gap-3 items-end">
         {order.state === 'wanted' && (
-          <label>
-            <span className="block text-faint">Expected on</span>
-            <input type="date" value={expected} onChange={({ target }) => setExpected(target.value)} />
-          </label>
+          <Field label="Expected on" error={errorAt(answer, 'expectedOn')}>
+            {(control) => (
+              <input
+                type="date"
+                value={expected}
+                onChange={({ target }) => setExpected(target.value)}
+                {...control}
+              />
+            )}
+          </Field>
         )}
         {events.map((event) => (
           <button
@@ -139,119 +144,5 @@ function Course({ order }: { order: OrderRecord }) {
         </li>
       ))}
     </ol>
-  );
-}
-
-/** What lies in the box, held against what was ordered before it is sent. */
-function ArrivalForm({ order, onCheck }: { order: OrderRecord; onCheck: (arrival: object) => void }) {
-  const [version, setVersion] = useState(order.model.version);
-  const [sizeLeft, setLeft] = useState(order.sizeLeft);
-  const [sizeRight, setRight] = useState(order.sizeRight);
-  const [sound, setSound] = useState<string | undefined>();
-  const [modified, setModified] = useState<string | undefined>(
-    order.modifications.length === 0 ? 'yes' : undefined,
-  );
-  const looked = sound !== undefined && modified !== undefined;
-  const arrival = { version, sizeLeft, sizeRight, sound: sound !== 'no', modified: modified !== 'no' };
-  const check = checkArrival(
-    { version: order.model.version, sizeLeft: order.sizeLeft, sizeRight: order.sizeRight },
-    arrival,
-    order.modifications.map(modificationInWords),
-  );
-  const text = (label: string, value: string, set: (text: string) => void) => (
-    <label>
-      <span className="block text-faint">{label}</span>
-      <input className="w-28" value={value} maxLength={40} onChange={({ target }) => set(target.value)} />
-    </label>
-  );
-  return (
-    <fieldset className="bg-desk px-3 py-2 grid gap-1">
-      <legend className="font-medium">What lies in the box</legend>
-      <div className="flex flex-wrap gap-3 items-end">
-        {text('Version', version, setVersion)}
-        {text('Left', sizeLeft, setLeft)}
-        {text('Right', sizeRight, setRight)}
-        <Choice label="Alike, without fault" options={YES_NO} value={sound} onChange={setSound} />
-        {order.modifications.length > 0 && (
-          <Choice label="Changes made" options={YES_NO} value={modified} onChange={setModified} />
-        )}
-        <button
-          type="button"
-          className="press press-main"
-          disabled={!looked}
-          onClick={() => onCheck(arrival)}
-        >
-          {!looked
-            ? 'Look at both shoes first'
-            : check.right
-              ? 'Right: put by'
-              : check.tryAgain && check.problems.length === 1
-                ? 'Put by, to try again'
-                : 'Wrong: to be returned'}
-        </button>
-      </div>
-      <div role="status">
-        <ul>
-          {check.problems.map((problem) => (
-            <li key={problem} className="text-hold">
-              {problem}
-            </li>
-          ))}
-        </ul>
-      </div>
-    </fieldset>
-  );
-}
-
-/** At collection every pair is felt once more; after another version it must be. */
-function CollectForm({
-  order,
-  error,
-  onCollect,
-}: {
-  order: OrderRecord;
-  error: string | null | undefined;
-  onCollect: (tryAgain: object | null) => void;
-}) {
-  const [comfort, setComfort] = useState('');
-  const [left, setLeft] = useState('');
-  const [right, setRight] = useState('');
-  const read = (text: string) => (text.trim() === '' ? undefined : Number(text.replace(',', '.')));
-  const again = {
-    comfort: read(comfort),
-    left: read(left) === undefined ? undefined : { roomMm: read(left) },
-    right: read(right) === undefined ? undefined : { roomMm: read(right) },
-  };
-  const isAnswered = Object.values(again).some((value) => value !== undefined);
-  const field = (label: string, value: string, set: (text: string) => void) => (
-    <label>
-      <span className="block text-faint">{label}</span>
-      <input
-        className="figure w-20 text-right"
-        inputMode="decimal"
-        value={value}
-        onChange={({ target }) => set(target.value)}
-      />
-    </label>
-  );
-  return (
-    <fieldset className="bg-desk px-3 py-2 grid gap-1">
-      <legend className="font-medium">
-        {order.cameVersion ? 'Another version: tried on again' : 'Felt on the feet once more'}
-      </legend>
-      <div className="flex flex-wrap gap-3 items-end">
-        {field('Room left, mm', left, setLeft)}
-        {field('Room right, mm', right, setRight)}
-        {field('Comfort, 0–100', comfort, setComfort)}
-        <button
-          type="button"
-          className="press press-main"
-          onClick={() => onCollect(isAnswered ? again : null)}
-        >
-          Collected
-        </button>
-      </div>
-      {error && <p className="problem">{error}</p>}
-    </fieldset>
   );
 }

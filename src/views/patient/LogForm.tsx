@@ -1,26 +1,16 @@
 import { z } from 'zod';
 import { call, failureInWords } from '@/contract/client';
 import { pairLogSchema } from '@/contract/people-schema';
-import type { Result } from '@/core/result/result';
 import { parseDistance } from '@/core/units/distance';
 import { parseNumber } from '@/core/units/quantity';
 import { Field, FormProblem } from '@/ui/fields/Field';
+import { typedNumber } from '../typed-number';
 import { useApiForm } from '../use-api-form';
-
-/** What was typed as a number; nothing typed is null. */
-const typed = (read: (text: string) => Result<number>) =>
-  z.string().transform((text, context) => {
-    if (text.trim() === '') return null;
-    const result = read(text);
-    if (result.ok) return result.value;
-    context.addIssue({ code: 'custom', message: result.problem.message });
-    return z.NEVER;
-  });
 
 const formSchema = z.object({
   on: pairLogSchema.shape.on,
-  distance: typed(parseDistance),
-  comfort: typed((text) => parseNumber(text, 'Comfort is a number from 0 to 100.')),
+  distance: typedNumber(parseDistance),
+  comfort: typedNumber((text) => parseNumber(text, 'Comfort is a number from 0 to 100.')),
   note: z.string().max(600, 'Use at most 600 letters.'),
 });
 

@@ -1,4 +1,4 @@
-import { useId, useState } from 'react';
+import { useState } from 'react';
 import {
   type CatalogueQuery,
   type FeatureFilter,
@@ -8,6 +8,7 @@ import {
 import { FEATURE_IDS, FEATURES, type FeatureId, featureOf, isPerFoot } from '@/core/shoe/features';
 import { omitUndefined } from '@/core/tables/omit-undefined';
 import { UNIT_LABEL } from '@/core/units/parse';
+import { Field } from '@/ui/fields/Field';
 import { Select } from '@/ui/fields/Select';
 
 /** What a model can be asked for: what each foot has for itself is no property of a model. */
@@ -28,13 +29,15 @@ export function FilterBar({ query, onChange }: Props) {
   return (
     <div className="grid gap-2 mb-2">
       <div className="flex flex-wrap gap-x-4 gap-y-2 items-end">
-        <label>
-          <span className="block text-faint">Maker, name, version</span>
-          <input
-            value={query.words ?? ''}
-            onChange={({ target }) => set({ words: target.value || undefined })}
-          />
-        </label>
+        <Field label="Maker, name, version">
+          {({ id }) => (
+            <input
+              id={id}
+              value={query.words ?? ''}
+              onChange={({ target }) => set({ words: target.value || undefined })}
+            />
+          )}
+        </Field>
         <Select
           label="For"
           none="anybody"
@@ -90,7 +93,6 @@ export function FilterBar({ query, onChange }: Props) {
 
 /** One feature and what is asked of it: typed for numbers and grades, chosen for kinds. */
 function AddFilter({ onAdd }: { onAdd: (filter: FeatureFilter) => void }) {
-  const id = useId();
   const [feature, setFeature] = useState<FeatureId>('drop');
   const [text, setText] = useState('');
   const [problem, setProblem] = useState('');
@@ -126,31 +128,28 @@ function AddFilter({ onAdd }: { onAdd: (filter: FeatureFilter) => void }) {
           setProblem('');
         }}
       />
-      <div>
-        <label htmlFor={id} className="block text-faint">
-          is
-        </label>
-        {definition.kind === 'choice' ? (
-          <select id={id} value="" onChange={({ target }) => target.value && add(target.value)}>
-            <option value="">choose …</option>
-            {Object.entries(definition.options).map(([option, label]) => (
-              <option key={option} value={option}>
-                {label}
-              </option>
-            ))}
-          </select>
-        ) : (
-          <input
-            id={id}
-            className="w-32"
-            placeholder={hint}
-            value={text}
-            aria-invalid={problem !== '' || undefined}
-            onChange={({ target }) => setText(target.value)}
-          />
-        )}
-        {problem && <p className="problem max-w-64">{problem}</p>}
-      </div>
+      <Field label="is" error={problem || undefined} className="max-w-64">
+        {(control) =>
+          definition.kind === 'choice' ? (
+            <select {...control} value="" onChange={({ target }) => target.value && add(target.value)}>
+              <option value="">choose …</option>
+              {Object.entries(definition.options).map(([option, label]) => (
+                <option key={option} value={option}>
+                  {label}
+                </option>
+              ))}
+            </select>
+          ) : (
+            <input
+              {...control}
+              className="w-32"
+              placeholder={hint}
+              value={text}
+              onChange={({ target }) => setText(target.value)}
+            />
+          )
+        }
+      </Field>
       {definition.kind !== 'choice' && (
         <button type="submit" className="press">
           Filter

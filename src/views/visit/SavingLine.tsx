@@ -1,4 +1,4 @@
-import { type FormEvent, useState } from 'react';
+import { type SubmitEvent, useState } from 'react';
 import { SAVED_STEPS } from '@/core/visit/steps';
 import { signIn } from '../sign-in/sign-in';
 import { useVisit } from './visit-context';
@@ -36,7 +36,7 @@ export function SavingLine() {
 function SignInAgain() {
   const { store } = useVisit();
   const [problem, setProblem] = useState<string | null>(null);
-  const submit = async (event: FormEvent<HTMLFormElement>) => {
+  const submit = async (event: SubmitEvent<HTMLFormElement>) => {
     event.preventDefault();
     const form = new FormData(event.currentTarget);
     const refused = await signIn(String(form.get('email')), String(form.get('password')));

@@ -91,7 +91,8 @@ export const ownRuleSchema = z
       context.addIssue({ code: 'custom', message: problem.message, path: [] });
   }) as unknown as z.ZodType<Rule, Rule>;
 
-const reason = words('Reason', 3, 600);
+export const houseReasonSchema = words('Reason', 3, 600);
+const reason = houseReasonSchema;
 
 export const houseChangeSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('off'), rule: z.string().max(80), reason }),

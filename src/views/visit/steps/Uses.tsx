@@ -1,6 +1,9 @@
+import { useState } from 'react';
 import { FINDINGS } from '@/core/findings/findings';
 import { NOT_EXAMINED } from '@/core/findings/picture';
 import { parseDistance } from '@/core/units/distance';
+import { parseNumber } from '@/core/units/quantity';
+import { Field } from '@/ui/fields/Field';
 import { useStepContent } from '../use-findings';
 import { useVisit } from '../visit-context';
 
@@ -115,30 +118,43 @@ interface AmountProps {
   onChange: (value: number | undefined) => void;
 }
 
-/** A small amount; what is not a number or too much stays out with a mark at its field. */
+/** A small amount a week; what is no number or too much stays out, and its field says why. */
 function Amount({ label, unit, value, most, disabled, onChange }: AmountProps) {
+  const [error, setError] = useState<string | undefined>();
+  const take = (text: string) => {
+    const typed = text.trim();
+    const read =
+      typed === ''
+        ? null
+        : unit === 'km'
+          ? parseDistance(typed)
+          : parseNumber(typed, 'Minutes are a number.');
+    const wrong =
+      read === null
+        ? undefined
+        : !read.ok
+          ? read.problem.message
+          : read.value < 0 || read.value > most
+            ? `Up to ${most} ${unit} a week.`
+            : undefined;
+    setError(wrong);
+    if (!wrong) onChange(read?.ok ? Math.round(read.value * 10) / 10 : undefined);
+  };
   return (
-    <span className="flex gap-1 items-baseline">
-      <input
-        aria-label={label}
-        className="figure w-16 text-right"
-        inputMode="decimal"
-        disabled={disabled}
-        defaultValue={value ?? ''}
-        onChange={(event) => {
-          const typed = event.target.value.trim();
-          const read =
-            unit === 'km'
-              ? parseDistance(typed)
-              : { ok: true as const, value: Number(typed.replace(',', '.')) };
-          const good = typed === '' || (read.ok && read.value >= 0 && read.value <= most);
-          event.target.setAttribute('aria-invalid', String(!good));
-          event.target.setCustomValidity(good ? '' : `Up to ${most} ${unit} a week.`);
-          if (good) onChange(typed === '' || !read.ok ? undefined : Math.round(read.value * 10) / 10);
-          else event.target.reportValidity();
-        }}
-      />
-      <span className="text-faint">{unit}</span>
-    </span>
+    <Field label={label} quiet error={error} className="max-w-32">
+      {(control) => (
+        <span className="flex gap-1 items-baseline">
+          <input
+            className="figure w-16 text-right"
+            inputMode="decimal"
+            disabled={disabled}
+            defaultValue={value ?? ''}
+            onChange={({ target }) => take(target.value)}
+            {...control}
+          />
+          <span className="text-faint">{unit}</span>
+        </span>
+      )}
+    </Field>
   );
 }

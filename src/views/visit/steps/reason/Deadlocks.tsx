@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { Deadlock, Push } from '@/core/prescribe/engine/specification';
 import { useVisit } from '../../visit-context';
+import { ReasonForm } from './ReasonForm';
 import { useChoices } from './use-choices';
 
 /** Limits that cannot all hold: every smallest set, and which of them to set aside with a reason. */
@@ -36,38 +37,17 @@ export function Deadlocks() {
 
 function Waive({ rule, push, deadlock }: { rule: string; push: Push | undefined; deadlock: Deadlock }) {
   const { setAside, readOnly } = useChoices();
-  const [reason, setReason] = useState<string | null>(null);
+  const [asking, setAsking] = useState(false);
   return (
     <li>
       <strong>{push?.finding ?? rule}</strong>: {push?.because}{' '}
       {!readOnly &&
-        (reason === null ? (
-          <button type="button" className="press press-quiet" onClick={() => setReason('')}>
+        (!asking ? (
+          <button type="button" className="press press-quiet" onClick={() => setAsking(true)}>
             Set this one aside
           </button>
         ) : (
-          <form
-            className="flex gap-2 items-end"
-            onSubmit={(event) => {
-              event.preventDefault();
-              setAside(rule, deadlock.feature, reason.trim());
-            }}
-          >
-            <label className="grow">
-              <span className="block text-faint text-xs">Reason (kept with the specification)</span>
-              <input
-                className="w-full"
-                required
-                minLength={3}
-                maxLength={600}
-                value={reason}
-                onChange={(event) => setReason(event.target.value)}
-              />
-            </label>
-            <button type="submit" className="press">
-              Set aside
-            </button>
-          </form>
+          <ReasonForm onReason={(reason) => setAside(rule, deadlock.feature, reason)} />
         ))}
     </li>
   );

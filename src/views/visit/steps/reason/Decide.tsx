@@ -1,4 +1,4 @@
-import { useId, useState } from 'react';
+import { useState } from 'react';
 import type { Side } from '@/core/findings/finding-kinds';
 import { ruledTarget } from '@/core/prescribe/engine/decide';
 import { decisionProblems } from '@/core/prescribe/engine/decision-problems';
@@ -8,6 +8,7 @@ import { axisOf, type NumericFeature } from '@/core/shoe/feature-kinds';
 import { featureOf, printFeature } from '@/core/shoe/features';
 import { keysOf } from '@/core/tables/keys-of';
 import { UNIT_LABEL } from '@/core/units/parse';
+import { Field } from '@/ui/fields/Field';
 import { useChoices } from './use-choices';
 
 const KINDS: Record<DecisionKind, string> = {
@@ -106,6 +107,8 @@ function DecideForm({
     if (found.length === 0) return onDone(decision);
     setProblems(Object.fromEntries(found.map(({ field, message }) => [field, message])));
   };
+  // The reason says at its own field what is wrong with it.
+  const others = Object.entries(problems).filter(([field]) => field !== 'reason');
   return (
     <form
       aria-label={`${KINDS[kind]} ${feature.label.toLowerCase()}`}
@@ -151,25 +154,26 @@ function DecideForm({
           />
         ))
       )}
-      <label className="grow">
-        <span className="block text-faint text-xs">Reason (kept with the specification)</span>
-        <input
-          className="w-full"
-          value={reason}
-          maxLength={600}
-          aria-invalid={problems.reason ? true : undefined}
-          onChange={(event) => setReason(event.target.value)}
-        />
-      </label>
+      <Field label="Reason (kept with the specification)" className="grow" error={problems.reason}>
+        {(control) => (
+          <input
+            className="w-full"
+            value={reason}
+            maxLength={600}
+            onChange={({ target }) => setReason(target.value)}
+            {...control}
+          />
+        )}
+      </Field>
       <button type="submit" className="press press-main">
         {KINDS[kind]}
       </button>
       <button type="button" className="press" onClick={() => onDone(null)}>
         Leave it
       </button>
-      {Object.values(problems).length > 0 && (
+      {others.length > 0 && (
         <p role="alert" className="problem basis-full">
-          {Object.values(problems).join(' ')}
+          {others.map(([, message]) => message).join(' ')}
         </p>
       )}
       {feature.kind === 'scale' && (
@@ -196,31 +200,28 @@ function BandEnd({
   wrong: boolean;
   onChange: (value: string) => void;
 }) {
-  const id = useId();
   return (
-    <div>
-      <label htmlFor={id} className="block text-faint text-xs">
-        {label}
-        {feature.kind === 'scale' && `, ${UNIT_LABEL[feature.unit]}`}
-      </label>
-      {feature.kind === 'grade' ? (
-        <select id={id} value={Math.round(Number(value))} onChange={(event) => onChange(event.target.value)}>
-          {feature.anchors.map((anchor, at) => (
-            <option key={anchor} value={at + 1}>
-              {anchor}
-            </option>
-          ))}
-        </select>
-      ) : (
-        <input
-          id={id}
-          className="figure w-20 text-right"
-          inputMode="decimal"
-          value={value}
-          aria-invalid={wrong || undefined}
-          onChange={(event) => onChange(event.target.value)}
-        />
-      )}
-    </div>
+    <Field label={feature.kind === 'scale' ? `${label}, ${UNIT_LABEL[feature.unit]}` : label}>
+      {({ id }) =>
+        feature.kind === 'grade' ? (
+          <select id={id} value={Math.round(Number(value))} onChange={({ target }) => onChange(target.value)}>
+            {feature.anchors.map((anchor, at) => (
+              <option key={anchor} value={at + 1}>
+                {anchor}
+              </option>
+            ))}
+          </select>
+        ) : (
+          <input
+            id={id}
+            className="figure w-20 text-right"
+            inputMode="decimal"
+            value={value}
+            aria-invalid={wrong || undefined}
+            onChange={({ target }) => onChange(target.value)}
+          />
+        )
+      }
+    </Field>
   );
 }

@@ -7,6 +7,7 @@ import { movedInWords, wantInWords } from '@/core/prescribe/explain/in-words';
 import { isPublished, isSourceId, recallMark, SOURCES } from '@/core/sources/sources';
 import { PushMark } from '@/ui/drawing/PushMark';
 import { useVisit } from '../../visit-context';
+import { ReasonForm } from './ReasonForm';
 import { useChoices } from './use-choices';
 
 /** Sources in full, each with how surely it is recalled. */
@@ -28,7 +29,6 @@ export function PushLine({ target, push }: { target: Target; push: Push }) {
   const { options } = useVisit();
   const index = indexOf((options.knowledge ?? BUILT_IN).rules);
   const [asking, setAsking] = useState(false);
-  const [reason, setReason] = useState('');
   return (
     <li className={push.setAside ? 'text-faint' : ''}>
       <p className="flex gap-2 items-baseline">
@@ -86,29 +86,14 @@ export function PushLine({ target, push }: { target: Target; push: Push }) {
         </p>
       )}
       {asking && push.setAside === undefined && (
-        <form
-          className="flex gap-2 items-end pl-6 mt-1"
-          onSubmit={(event) => {
-            event.preventDefault();
-            setAside(push.rule, target.feature, reason.trim());
-            setAsking(false);
-          }}
-        >
-          <label className="grow">
-            <span className="block text-faint text-xs">Reason (kept with the specification)</span>
-            <input
-              className="w-full"
-              required
-              minLength={3}
-              maxLength={600}
-              value={reason}
-              onChange={(event) => setReason(event.target.value)}
-            />
-          </label>
-          <button type="submit" className="press">
-            Set aside
-          </button>
-        </form>
+        <div className="pl-6 mt-1">
+          <ReasonForm
+            onReason={(reason) => {
+              setAside(push.rule, target.feature, reason);
+              setAsking(false);
+            }}
+          />
+        </div>
       )}
     </li>
   );
