@@ -1,4 +1,5 @@
-import { arrowMove, type Spot, spotOf } from './use-drag';
+import { useDrag } from '@use-gesture/react';
+import { type Spot, spotAt } from './spot';
 
 interface Props {
   at: Spot;
@@ -14,28 +15,30 @@ interface Props {
 
 /** A point on a drawing that is moved by pointer, finger or arrow keys (Shift: ten steps). */
 export function Handle({ at, label, unit, step = 1, onMove, onEnd }: Props) {
+  const bind = useDrag(
+    ({ event, currentTarget, xy, delta: [across, down], first, last }) => {
+      event.stopPropagation();
+      if (!(currentTarget instanceof SVGGElement)) return;
+      if (event.type.startsWith('key')) {
+        event.preventDefault();
+        if (!last) onMove({ x: at.x + across, y: at.y + down });
+      } else {
+        if (first) currentTarget.focus();
+        onMove(spotAt(currentTarget, xy));
+      }
+      if (last) onEnd?.();
+    },
+    { keyboardDisplacement: step },
+  );
   return (
     <g
+      {...bind()}
       role="slider"
       tabIndex={0}
       aria-label={label}
       aria-valuenow={Math.round(at.x)}
       aria-valuetext={`${Math.round(at.x)} across, ${Math.round(at.y)} down`}
       className="cursor-move touch-none handle"
-      onPointerDown={(event) => {
-        event.stopPropagation();
-        event.currentTarget.setPointerCapture(event.pointerId);
-        event.currentTarget.focus();
-      }}
-      onPointerMove={(event) => {
-        if (event.currentTarget.hasPointerCapture(event.pointerId)) onMove(spotOf(event));
-      }}
-      onPointerUp={() => onEnd?.()}
-      onKeyDown={(event) => {
-        const move = arrowMove(event, step);
-        if (move) onMove({ x: at.x + move.x, y: at.y + move.y });
-      }}
-      onKeyUp={(event) => event.key.startsWith('Arrow') && onEnd?.()}
     >
       <circle cx={at.x} cy={at.y} r={unit * 11} fill="transparent" />
       <circle

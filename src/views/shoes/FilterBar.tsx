@@ -112,7 +112,7 @@ function AddFilter({ onAdd }: { onAdd: (filter: FeatureFilter) => void }) {
   };
   return (
     <form
-      className="flex flex-wrap gap-2 items-end ml-auto"
+      className="flex flex-wrap gap-2 items-end"
       onSubmit={(event) => {
         event.preventDefault();
         add(text);

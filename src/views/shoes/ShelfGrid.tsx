@@ -14,14 +14,15 @@ export function ShelfGrid({
     <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Pairs by size and width">
       <DataTable
         className="shelf text-sm"
-        rows={widths}
+        fitted
+        rows={sizes}
         keyOf={String}
         columns={[
-          { id: 'width', head: 'Width', quiet: true, namesRow: true, cell: (width) => width },
-          ...sizes.map((size) => ({
-            id: String(size),
-            head: <span className="figure">{size}</span>,
-            cell: (width: string) => (
+          { id: 'size', head: 'Size', namesRow: true, figure: true, cell: (size) => size },
+          ...widths.map((width) => ({
+            id: width,
+            head: width,
+            cell: (size: (typeof sizes)[number]) => (
               <StockField
                 label={`${size} ${width}, pairs`}
                 count={stockOf(model, size, width)}

@@ -4,7 +4,7 @@ import { nearestSite, sitesOn, VIEWS, type View } from '@/core/body-map/sites';
 import { SIDES, type Side } from '@/core/findings/finding-kinds';
 import { keysOf } from '@/core/tables/keys-of';
 import { BODY_VIEWS } from '@/ui/drawing/body-views';
-import { spotOf } from '@/ui/drawing/use-drag';
+import { spotOf } from '@/ui/drawing/spot';
 import { MarkEditor } from './MarkEditor';
 import { useMarks } from './use-marks';
 

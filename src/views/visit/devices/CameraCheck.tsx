@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { cameraWarning, offAxis } from '@/core/examination/gait/camera';
 import type { GaitLine } from '@/core/examination/gait/heel-angle';
 import { EXAMINATION_SOURCES, markInWords } from '@/core/examination/sources';
-import type { Spot } from '@/ui/drawing/use-drag';
+import type { Spot } from '@/ui/drawing/spot';
 
 export interface Edges {
   left: GaitLine;

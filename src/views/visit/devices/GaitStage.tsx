@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
 import type { GaitLine, HeelLines } from '@/core/examination/gait/heel-angle';
 import { Handle } from '@/ui/drawing/Handle';
-import type { Spot } from '@/ui/drawing/use-drag';
+import type { Spot } from '@/ui/drawing/spot';
 import type { Edges } from './CameraCheck';
 import type { Clip } from './load-frames';
 

@@ -4,7 +4,7 @@ import { PRESSURE_LINES, type StepReading } from '@/core/examination/pressure/an
 import type { FootMask } from '@/core/examination/pressure/masks';
 import { type PressureRecording, peakPicture } from '@/core/examination/pressure/recording';
 import { Handle } from '@/ui/drawing/Handle';
-import type { Spot } from '@/ui/drawing/use-drag';
+import type { Spot } from '@/ui/drawing/spot';
 
 export type PressureLine = keyof typeof PRESSURE_LINES;
 

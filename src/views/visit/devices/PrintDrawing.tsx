@@ -4,7 +4,15 @@ import type { FootAxis, Point } from '@/core/examination/footprint/orient';
 import type { Mask } from '@/core/examination/footprint/picture';
 import { type FoundPrint, paint } from '@/core/examination/footprint/read-print';
 import { Handle } from '@/ui/drawing/Handle';
-import { arrowMove, type Spot, spotOf } from '@/ui/drawing/use-drag';
+import { type Spot, spotOf } from '@/ui/drawing/spot';
+
+/** Which way each arrow key moves the brush: across, down. */
+const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
 
 export const PRINT_TOOLS = {
   axis: 'axis',
@@ -107,10 +115,11 @@ export function PrintDrawing(props: Props) {
         }}
         onKeyDown={(event) => {
           if (!paints) return;
-          const by = arrowMove(event, Math.max(1, radius / 2));
-          if (by) setCursor({ x: cursor.x + by.x, y: cursor.y + by.y });
+          const by = Math.max(1, radius / 2) * (event.shiftKey ? 10 : 1);
+          const [across, down] = ARROWS[event.key] ?? [0, 0];
+          if (event.key in ARROWS || event.key === ' ') event.preventDefault();
+          setCursor({ x: cursor.x + across * by, y: cursor.y + down * by });
           if (event.key !== ' ') return;
-          event.preventDefault();
           dab(cursor);
           onEnd();
         }}

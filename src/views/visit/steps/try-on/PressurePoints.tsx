@@ -3,7 +3,7 @@ import { nearestSite, siteOf, sitesOn, type View } from '@/core/body-map/sites';
 import { SIDES, type Side } from '@/core/findings/finding-kinds';
 import { POINT_KINDS, type PointKind, type PressurePoint } from '@/core/fitting/try-on';
 import { BODY_VIEWS } from '@/ui/drawing/body-views';
-import { spotOf } from '@/ui/drawing/use-drag';
+import { spotOf } from '@/ui/drawing/spot';
 import { Choice } from '@/ui/fields/Choice';
 import type { FittedPair, FittingView } from './use-fitting';
 
