@@ -1,0 +1,145 @@
+import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
+import { serve } from '@tests/fixtures/visit-view';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { LogForm } from './LogForm';
+import { PatientForm } from './PatientForm';
+
+const gone: string[] = [];
+beforeEach(() => {
+  gone.length = 0;
+  vi.spyOn(location, 'assign').mockImplementation((to) => {
+    gone.push(String(to));
+  });
+  vi.spyOn(location, 'reload').mockImplementation(() => {
+    gone.push('reload');
+  });
+});
+afterEach(() => {
+  cleanup();
+  vi.restoreAllMocks();
+  vi.unstubAllGlobals();
+});
+const write = (label: string | RegExp, value: string) =>
+  fireEvent.change(screen.getByLabelText(label), { target: { value } });
+const press = (name: string) =>
+  act(async () => {
+    fireEvent.click(screen.getByRole('button', { name }));
+    await new Promise((resolve) => setTimeout(resolve, 10));
+  });
+const refused = (path: string, message: string) => ({
+  status: 422,
+  body: {
+    status: 422,
+    code: 'invalid',
+    title: 'Some fields need another look.',
+    errors: [{ path: [path], message }],
+  },
+});
+
+describe('a new patient', () => {
+  const fill = () => {
+    write('Given name', 'Ada');
+    write('Family name', 'Example');
+    write('Date of birth', '1980-01-01');
+    write('Shoe sizing', 'women');
+  };
+
+  it('height is read as people say it, and left out where nobody knows it', async () => {
+    const calls = serve({ 'POST /patients': () => ({ body: { id: 'new' } }) });
+    render(<PatientForm />);
+    fill();
+    await press('Add');
+    expect(calls[0]!.body).not.toHaveProperty('heightMm');
+    write(/^Height/, '5 ft 8 in');
+    await press('Add');
+    expect(calls[1]!.body).toMatchObject({ heightMm: 1727, sizingGroup: 'women' });
+    expect(gone).toEqual(['/patients/new', '/patients/new']);
+  });
+
+  it('a missing name, a birthday that is none and a height in words are each said at their field; nothing is sent', async () => {
+    const calls = serve({});
+    render(<PatientForm />);
+    write('Given name', '  ');
+    write(/^Height/, 'rather tall');
+    await press('Add');
+    for (const label of ['Given name', 'Family name', 'Date of birth', /^Height/])
+      expect(screen.getByLabelText(label).getAttribute('aria-invalid')).toBe('true');
+    expect(screen.getByLabelText(/^Height/)).toHaveProperty('value', 'rather tall');
+    expect(calls).toHaveLength(0);
+  });
+
+  it('what the server calls heightMm is said at the height', async () => {
+    serve({ 'POST /patients': () => refused('heightMm', 'Height lies between 40 and 250 cm.') });
+    render(<PatientForm />);
+    fill();
+    write(/^Height/, '300 cm');
+    await press('Add');
+    const height = screen.getByLabelText(/^Height/);
+    expect(document.getElementById(height.getAttribute('aria-describedby')!)!.textContent).toContain(
+      'between 40',
+    );
+    expect(gone).toEqual([]);
+  });
+
+  it('a server that cannot be reached is said once, and all that was typed stays', async () => {
+    vi.stubGlobal('fetch', async () => {
+      throw new TypeError('refused');
+    });
+    render(<PatientForm />);
+    fill();
+    await press('Add');
+    expect(screen.getByRole('alert').textContent).toMatch(/reach|connection/i);
+    expect(screen.getByLabelText('Given name')).toHaveProperty('value', 'Ada');
+  });
+});
+
+describe('a pair’s log', () => {
+  const path = 'POST /pairs/p1/log';
+  const show = () => render(<LogForm pairId="p1" today="2030-01-02" />);
+
+  it('miles become kilometres, what was not typed is not known', async () => {
+    const calls = serve({ [path]: () => ({ body: {} }) });
+    show();
+    write('Distance', '5 mi');
+    await press('Log');
+    expect(calls[0]!.body).toEqual({
+      on: '2030-01-02',
+      distanceKm: expect.closeTo(8.04672, 4),
+      comfort: null,
+      note: '',
+    });
+    expect(gone).toEqual(['reload']);
+  });
+
+  it('what the server says of distanceKm stands at the distance', async () => {
+    serve({ [path]: () => refused('distanceKm', 'At most 400 km on one day.') });
+    show();
+    write('Distance', '500');
+    await press('Log');
+    expect(screen.getByText('At most 400 km on one day.').id).toBe(
+      screen.getByLabelText('Distance').getAttribute('aria-describedby'),
+    );
+  });
+
+  it('comfort in words is refused before it is sent', async () => {
+    const calls = serve({});
+    show();
+    write('Comfort', 'lovely');
+    await press('Log');
+    expect(screen.getByText('Comfort is a number from 0 to 100.')).toBeTruthy();
+    expect(calls).toHaveLength(0);
+  });
+
+  it('a pair that cannot be retired says why', async () => {
+    serve({
+      'POST /pairs/p1/end': () => ({
+        status: 409,
+        body: { status: 409, code: 'refused', title: 'This pair was retired before.' },
+      }),
+    });
+    show();
+    await press('Retire the pair');
+    expect(screen.getByRole('alert').textContent).toContain('retired');
+    expect(gone).toEqual([]);
+  });
+});
