@@ -121,6 +121,7 @@ const idOf = (finding: string): string =>
     finding
       .toLowerCase()
       .normalize('NFD')
+      .replace(/\p{M}/gu, '')
       .replace(/[^a-z0-9]+/g, '-')
       .replace(/^-+|-+$/g, '')
       .slice(0, 50) || 'rule'
