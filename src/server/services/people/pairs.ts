@@ -120,14 +120,23 @@ function comfortReading(entries: readonly PairLogEntry[]): PairRecord['comfort']
 async function patientOfPair(
   { tx }: Tenant,
   pairId: string,
-): Promise<{ patient_id: string; started_on: string }> {
+): Promise<{ patient_id: string; started_on: string; ended_on: string | null }> {
   const row = await tx
     .selectFrom('pair')
-    .select(['patient_id', 'started_on'])
+    .select(['patient_id', 'started_on', 'ended_on'])
     .where('id', '=', pairId)
     .executeTakeFirst();
   if (!row) throw notFound('This pair');
   return row;
+}
+
+const refuse = (path: string, message: string): Refusal =>
+  new Refusal(422, 'Some values cannot be accepted.', { errors: [{ path: [path], message }] });
+
+/** A day in the life of a pair: not before its first, not ahead. Tomorrow is somebody's today in another time zone. */
+function checkDay(on: string, startedOn: string): void {
+  if (on < startedOn) throw refuse('on', `The pair was first used on ${startedOn}.`);
+  if (on > addDays(today(), 1)) throw refuse('on', 'This day lies ahead.');
 }
 
 /** Adds a distance, a comfort or both to a pair's log. */
@@ -137,10 +146,9 @@ export async function logPair(
   entry: z.infer<typeof pairLogSchema>,
 ): Promise<{ id: string }> {
   const pair = await patientOfPair(tenant, pairId);
-  const refuse = (path: string, message: string) =>
-    new Refusal(422, 'Some values cannot be accepted.', { errors: [{ path: [path], message }] });
-  if (entry.on < pair.started_on) throw refuse('on', `The pair was first used on ${pair.started_on}.`);
-  if (entry.on > addDays(today(), 1)) throw refuse('on', 'This day lies ahead.');
+  checkDay(entry.on, pair.started_on);
+  if (pair.ended_on && entry.on > pair.ended_on)
+    throw refuse('on', `The pair was retired on ${pair.ended_on}.`);
   if (entry.distanceKm == null && entry.comfort == null && !entry.note?.trim())
     throw refuse('distanceKm', 'Enter a distance, a comfort or a note.');
   await audit(tenant, 'write', 'pair log', pair.patient_id);
@@ -162,10 +170,7 @@ export async function logPair(
 /** Takes a pair out of use. */
 export async function endPair(tenant: Tenant, pairId: string, on: string): Promise<{ endedOn: string }> {
   const pair = await patientOfPair(tenant, pairId);
-  if (on < pair.started_on)
-    throw new Refusal(422, 'Some values cannot be accepted.', {
-      errors: [{ path: ['on'], message: `The pair was first used on ${pair.started_on}.` }],
-    });
+  checkDay(on, pair.started_on);
   await tenant.tx.updateTable('pair').set({ ended_on: on }).where('id', '=', pairId).execute();
   await audit(tenant, 'write', 'pair retired', pair.patient_id);
   return { endedOn: on };
