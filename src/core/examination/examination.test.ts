@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { cumulativeStdNormalProbability } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
-import { definitionOf, FINDINGS, type FindingId } from '../findings/findings';
+import { definitionOf, FINDINGS, type FindingId, isFindingId } from '../findings/findings';
 import { type FootFindings, NOT_EXAMINED } from '../findings/picture';
 import { keysOf } from '../tables/keys-of';
 import { BANDS, type BandScale, bandOf } from './bands';
@@ -235,6 +235,16 @@ describe('worked examples of the reference', () => {
     expect(readDifference('figureOfEight', 528 - 512)).toBe('beyond error');
     expect(readDifference('figureOfEight', 523 - 528)).toBe('within error');
     expect(readDifference('heelRises', 9)).toBe('error unknown');
+  });
+
+  it('the least real difference itself is real, whichever way it goes; a hair less is not', () => {
+    for (const [id, real] of Object.entries(REAL_DIFFERENCE)) {
+      if (!real || !isFindingId(id)) continue;
+      for (const sign of [1, -1]) {
+        expect(readDifference(id, sign * real.least)).toBe('beyond error');
+        expect(readDifference(id, sign * (real.least - 0.001))).toBe('within error');
+      }
+    }
   });
 
   it('a man’s foot of 280 mm is z 0.69, about the 75th centile of the survey', () => {
