@@ -4,7 +4,7 @@ import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import ts from 'typescript';
 
-const root = process.argv[2] ?? process.cwd();
+const root = process.argv.slice(2).find((argument) => !argument.startsWith('--')) ?? process.cwd();
 const tracked = execFileSync('git', ['ls-files', '-co', '--exclude-standard'], {
   cwd: root,
   encoding: 'utf8',
