@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -11,7 +12,9 @@ export interface RunningServer {
   pid: number;
 }
 
-const file = join(tmpdir(), 'sovet-journeys-server.json');
+/** One file for each test database, so that two checkouts tested at once do not take each other's server. */
+const key = createHash('sha256').update(process.env.SOVET_TEST_DATABASE_URL ?? '').digest('hex');
+const file = join(tmpdir(), `sovet-journeys-${key.slice(0, 12)}.json`);
 
 export const remember = (server: RunningServer): void => writeFileSync(file, JSON.stringify(server));
 export const running = (): RunningServer => JSON.parse(readFileSync(file, 'utf8'));

@@ -1,0 +1,94 @@
+import { expect, test } from '@playwright/test';
+import { executablePath, SOFTWARE_3D } from '../browser';
+import { choose, newVisit, press, saved, signIn, tabTo, typeInto } from '../keyboard';
+import { open } from './devices';
+
+test.use({ launchOptions: { executablePath, args: SOFTWARE_3D } });
+test('an examination by keyboard alone: marked, scored, timed, tapped, girthed', async ({ page }) => {
+  test.setTimeout(120_000);
+  await signIn(page);
+  await newVisit(page, 'Keyboard');
+  const panel = page.getByRole('complementary', { name: 'Specification' });
+
+  await open(page, 'ask', 'Aches');
+  await press(page, page.getByRole('checkbox', { name: 'heel cord, mid-portion, left' }));
+  await expect(panel.getByRole('button', { name: /Heel-to-toe drop/ })).toBeVisible();
+  await choose(page, 'How much, 0–10', 7);
+  await press(page, page.getByRole('checkbox', { name: 'at start-up' }));
+  await expect(page.getByRole('button', { name: 'heel cord, mid-portion, left: 6/10' })).toBeVisible();
+
+  await open(page, 'ask', 'Injuries');
+  await press(page, page.getByRole('checkbox', { name: 'ankle, outer side, right, injuries' }));
+  await tabTo(page, page.getByLabel('What the injury was'));
+  await page.keyboard.type('ankle s');
+  await typeInto(page, 'When, year or year-month', '2028-13');
+  await expect(page.getByText('Write 2029 or 2029-03.')).toBeVisible();
+  await page.keyboard.press('Backspace');
+  await page.keyboard.type('1');
+  await expect(page.getByRole('region', { name: 'Injuries in time' })).toContainText('2028-11 ankle sprain');
+
+  await open(page, 'load', 'Posture');
+  const items = await page.getByRole('group', { name: /, left$/ }).all();
+  expect(items).toHaveLength(6);
+  for (const [at, digit] of [4, 4, 4, 3, 4, 5].entries())
+    await choose(page, (await items[at]!.locator('legend').innerText()).trim(), digit);
+  await expect(page.getByText('pronated', { exact: true })).toBeVisible();
+
+  await open(page, 'load', 'Strength and balance');
+  await press(page, page.getByRole('button', { name: 'Start the stopwatch: Timed up and go' }));
+  await page.waitForTimeout(3300);
+  await page.keyboard.press('Space');
+  const timed = Number(await page.getByLabel('Timed up and go', { exact: true }).inputValue());
+  expect(timed).toBeGreaterThan(3);
+  expect(timed).toBeLessThan(4.5);
+
+  await open(page, 'move', 'Cadence');
+  await tabTo(page, page.getByRole('button', { name: 'Tap', exact: true }));
+  for (let tap = 0; tap < 6; tap += 1) {
+    await page.keyboard.press('Space');
+    await page.waitForTimeout(500);
+  }
+  await press(page, page.getByRole('button', { name: 'Keep this cadence' }), 'Enter');
+  const cadence = Number(await page.getByLabel('Running cadence, one foot').inputValue());
+  expect(cadence).toBeGreaterThan(95);
+  expect(cadence).toBeLessThan(122);
+
+  await open(page, 'feet', 'Swelling');
+  for (const [at, time, girth] of [
+    [1, '2026-01-05T08:30', '50.2 cm'],
+    [2, '2026-01-05T17:30', '518'],
+  ] as const) {
+    await press(page, page.getByRole('button', { name: 'Add a reading' }), 'Enter');
+    await page.getByLabel(`Moment of reading ${at}`).fill(time);
+    await typeInto(page, `Figure-of-eight girth, left, reading ${at}`, girth);
+  }
+  await expect(page.getByText(/The left foot gains 16 mm of figure-of-eight girth in a day/)).toBeVisible();
+
+  await press(
+    page,
+    page.getByRole('button', { name: 'Note it as swelling that comes and goes, left' }),
+    'Enter',
+  );
+  await expect(panel.getByRole('button', { name: /Closure/ })).toContainText('hook-and-loop');
+
+  await page.keyboard.press('Alt+w');
+  await page.getByText('Ankle-injury rules, step by step').click();
+  await choose(page, 'Pain about a malleolus, right', 2);
+  await choose(page, 'Could take four steps, then and now, right', 1);
+  await expect(page.getByText('X-ray by the rule')).toBeVisible();
+  await expect(
+    page.getByText('The findings point at this: mark it, then refer or exclude it.'),
+  ).toBeVisible();
+  await saved(page);
+
+  // Everything is there after a reload, with who took it and how.
+  await page.reload();
+  await open(page, 'ask', 'Aches');
+  await expect(page.getByRole('button', { name: 'heel cord, mid-portion, left: 6/10' })).toBeVisible();
+  await page.getByRole('link', { name: 'Record' }).click();
+  const record = page.getByRole('table');
+  await expect(record.getByRole('row', { name: /Timed up and go/ }).first()).toContainText('stopwatch');
+  await expect(record.getByRole('row', { name: /Running cadence/ })).toContainText('tapped steps');
+  await expect(record.getByRole('row', { name: /Posture, six items left/ })).toContainText('6 pronated');
+  await expect(page.getByRole('main')).toContainText('No forecast of injury'.toLowerCase());
+});

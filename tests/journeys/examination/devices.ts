@@ -1,0 +1,43 @@
+import type { Locator, Page } from '@playwright/test';
+import { writePng } from '../../../src/formats/png';
+
+export const open = async (page: Page, step: string, tab: string): Promise<void> => {
+  await page.evaluate((hash) => {
+    location.hash = hash;
+  }, step);
+  await page.getByRole('tab', { name: tab, exact: true }).click();
+};
+
+/** Opens the dialog of a device and takes from the simulated one. */
+export async function simulate(
+  page: Page,
+  button: string,
+  settings: Record<string, string> = {},
+): Promise<void> {
+  await page.getByRole('button', { name: button }).click();
+  const dialog = page.getByRole('dialog', { name: button });
+  for (const [label, value] of Object.entries(settings)) {
+    const field = dialog.getByLabel(label, { exact: true });
+    if ((await field.evaluate((element) => element.tagName)) === 'SELECT') await field.selectOption(value);
+    else await field.fill(value);
+  }
+  await dialog.getByRole('button', { name: 'Take from the simulated device' }).click();
+}
+
+export async function upload(
+  page: Page,
+  button: string,
+  ...files: { name: string; mimeType: string; buffer: Buffer }[]
+): Promise<void> {
+  await page.getByRole('button', { name: button }).click();
+  await page.getByRole('dialog', { name: button }).getByLabel('From a file').setInputFiles(files);
+}
+
+export const png = (name: string, picture: Parameters<typeof writePng>[0]) => ({
+  name,
+  mimeType: 'image/png',
+  buffer: Buffer.from(writePng(picture)),
+});
+
+export const figure = async (row: Locator): Promise<number> =>
+  Number((await row.getByRole('cell').first().innerText()).match(/[−-]?[\d.]+/)![0].replace('−', '-'));

@@ -1,0 +1,82 @@
+import { expect, test } from '@playwright/test';
+import { signIn } from '../keyboard';
+import { origin } from '../server';
+import { fits, noViolations, openDemoVisit, VISIT_STEPS } from './looking';
+
+test('axe finds nothing on any screen, and each fits 1280×800', async ({ page }) => {
+  test.setTimeout(300_000);
+  const clean = (where: string, part?: string) => noViolations(page, where, part ? { part } : {});
+  const island = () => page.locator('astro-island:not([ssr])').first().waitFor({ state: 'attached' });
+  await page.goto(`${origin()}/sign-in`);
+  await clean('sign-in');
+  await signIn(page);
+  /** A few rows of a long list stand for all. */
+  const few: Record<string, () => Promise<void>> = {
+    knowledge: () => page.getByLabel(/^Search/).fill('heel cord'),
+    shoes: () => page.getByLabel('Maker, name, version').fill('Tern'),
+  };
+  for (const path of [
+    'today',
+    'patients?q=Pe',
+    'patients/new',
+    'shoes',
+    'shoes/orders',
+    'shoes/supplier',
+    'shoes/files',
+    'knowledge',
+    'settings',
+  ]) {
+    await page.goto(`${origin()}/${path}`);
+    if (few[path]) {
+      await page.waitForLoadState('networkidle');
+      await few[path]();
+    }
+    await clean(path);
+    await fits(page, path);
+  }
+  await page.goto(`${origin()}/shoes`);
+  await page.getByRole('link', { name: /^Sources, versions/ }).click();
+  await clean('model');
+  await fits(page, 'model');
+  await page.getByRole('link', { name: 'Bench test' }).click();
+  await island();
+  await clean('bench test');
+  await fits(page, 'bench test');
+  await page.goto(`${origin()}/patients?q=Marne`);
+  await page.getByRole('table').getByRole('link').first().click();
+  await page
+    .getByRole('button', { name: /Use and comfort/ })
+    .first()
+    .click();
+  await page.locator('canvas').waitFor();
+  await clean('patient');
+  await fits(page, 'patient');
+  await page.getByRole('link', { name: 'Patient’s sheet' }).first().click();
+  await clean('sheet');
+  await page.goto(page.url().replace(/sheet$/, 'rationale'));
+  await clean('rationale');
+  await page.getByRole('link', { name: 'Replay it' }).click();
+  await clean('specification');
+  await page.goto(`${origin()}/knowledge`);
+  for (const tab of ['House rules', 'Vocabulary']) {
+    await page.getByRole('tab', { name: tab }).click();
+    await clean(`knowledge ${tab}`);
+    await fits(page, `knowledge ${tab}`);
+  }
+  const visit = await openDemoVisit(page);
+  for (const step of VISIT_STEPS) {
+    await page.goto(`${visit}#${step}`);
+    await expect(page.locator('#step-name')).toBeVisible();
+    if (step === 'candidates') await page.getByRole('button', { name: /^Propose/ }).click();
+    if (step === 'try-on') await page.getByRole('region', { name: /^Pair A/ }).waitFor();
+    await clean(step);
+    const tabs = await page.getByRole('tab').all();
+    for (const tab of tabs.slice(1)) {
+      await tab.click();
+      await clean(`${step} ${await tab.innerText()}`, '[role=tabpanel]');
+    }
+    const tall = await page.evaluate(() => document.documentElement.scrollHeight - window.innerHeight);
+    expect(tall, `${step} does not scroll the page`).toBeLessThanOrEqual(0);
+    await fits(page, step);
+  }
+});

@@ -1,0 +1,26 @@
+import { expect, test } from '@playwright/test';
+import { signIn } from '../keyboard';
+import { origin } from '../server';
+import { noViolations, openDemoVisit } from './looking';
+
+test('in the dark only colours differ, and they keep their contrast', async ({ page }) => {
+  test.setTimeout(120_000);
+  await page.emulateMedia({ colorScheme: 'dark' });
+  const clean = (where: string) => noViolations(page, where, { rules: ['color-contrast'] });
+  await signIn(page);
+  for (const path of ['today', 'shoes/orders', 'shoes/supplier', 'settings']) {
+    await page.goto(`${origin()}/${path}`);
+    await clean(path);
+  }
+  await page.goto(`${origin()}/patients?q=Marne`);
+  await page.getByRole('table').getByRole('link').first().click();
+  await clean('patient');
+  await page.getByRole('link', { name: 'Patient’s sheet' }).first().click();
+  await clean('sheet');
+  const visit = await openDemoVisit(page);
+  for (const step of ['feet', 'reason', 'candidates', 'try-on', 'warnings']) {
+    await page.goto(`${visit}#${step}`);
+    await expect(page.locator('#step-name')).toBeVisible();
+    await clean(step);
+  }
+});

@@ -1,0 +1,68 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page } from '@playwright/test';
+import { origin } from '../server';
+
+export const VISIT_STEPS = [
+  'ask',
+  'old-pair',
+  'feet',
+  'load',
+  'move',
+  'reason',
+  'candidates',
+  'try-on',
+  'hand-over',
+  'warnings',
+];
+
+export interface AxeViolation {
+  id: string;
+  nodes: { target: unknown[] }[];
+}
+
+/**
+ * Only rules and parts that are named are looked at; all of the page without. There are no frames, so that the page
+ * answers by itself; a part of a page that was looked at before asks the axe that is already there.
+ */
+export async function noViolations(
+  page: Page,
+  where: string,
+  only: { rules?: string[]; part?: string } = {},
+): Promise<void> {
+  const violations: AxeViolation[] = only.part
+    ? await page.evaluate(async (part) => {
+        const { axe } = window as unknown as {
+          axe: { run: (part: string, options: object) => Promise<{ violations: AxeViolation[] }> };
+        };
+        return (await axe.run(part, { resultTypes: ['violations'] })).violations;
+      }, only.part)
+    : await wholePage(page, only.rules);
+  const found = violations.map(
+    (violation) =>
+      `${violation.id}: ${violation.nodes.map((node) => node.target.map(String).join(' ')).join(', ')}`,
+  );
+  expect(found, where).toEqual([]);
+}
+
+export async function wholePage(page: Page, rules: string[] | undefined): Promise<AxeViolation[]> {
+  const axe = new AxeBuilder({ page }).setLegacyMode(true).options({ resultTypes: ['violations'] });
+  return (await (rules ? axe.withRules(rules) : axe).analyze()).violations;
+}
+
+export const fits = (page: Page, where: string): Promise<void> =>
+  expect
+    .poll(
+      () => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
+      { message: `${where} is no wider than the window` },
+    )
+    .toBeLessThanOrEqual(0);
+
+export async function openDemoVisit(page: Page): Promise<string> {
+  await page.goto(`${origin()}/today`);
+  await page
+    .getByRole('link', { name: /Odran Pell/ })
+    .first()
+    .click();
+  await page.locator('[data-visit]').waitFor();
+  return page.url().split('#')[0]!;
+}
