@@ -13,7 +13,9 @@ export interface RunningServer {
 }
 
 /** One file for each test database, so that two checkouts tested at once do not take each other's server. */
-const key = createHash('sha256').update(process.env.SOVET_TEST_DATABASE_URL ?? '').digest('hex');
+const key = createHash('sha256')
+  .update(process.env.SOVET_TEST_DATABASE_URL ?? '')
+  .digest('hex');
 const file = join(tmpdir(), `sovet-journeys-${key.slice(0, 12)}.json`);
 
 export const remember = (server: RunningServer): void => writeFileSync(file, JSON.stringify(server));
