@@ -7,7 +7,7 @@ import { enteredPicture, type Findings } from '@/core/findings/picture';
 import { relianceOf } from '@/core/prescribe/counterfactual/reliance';
 import { canonical } from '@/core/prescribe/counterfactual/replay';
 import { BUILT_IN, resolve } from '@/core/prescribe/engine/resolve';
-import { contentsOf } from '@/core/visit/contents';
+import { contentsOf } from '@/core/visit/held';
 import { chosenTryOn, readVisit } from '@/core/visit/read-visit';
 import { origin } from './server';
 import { accessToken, callWith } from './token';

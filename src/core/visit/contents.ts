@@ -224,14 +224,3 @@ export function stepRecord(saved: Omit<StepRecord, 'content'>, content: unknown)
 
 /** What a visit holds, by step; what was never begun is absent. */
 export type VisitContents = Readonly<Partial<StepContents>>;
-
-/** Contents of a visit's saved steps by step. */
-export const contentsOf = (steps: readonly Pick<StepRecord, 'step' | 'content'>[]): VisitContents =>
-  Object.fromEntries(steps.map(({ step, content }) => [step, content]));
-
-/** The steps that a visit holds, each with what it holds, in the order of work. */
-export const stepsHeld = (contents: VisitContents): { step: SavedStep; content: StepContent }[] =>
-  SAVED_STEPS.flatMap((step) => {
-    const content = contents[step];
-    return content === undefined ? [] : [{ step, content }];
-  });

@@ -4,7 +4,8 @@ import { savedSteps, visitRecord } from '@tests/fixtures/visit-record';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { canonical } from '../prescribe/counterfactual/replay';
-import { checkContent, contentsOf, stepRecord, stepsHeld, type VisitContents } from './contents';
+import { checkContent, stepRecord, type VisitContents } from './contents';
+import { contentsOf, stepsHeld } from './held';
 import { knowledgeOfVisit, readVisit } from './read-visit';
 
 const nobody = visitRecord();

@@ -3,7 +3,7 @@ import { hashPassword } from 'better-auth/crypto';
 import { type Kysely, sql, type Transaction } from 'kysely';
 import { knowledgeOf, NO_HOUSE_RULES } from '@/core/knowledge/house-rules';
 import { RETURN_DAYS } from '@/core/orders/order';
-import { stepsHeld } from '@/core/visit/contents';
+import { stepsHeld } from '@/core/visit/held';
 import { DEMO_PASSWORD, DEMO_STAFF, type DemoClinic, type DemoPatient, demoClinic } from '@/demo/clinic';
 import type { DemoOrder } from '@/demo/fitting';
 import { kyselyOn } from '../database/connection';

@@ -1,34 +1,45 @@
-import { z } from 'zod';
+import { type SubmitEvent, useState } from 'react';
 import { Field, FormProblem } from '@/ui/fields/Field';
-import { useApiForm } from '../use-api-form';
 import { signIn } from './sign-in';
 
-const formSchema = z.object({
-  email: z.email('An e-mail address, such as name@clinic.example.'),
-  password: z.string().min(1, 'Type your password.'),
+interface Problems {
+  email?: string;
+  password?: string;
+  form?: string;
+}
+
+const problemsOf = (email: string, password: string): Problems => ({
+  ...(/^\S+@\S+$/.test(email) ? {} : { email: 'An e-mail address, such as name@clinic.example.' }),
+  ...(password === '' ? { password: 'Type your password.' } : {}),
 });
 
-/** E-mail and password; what was typed stays when it is refused. */
+/** E-mail and password; what was typed stays when it is refused. Two fields carry no form library to the first page. */
 export function SignInForm({ to }: { to: string }) {
-  const { register, handleSubmit, setError, formState } = useApiForm(formSchema, { email: '', password: '' });
-  const { errors, isSubmitting } = formState;
-  const submit = handleSubmit(async ({ email, password }) => {
+  const [problems, setProblems] = useState<Problems>({});
+  const [busy, setBusy] = useState(false);
+  const submit = async (event: SubmitEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    const form = new FormData(event.currentTarget);
+    const [email, password] = [String(form.get('email')).trim(), String(form.get('password'))];
+    const wrong = problemsOf(email, password);
+    setProblems(wrong);
+    if (Object.keys(wrong).length > 0) return;
+    setBusy(true);
     const refused = await signIn(email, password);
+    setBusy(false);
     if (refused === null) location.assign(to);
-    else setError('root', { message: refused });
-  });
+    else setProblems({ form: refused });
+  };
   return (
     <form onSubmit={submit} noValidate className="grid gap-3 max-w-80">
-      <Field label="E-mail" error={errors.email?.message}>
-        {(control) => <input type="email" autoComplete="username" {...register('email')} {...control} />}
+      <Field label="E-mail" error={problems.email}>
+        {(control) => <input name="email" type="email" autoComplete="username" {...control} />}
       </Field>
-      <Field label="Password" error={errors.password?.message}>
-        {(control) => (
-          <input type="password" autoComplete="current-password" {...register('password')} {...control} />
-        )}
+      <Field label="Password" error={problems.password}>
+        {(control) => <input name="password" type="password" autoComplete="current-password" {...control} />}
       </Field>
-      <FormProblem message={errors.root?.message} />
-      <button type="submit" className="press press-main justify-self-start" disabled={isSubmitting}>
+      <FormProblem message={problems.form} />
+      <button type="submit" className="press press-main justify-self-start" disabled={busy}>
         Sign in
       </button>
     </form>

@@ -1,7 +1,8 @@
 import { type Answer, call, fieldErrorsOf } from '@/contract/client';
 import type { FieldError } from '@/contract/operation';
 import type { PresenceAnswer, VisitRecord } from '@/contract/records';
-import { contentsOf, type StepContents, type StepRecord } from '@/core/visit/contents';
+import type { StepContents, StepRecord } from '@/core/visit/contents';
+import { contentsOf } from '@/core/visit/held';
 import { SAVED_STEPS, type SavedStep, type StepState, stepTable } from '@/core/visit/steps';
 import { differences } from './differences';
 import { type Draft, dropDraft, keepDraft, readDraft } from './drafts';

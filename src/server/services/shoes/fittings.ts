@@ -1,6 +1,6 @@
 import { clinicalPicture } from '@/core/examination/clinical-picture';
 import { fitObservationOf } from '@/core/fitting/fit-observation';
-import { contentsOf } from '@/core/visit/contents';
+import { contentsOf } from '@/core/visit/held';
 import { findingsOfSteps } from '@/core/visit/read-visit';
 import type { Tenant } from '../../database/tenant';
 import { stepsOf } from '../visits/visit-steps';

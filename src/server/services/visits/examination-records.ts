@@ -1,6 +1,6 @@
 import { examinationRecord } from '@/core/examination/examination-record';
-import { contentsOf } from '@/core/visit/contents';
 import { carriedKeys } from '@/core/visit/earlier-visit';
+import { contentsOf } from '@/core/visit/held';
 import { readVisit } from '@/core/visit/read-visit';
 import type { Tenant } from '../../database/tenant';
 import { loadVisit } from './visits';

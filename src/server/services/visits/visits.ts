@@ -1,8 +1,9 @@
 import { sql } from 'kysely';
 import type { PresenceAnswer, VisitRecord } from '@/contract/records';
 import { dayOf } from '@/core/calendar/days';
-import { checkContent, contentsOf } from '@/core/visit/contents';
+import { checkContent } from '@/core/visit/contents';
 import { carriedOver, examinedAt, injuriesOf, numbersOf, swellingOf } from '@/core/visit/earlier-visit';
+import { contentsOf } from '@/core/visit/held';
 import type { SavedStep, StepState } from '@/core/visit/steps';
 import { audit, type Tenant } from '../../database/tenant';
 import { fieldErrors, notFound, Refusal } from '../../http/problem';
