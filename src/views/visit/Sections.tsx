@@ -1,7 +1,7 @@
-import type { ReactNode } from 'react';
+import { type ReactNode, Suspense } from 'react';
 import { Tab, TabList, TabPanel, Tabs } from 'react-aria-components';
 
-/** Parts of a long step, one at a time, so that each fits the page. */
+/** Parts of a long step, one at a time, so that each fits the page; a part that few open may be lazy. */
 export function Sections({
   label,
   parts,
@@ -24,7 +24,7 @@ export function Sections({
       </TabList>
       {parts.map((part) => (
         <TabPanel key={part.id} id={part.id} className="outline-none">
-          {part.content}
+          <Suspense fallback={<p className="text-faint">Opening …</p>}>{part.content}</Suspense>
         </TabPanel>
       ))}
     </Tabs>

@@ -7,7 +7,6 @@ import type { Target } from '@/core/prescribe/engine/specification';
 import { knowledgeOfVisit } from '@/core/visit/read-visit';
 import type { SavedStep } from '@/core/visit/steps';
 import { isSavedStep, isVisitStep, VISIT_STEPS } from '@/core/visit/steps';
-import { ConflictPanel } from './ConflictPanel';
 import { Keys } from './Keys';
 import { SavingLine } from './SavingLine';
 import { SpecificationPanel } from './SpecificationPanel';
@@ -25,7 +24,8 @@ import { Warnings } from './steps/Warnings';
 import { useVisit, VisitProvider } from './visit-context';
 import { VisitStore } from './visit-store';
 
-// Few visits need it: it is fetched when it is opened.
+// Few visits need them: they are fetched when they are opened.
+const ConflictPanel = lazy(() => import('./ConflictPanel').then((part) => ({ default: part.ConflictPanel })));
 const Prosthesis = lazy(() => import('./steps/Prosthesis').then((step) => ({ default: step.Prosthesis })));
 
 const SCREENS: Record<SavedStep, ComponentType> = {
@@ -164,13 +164,13 @@ function Work({
         role="region"
         aria-label={`${STEP_NAME[step]}, work`}
       >
-        {entry.saving === 'conflict' && entry.theirs ? (
-          <ConflictPanel step={step} />
-        ) : (
-          <Suspense fallback={<p className="text-faint">Opening …</p>}>
+        <Suspense fallback={<p className="text-faint">Opening …</p>}>
+          {entry.saving === 'conflict' && entry.theirs ? (
+            <ConflictPanel step={step} />
+          ) : (
             <Screen key={step} />
-          </Suspense>
-        )}
+          )}
+        </Suspense>
       </div>
       {!readOnly && step !== 'hand-over' && (
         <footer className="flex gap-3 px-5 py-2 border-t border-line">

@@ -1,3 +1,4 @@
+import { lazy } from 'react';
 import { SIDES } from '@/core/findings/finding-kinds';
 import { BodyMap } from '../body-map/BodyMap';
 import { InjuryTimeline } from '../body-map/InjuryTimeline';
@@ -5,8 +6,10 @@ import { BothFeet, FindingField } from '../FindingField';
 import { NoneOf } from '../NoneOf';
 import { Sections } from '../Sections';
 import { useFinding } from '../use-findings';
-import { Prosthesis } from './Prosthesis';
-import { Uses } from './Uses';
+
+// Few visits open these.
+const Uses = lazy(() => import('./Uses').then((part) => ({ default: part.Uses })));
+const Prosthesis = lazy(() => import('./Prosthesis').then((part) => ({ default: part.Prosthesis })));
 
 /** History: what for, where it hurts, injuries, health and reach, and a prosthesis where there is one. */
 export function Ask() {

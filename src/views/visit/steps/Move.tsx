@@ -1,11 +1,10 @@
-import { lazy, Suspense } from 'react';
+import { lazy } from 'react';
 import { BothFeet } from '../FindingField';
 import { Sections } from '../Sections';
 import { CadenceTap } from '../timing/CadenceTap';
 
 const GaitClip = lazy(() => import('../devices/GaitClip'));
 const Pressures = lazy(() => import('../devices/Pressures'));
-const opening = <p className="text-faint">Opening …</p>;
 
 /** Moving: what changes against standing, by eye, by clip, by plate. */
 export function Move() {
@@ -40,20 +39,12 @@ export function Move() {
         {
           id: 'clip',
           title: 'Gait clip',
-          content: (
-            <Suspense fallback={opening}>
-              <GaitClip />
-            </Suspense>
-          ),
+          content: <GaitClip />,
         },
         {
           id: 'pressure',
           title: 'Pressure',
-          content: (
-            <Suspense fallback={opening}>
-              <Pressures />
-            </Suspense>
-          ),
+          content: <Pressures />,
         },
       ]}
     />

@@ -1,4 +1,4 @@
-import { lazy, Suspense } from 'react';
+import { lazy } from 'react';
 import { optionsIn } from '@/core/findings/findings';
 import { greaterOf } from '@/core/findings/picture';
 import { type BenchAnswers, signsOfUse } from '@/core/shoe/bench/read-bench';
@@ -21,11 +21,7 @@ export function OldPair() {
         {
           id: 'bench',
           title: 'Bench test',
-          content: (
-            <Suspense fallback={<p className="text-faint">Opening …</p>}>
-              <OldBench />
-            </Suspense>
-          ),
+          content: <OldBench />,
         },
       ]}
     />

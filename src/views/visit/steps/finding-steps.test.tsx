@@ -1,4 +1,4 @@
-import { act, cleanup, fireEvent, screen } from '@testing-library/react';
+import { act, cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { serve, showInVisit, stubWorkers } from '@tests/fixtures/visit-view';
 import type { ReactNode } from 'react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
@@ -28,10 +28,13 @@ afterEach(() => {
   vi.unstubAllGlobals();
 });
 
-const settle = () =>
-  act(async () => {
+/** What is lazy has come. */
+const settle = async () => {
+  await act(async () => {
     await new Promise((resolve) => setTimeout(resolve, 0));
   });
+  await waitFor(() => expect(screen.queryByText('Opening …')).toBeNull(), { timeout: 20_000 });
+};
 
 /** A person with a prosthesis, so that what is asked of its foot is asked. */
 const contents: VisitContents = { ask: { findings: { body: { prosthesisSide: 'left' } } } };

@@ -1,12 +1,12 @@
-import { lazy, Suspense } from 'react';
+import { lazy } from 'react';
 import { Failed } from '@/ui/page/Failed';
 import { Sections } from '../../Sections';
 import { useCandidates } from '../../use-candidates';
 import { Conditions } from './Conditions';
 import { LeftOut } from './LeftOut';
 import { RankedList } from './RankedList';
-import { SizeSystems } from './SizeSystems';
 
+const SizeSystems = lazy(() => import('./SizeSystems').then((part) => ({ default: part.SizeSystems })));
 const SideBySide = lazy(() => import('./SideBySide').then((part) => ({ default: part.SideBySide })));
 
 /** The catalogue against the specification: what suits, in which size, why and why not, and what to bring. */
@@ -24,11 +24,7 @@ export function Candidates() {
           {
             id: 'beside',
             title: 'Side by side',
-            content: (
-              <Suspense fallback={<p className="text-faint">Opening …</p>}>
-                <SideBySide candidates={candidates} />
-              </Suspense>
-            ),
+            content: <SideBySide candidates={candidates} />,
           },
           { id: 'sizes', title: 'Sizes', content: <SizeSystems /> },
           {

@@ -1,4 +1,4 @@
-import { lazy, Suspense } from 'react';
+import { lazy } from 'react';
 import { atRiskCategory, REVIEW_MONTHS } from '@/core/examination/at-risk-category';
 import { MONOFILAMENT_SITES } from '@/core/examination/sensation';
 import { SIDES } from '@/core/findings/finding-kinds';
@@ -9,13 +9,12 @@ import { NoneOf } from '../../NoneOf';
 import { Sections } from '../../Sections';
 import { useFinding } from '../../use-findings';
 import { useVisit } from '../../visit-context';
-import { Compare } from './Compare';
 import { MeasureFeet } from './MeasureFeet';
-import { Swelling } from './Swelling';
 
+const Compare = lazy(() => import('./Compare').then((part) => ({ default: part.Compare })));
+const Swelling = lazy(() => import('./Swelling').then((part) => ({ default: part.Swelling })));
 const Footprints = lazy(() => import('../../devices/Footprints'));
 const Scans = lazy(() => import('../../devices/Scans'));
-const opening = <p className="text-faint">Opening …</p>;
 
 /** Both feet: measured, compared, looked at, felt; print and scan. */
 export function Feet() {
@@ -52,20 +51,12 @@ export function Feet() {
         {
           id: 'print',
           title: 'Footprint',
-          content: (
-            <Suspense fallback={opening}>
-              <Footprints />
-            </Suspense>
-          ),
+          content: <Footprints />,
         },
         {
           id: 'scan',
           title: 'Scan',
-          content: (
-            <Suspense fallback={opening}>
-              <Scans />
-            </Suspense>
-          ),
+          content: <Scans />,
         },
       ]}
     />

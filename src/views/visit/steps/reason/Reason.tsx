@@ -1,4 +1,4 @@
-import { lazy, Suspense } from 'react';
+import { lazy } from 'react';
 import { SCHOOL_CHOICES } from '@/core/knowledge/schools';
 import { shoeValues } from '@/core/prescribe/engine/shoe-values';
 import { LIMITS_OF_USE } from '@/core/safety/cautions';
@@ -8,11 +8,8 @@ import { mapTable } from '@/core/tables/keys-of';
 import { Choice } from '@/ui/fields/Choice';
 import { Sections } from '../../Sections';
 import { useVisit } from '../../visit-context';
-import { AskNext } from './AskNext';
 import { Board } from './Board';
 import { Deadlocks } from './Deadlocks';
-import { LeftRight } from './LeftRight';
-import { Schools } from './Schools';
 import { useChoices } from './use-choices';
 
 const SCHOOLS = mapTable(SCHOOL_CHOICES, ({ label }) => label);
@@ -22,6 +19,9 @@ const range = ({ least, most }: ShoeIndex): string =>
     ? `${Math.round(least)}`
     : `${Math.round(least)}–${Math.round(most)}`;
 
+const AskNext = lazy(() => import('./AskNext').then((part) => ({ default: part.AskNext })));
+const LeftRight = lazy(() => import('./LeftRight').then((part) => ({ default: part.LeftRight })));
+const Schools = lazy(() => import('./Schools').then((part) => ({ default: part.Schools })));
 const WhatIf = lazy(() => import('./WhatIf').then((part) => ({ default: part.WhatIf })));
 
 /** Why the shoe is what it is, and what a clinician makes of it. */
@@ -59,11 +59,7 @@ export function Reason() {
           {
             id: 'what-if',
             title: 'What if',
-            content: (
-              <Suspense fallback={<p className="text-faint">Opening …</p>}>
-                <WhatIf />
-              </Suspense>
-            ),
+            content: <WhatIf />,
           },
           {
             id: 'note',

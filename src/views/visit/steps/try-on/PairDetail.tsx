@@ -1,4 +1,4 @@
-import { lazy, Suspense } from 'react';
+import { lazy } from 'react';
 import { SIDES, type Side } from '@/core/findings/finding-kinds';
 import { numberAt } from '@/core/findings/picture';
 import { COMFORT_ZONES, FEELS, TASKS } from '@/core/fitting/try-on';
@@ -42,21 +42,13 @@ export function PairDetail({ pair, fitting }: Props) {
           {
             id: 'points',
             title: 'Places',
-            content: (
-              <Suspense fallback={<p className="text-faint">Opening …</p>}>
-                <PressurePoints pair={pair} fitting={fitting} />
-              </Suspense>
-            ),
+            content: <PressurePoints pair={pair} fitting={fitting} />,
           },
           { id: 'tasks', title: 'Real task', content: <Tasks pair={pair} fitting={fitting} /> },
           {
             id: 'clip',
             title: 'Gait clip',
-            content: (
-              <Suspense fallback={<p className="text-faint">Opening …</p>}>
-                <GaitClip wearing={`Pair ${pair.letter}`} />
-              </Suspense>
-            ),
+            content: <GaitClip wearing={`Pair ${pair.letter}`} />,
           },
           { id: 'comfort', title: 'Comfort', content: <Comfort pair={pair} fitting={fitting} /> },
         ]}
