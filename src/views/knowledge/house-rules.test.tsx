@@ -1,4 +1,5 @@
-import { act, cleanup, fireEvent, render, screen, within } from '@testing-library/react';
+import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
+import { press, saidAt, settle, write } from '@tests/fixtures/acting';
 import { serve } from '@tests/fixtures/visit-view';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { HouseRulesVersion } from '@/contract/records';
@@ -16,20 +17,6 @@ afterEach(() => {
   cleanup();
   vi.unstubAllGlobals();
 });
-const settle = () =>
-  act(async () => {
-    await new Promise((resolve) => setTimeout(resolve, 20));
-  });
-const press = async (name: string | RegExp) => {
-  fireEvent.click(screen.getByRole('button', { name }));
-  await settle();
-};
-const write = (label: string | RegExp, value: string) =>
-  fireEvent.change(screen.getByLabelText(label), { target: { value } });
-const said = (label: string | RegExp) => {
-  const id = screen.getByLabelText(label).getAttribute('aria-describedby');
-  return id ? document.getElementById(id)!.textContent : null;
-};
 
 describe('a change of a shipped rule', () => {
   const free = RULES.find((rule) => rule.strength === 'moderate' && rule.schools.length === 0)!;
@@ -50,7 +37,7 @@ describe('a change of a shipped rule', () => {
     const made = await open(free);
     write('Reason', ' x ');
     await press('Into the draft');
-    expect(said('Reason')).toMatch(/at least 3 letters/);
+    expect(saidAt(screen.getByLabelText('Reason'))).toMatch(/at least 3 letters/);
     expect(made).toEqual([]);
     write('Reason', '  our patients slip  ');
     await press('Into the draft');
@@ -87,8 +74,8 @@ describe('a rule of the clinic’s own', () => {
     write('Finding, in words', 'runs on our cliff path');
     write('Because, in one sentence', 'too short');
     await press('Into the draft');
-    expect(said('Because, in one sentence')).toMatch(/at least 20 letters/);
-    expect(said(/^Reason for this departure/)).toMatch(/at least 3 letters/);
+    expect(saidAt(screen.getByLabelText('Because, in one sentence'))).toMatch(/at least 20 letters/);
+    expect(saidAt(screen.getByLabelText(/^Reason for this departure/))).toMatch(/at least 3 letters/);
     expect(document.body.textContent).toContain('Each finding needs at least one option, or a number.');
     expect(document.body.textContent).toContain(
       'Each wish needs at least one option, or an end of its band.',
@@ -221,7 +208,7 @@ describe('putting house rules in force', () => {
     });
     await show();
     await press('Put in force');
-    expect(said('What this version is for')).toBe('Say what this version is for.');
+    expect(saidAt(screen.getByLabelText('What this version is for'))).toBe('Say what this version is for.');
   });
 
   it('a draft outlives a reload, and whoever is not the lead may draft but not put in force', async () => {

@@ -1,4 +1,5 @@
-import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
+import { cleanup, fireEvent, render, screen } from '@testing-library/react';
+import { press, write } from '@tests/fixtures/acting';
 import { testShoe } from '@tests/fixtures/invented-shoe';
 import { serve } from '@tests/fixtures/visit-view';
 import { afterEach, describe, expect, it, vi } from 'vitest';
@@ -30,13 +31,6 @@ afterEach(() => {
   cleanup();
   vi.unstubAllGlobals();
 });
-const press = (name: string | RegExp) =>
-  act(async () => {
-    fireEvent.click(screen.getByRole('button', { name }));
-    await new Promise((resolve) => setTimeout(resolve, 0));
-  });
-const write = (label: string, value: string) =>
-  fireEvent.change(screen.getByLabelText(label), { target: { value } });
 const answer = (group: string, word: 'yes' | 'no') => {
   const fieldset = screen.getByRole('group', { name: group });
   fireEvent.click([...fieldset.querySelectorAll('input')].find((input) => input.value === word)!);

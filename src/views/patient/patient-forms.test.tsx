@@ -1,4 +1,5 @@
-import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
+import { cleanup, render, screen } from '@testing-library/react';
+import { press, write } from '@tests/fixtures/acting';
 import { serve } from '@tests/fixtures/visit-view';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { LogForm } from './LogForm';
@@ -19,13 +20,6 @@ afterEach(() => {
   vi.restoreAllMocks();
   vi.unstubAllGlobals();
 });
-const write = (label: string | RegExp, value: string) =>
-  fireEvent.change(screen.getByLabelText(label), { target: { value } });
-const press = (name: string) =>
-  act(async () => {
-    fireEvent.click(screen.getByRole('button', { name }));
-    await new Promise((resolve) => setTimeout(resolve, 10));
-  });
 const refused = (path: string, message: string) => ({
   status: 422,
   body: {

@@ -1,4 +1,5 @@
-import { act, cleanup, fireEvent, render, screen, within } from '@testing-library/react';
+import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
+import { settle } from '@tests/fixtures/acting';
 import { savedStep, visitRecord } from '@tests/fixtures/visit-record';
 import { serve, stubWorkers } from '@tests/fixtures/visit-view';
 import { afterAll, afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
@@ -10,10 +11,6 @@ import { VisitTable } from './VisitTable';
 let ID = '';
 const STANDING = definitionOf('hoursStanding').label;
 const SAVE = (step: string) => `PUT /visits/${ID}/steps/${step}`;
-const settle = (ms = 20) =>
-  act(async () => {
-    await new Promise((resolve) => setTimeout(resolve, ms));
-  });
 const SAVING_MS = 700;
 
 beforeEach(() => {

@@ -1,4 +1,5 @@
-import { act, cleanup, fireEvent, screen, within } from '@testing-library/react';
+import { cleanup, fireEvent, screen, within } from '@testing-library/react';
+import { settle } from '@tests/fixtures/acting';
 import { serve, showInVisit } from '@tests/fixtures/visit-view';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Side } from '@/core/findings/finding-kinds';
@@ -61,10 +62,6 @@ afterEach(() => {
   vi.unstubAllGlobals();
 });
 
-const settle = () =>
-  act(async () => {
-    await new Promise((resolve) => setTimeout(resolve, 20));
-  });
 /** Gives a file to the left scan as a person does. */
 async function takeFile() {
   fireEvent.click(screen.getByRole('button', { name: 'Take a scan, left' }));

@@ -1,4 +1,5 @@
 import { act, cleanup, fireEvent, screen, within } from '@testing-library/react';
+import { saidAt, write } from '@tests/fixtures/acting';
 import { serve, showInVisit, stubWorkers } from '@tests/fixtures/visit-view';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { definitionOf } from '@/core/findings/findings';
@@ -15,13 +16,6 @@ afterEach(() => {
   cleanup();
   vi.unstubAllGlobals();
 });
-const write = (label: string | RegExp, value: string) => {
-  const field = screen.getByLabelText(label);
-  fireEvent.change(field, { target: { value } });
-  return field;
-};
-const said = (field: HTMLElement) =>
-  document.getElementById(field.getAttribute('aria-describedby') ?? '')?.textContent;
 
 describe('what the shoes are for, by the week', () => {
   const runner = { ask: { findings: { body: { activities: ['road-running' as const] } } } };
@@ -45,7 +39,7 @@ describe('what the shoes are for, by the week', () => {
     const { store } = await showInVisit(<Uses />, { contents: runner });
     const field = write(label, typed);
     expect(field.getAttribute('aria-invalid')).toBe('true');
-    expect(said(field)).toMatch(why);
+    expect(saidAt(field)).toMatch(why);
     expect(field).toHaveProperty('value', typed);
     expect(store.content('ask').uses ?? []).toEqual([]);
     fireEvent.change(field, { target: { value: '20' } });

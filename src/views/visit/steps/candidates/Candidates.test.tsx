@@ -1,4 +1,5 @@
-import { act, cleanup, fireEvent, screen } from '@testing-library/react';
+import { cleanup, fireEvent, screen } from '@testing-library/react';
+import { settle } from '@tests/fixtures/acting';
 import { testShoe } from '@tests/fixtures/invented-shoe';
 import { serve, showInVisit, stubWorkers } from '@tests/fixtures/visit-view';
 import { afterEach, describe, expect, it, vi } from 'vitest';
@@ -12,10 +13,6 @@ afterEach(() => {
   cleanup();
   vi.unstubAllGlobals();
 });
-const settle = () =>
-  act(async () => {
-    await new Promise((resolve) => setTimeout(resolve, 20));
-  });
 
 describe('candidates', () => {
   it('a ranking worker that breaks down is said, and can be tried again; nobody waits for ever', async () => {
