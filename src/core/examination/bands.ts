@@ -26,6 +26,9 @@ const below = (upTo: number, label: string): Cut => ({ label, upTo, inclusive: f
 const upTo = (limit: number, label: string): Cut => ({ label, upTo: limit, inclusive: true });
 const rest = (label: string): Cut => ({ label, upTo: Number.POSITIVE_INFINITY, inclusive: true });
 
+/** A difference between the feet of more than this is the line for an at-risk foot, °C: 4 °F. Lavery 2004, 2007, from memory. */
+export const TEMPERATURE_LINE = 2.2;
+
 const OURS = 'the source leaves the boundary open; this rule is ours';
 
 /** Bands of each number; null where none is published or agreed. */
@@ -184,6 +187,20 @@ export const BANDS = {
   figureOfEight: null,
   ankleGirth: null,
   calfGirth: null,
+  temperatureBigToe: null,
+  temperatureFirstHead: null,
+  temperatureThirdHead: null,
+  temperatureFifthHead: null,
+  temperatureMidfoot: null,
+  temperatureHeel: null,
+  temperatureExcess: {
+    cuts: [upTo(TEMPERATURE_LINE, 'within the usual'), rest('past the line for an at-risk foot')],
+    boundary: 'more than 2.2 °C (4 °F) is past it',
+    mark: 'lavery-2007',
+    also: ['armstrong-2007'],
+    caution:
+      'On two days running, or with other signs. One foot just out of a shoe, a draught, a crossed leg or an inflamed corn do the same.',
+  },
   pittingDepth: null,
   pittingSeconds: null,
   legVolume: null,

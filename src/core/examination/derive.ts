@@ -1,3 +1,4 @@
+import { TEMPERATURE_SITES } from '../findings/catalogue/warmth';
 import type { Side } from '../findings/finding-kinds';
 import {
   definitionOf,
@@ -59,6 +60,15 @@ function sensationOf(picture: Picture, side: Side): FootFindings['sensation'] {
   return undefined;
 }
 
+/** How much warmer than the other foot the warmest of the sites is that both feet have, °C. */
+function temperatureExcess(picture: Picture, side: Side, other: Side): number | undefined {
+  const differences = TEMPERATURE_SITES.flatMap((site) => {
+    const [own, theirs] = [numberAt(picture, site, side), numberAt(picture, site, other)];
+    return own === null || theirs === null ? [] : [own - theirs];
+  });
+  return differences.length === 0 ? undefined : Math.round(Math.max(...differences) * 100) / 100;
+}
+
 function derivedOf(picture: Picture, side: Side): FootFindings {
   const at = (id: FindingId) => numberAt(picture, id, side);
   const other = side === 'left' ? 'right' : 'left';
@@ -83,6 +93,7 @@ function derivedOf(picture: Picture, side: Side): FootFindings {
           ) ?? undefined),
     footMobility:
       both(fall, spread, (dorsumFallMm, spreadMm) => footMobility({ dorsumFallMm, spreadMm })) ?? undefined,
+    temperatureExcess: temperatureExcess(picture, side, other),
     pittingGrade: pit === null ? undefined : pittingGrade(pit, at('pittingSeconds')),
     ballHeelRatio: both(at('ballWidth'), at('heelWidth'), (ball, heel) => ball / heel) ?? undefined,
     shorterLeg:

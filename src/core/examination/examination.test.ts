@@ -43,6 +43,14 @@ const EXPECTED: [FindingId, [value: number, label: string][]][] = [
       [45, 'flat'],
     ],
   ],
+  // Lavery 2004 and 2007, Diabetes Care; Armstrong 2007, Am J Med, from memory (85 %).
+  [
+    'temperatureExcess',
+    [
+      [2.2, 'within the usual'],
+      [2.21, 'past the line for an at-risk foot'],
+    ],
+  ],
   // Staheli 1987, from memory, check (80 %).
   [
     'staheli',
@@ -220,6 +228,15 @@ describe('worked examples of the reference', () => {
     expect(angle(10)).toBeCloseTo(36.9, 1);
     expect(degreesPerCentimetre(38, 40)).toBeCloseTo(1.82, 2);
     expect((angle(10.01) - angle(10)) / 0.01).toBeCloseTo(degreesPerCentimetre(angle(10), 40), 2);
+  });
+
+  it('the warmest site that both feet have says how much warmer a foot is; one foot alone says nothing', () => {
+    const feet = clinicalPicture({
+      left: { temperatureHeel: 31.5, temperatureMidfoot: 33.3, temperatureBigToe: 29 },
+      right: { temperatureHeel: 31, temperatureMidfoot: 31 },
+    });
+    expect([feet.left.temperatureExcess, feet.right.temperatureExcess]).toEqual([2.3, -0.5]);
+    expect(clinicalPicture({ left: { temperatureHeel: 31 } }).left.temperatureExcess).toBe(NOT_EXAMINED);
   });
 
   it('+1 +1 +1 0 +1 +1 is +5; a missing item leaves the total unknown', () => {

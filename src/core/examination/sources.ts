@@ -144,6 +144,16 @@ export const EXAMINATION_SOURCES = {
     says: 'Growth of children’s feet by age.',
     recall: 60,
   },
+  'lavery-2007': {
+    cite: 'Lavery 2004, Diabetes Care 27:2642–2647; 2007, Diabetes Care 30:14–20',
+    says: 'Sites more than 2.2 °C (4 °F) apart: rest the foot and have it seen; fewer ulcers in high-risk feet.',
+    recall: 85,
+  },
+  'armstrong-2007': {
+    cite: 'Armstrong 2007, Am J Med 120:1042–1046',
+    says: 'The same line in another trial.',
+    recall: 85,
+  },
   'stiell-1992': {
     cite: 'Stiell 1992, Ann Emerg Med; 1993, JAMA',
     says: 'Ankle and midfoot rules for an X-ray after injury.',

@@ -6,6 +6,7 @@ import { LOAD_FINDINGS } from './catalogue/load';
 import { MOVE_FINDINGS } from './catalogue/move';
 import { OLD_PAIR_FINDINGS } from './catalogue/old-pair';
 import { RECORD_FINDINGS } from './catalogue/record';
+import { WARMTH_FINDINGS } from './catalogue/warmth';
 import type {
   ChoiceFinding,
   FindingDefinition,
@@ -23,6 +24,7 @@ export const FINDINGS = {
   ...ASK_FINDINGS,
   ...OLD_PAIR_FINDINGS,
   ...FEET_FINDINGS,
+  ...WARMTH_FINDINGS,
   ...LOAD_FINDINGS,
   ...MOVE_FINDINGS,
   ...DERIVED_FINDINGS,

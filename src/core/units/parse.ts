@@ -3,6 +3,7 @@ import { parseDistance } from './distance';
 import { parseLength } from './length';
 import { parseMass } from './mass';
 import { readQuantity } from './quantity';
+import { parseTemperature } from './temperature';
 
 /** Units in which findings and features are kept. What people type is converted to these at the door. */
 export type Unit =
@@ -25,7 +26,8 @@ export type Unit =
   | 'kPa-s'
   | 'cm2'
   | 'ml'
-  | 'mm-per-kN';
+  | 'mm-per-kN'
+  | 'degC';
 
 export const UNIT_LABEL: Record<Unit, string> = {
   mm: 'mm',
@@ -48,6 +50,7 @@ export const UNIT_LABEL: Record<Unit, string> = {
   cm2: 'cm²',
   ml: 'ml',
   'mm-per-kN': 'mm/kN',
+  degC: '°C',
 };
 
 /** Decimals worth showing: an index is a ratio whose third decimal still tells feet apart. */
@@ -75,6 +78,8 @@ export function parseIn(unit: Unit, text: string): Result<number> {
       return parseDistance(text);
     case 'deg':
       return readQuantity(text, { '°': 1, deg: 1 }, 'deg');
+    case 'degC':
+      return parseTemperature(text);
     case 's':
       return readQuantity(text, { s: 1, sec: 1, min: 60 }, 's');
     case 'months':

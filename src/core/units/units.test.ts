@@ -5,6 +5,7 @@ import { inchToMm, mmToInch, parseLength } from './length';
 import { parseMass } from './mass';
 import { parseIn, printIn } from './parse';
 import { parseNumber } from './quantity';
+import { parseTemperature } from './temperature';
 
 const value = (result: ReturnType<typeof parseLength>) => {
   if (!result.ok) throw new Error(result.problem.message);
@@ -90,5 +91,17 @@ describe('masses, distances and other units', () => {
     expect(printIn('mm', 262.54)).toBe('262.5\u2009mm');
     expect(printIn('deg', -4)).toBe('−4°');
     expect(printIn('count', 3)).toBe('3');
+  });
+
+  it('a temperature is Celsius unless it says Fahrenheit', () => {
+    for (const [typed, celsius] of [
+      ['32.4', 32.4],
+      ['32,4 °C', 32.4],
+      ['90.32 F', 32.4],
+      ['98.6°f', 37],
+      ['-2 C', -2],
+    ] as const)
+      expect(parseTemperature(typed)).toMatchObject({ ok: true, value: expect.closeTo(celsius, 6) });
+    for (const typed of ['', 'warm', '32 K', '1,2,3']) expect(parseTemperature(typed).ok).toBe(false);
   });
 });

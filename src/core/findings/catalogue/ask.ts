@@ -85,6 +85,26 @@ export const ASK_FINDINGS = {
     },
     { scope: 'body', step: 'ask', seconds: 60, carries: true, prior: assumed({ each: 0.04 }), readBy: RULES },
   ),
+  generalSigns: set(
+    'In the last weeks',
+    { fever: 'fever', 'night-sweats': 'night sweats', 'weight-loss': 'weight loss nobody can explain' },
+    {
+      scope: 'body',
+      step: 'ask',
+      seconds: 20,
+      carries: false,
+      prior: assumed({ each: 0.02 }),
+      readBy: 'with an ache in a bone it points at a warning sign',
+    },
+  ),
+  loadRise: choice('More load in the last weeks', YES_NO, {
+    scope: 'body',
+    step: 'ask',
+    seconds: 15,
+    carries: false,
+    prior: assumed({ shares: { no: 0.75, yes: 0.25 } }),
+    readBy: 'with a bone that aches at night it points at a warning sign',
+  }),
   falls: number('Falls in 12 months', 'count', [0, 10], [0, 200], {
     scope: 'body',
     step: 'ask',

@@ -1,5 +1,6 @@
 import { choice, number, YES_NO } from '../finding-kinds';
 import { assumed, FLAT, RULES, recalled, through } from './about';
+import { TEMPERATURE_SITES } from './warmth';
 
 /** What follows from other findings by arithmetic; never typed in. */
 export const DERIVED_FINDINGS = {
@@ -120,6 +121,16 @@ export const DERIVED_FINDINGS = {
     derivedFrom: ['pittingDepth', 'pittingSeconds'],
     examinedBy: ['pittingDepth'],
     whole: true,
+  }),
+  temperatureExcess: number('Warmer than the other foot, at most', 'degC', [-3, 3], [-40, 40], {
+    scope: 'foot',
+    step: null,
+    seconds: 120,
+    carries: false,
+    prior: assumed({ mean: 0.3, sd: 0.6 }),
+    readBy: 'past the line it points at a warning sign in a foot without protective sensation',
+    derivedFrom: TEMPERATURE_SITES,
+    examinedBy: TEMPERATURE_SITES,
   }),
   hypermobilityScore: number('Hypermobility signs of nine', 'score', [0, 9], [0, 9], {
     scope: 'body',

@@ -15,6 +15,18 @@ export const MOVE_FINDINGS = {
       readBy: RULES,
     },
   ),
+  footDrop: choice(
+    'Foot drops, toes catch',
+    { no: 'no', known: 'yes, known for long', new: 'new, or getting worse' },
+    {
+      scope: 'foot',
+      step: 'move',
+      seconds: 15,
+      carries: false,
+      prior: assumed({ shares: { no: 0.96, known: 0.03, new: 0.01 } }),
+      readBy: 'when it is new it points at a warning sign',
+    },
+  ),
   strike: choice(
     'Strike',
     { heel: 'heel', midfoot: 'midfoot', forefoot: 'forefoot' },

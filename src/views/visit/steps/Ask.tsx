@@ -24,6 +24,7 @@ export function Ask() {
           <FindingField id="surfaces" />
           <div className="flex flex-wrap gap-x-6 gap-y-3">
             <FindingField id="weeklyDistance" />
+            <FindingField id="loadRise" />
             <FindingField id="hoursStanding" />
             <FindingField id="bodyMass" />
             <FindingField id="eventAhead" />
@@ -71,7 +72,10 @@ export function Ask() {
       content: (
         <div className="grid gap-4">
           <FindingField id="conditions" />
-          <FindingField id="medication" />
+          <div className="grid grid-cols-2 gap-4">
+            <FindingField id="generalSigns" />
+            <FindingField id="medication" />
+          </div>
           <div className="flex flex-wrap gap-x-6 gap-y-3">
             <FindingField id="reach" />
             <FindingField id="hands" />

@@ -20,6 +20,7 @@ export function Move() {
               <BothFeet
                 ids={[
                   'roll',
+                  'footDrop',
                   'strike',
                   'heelAngleStance',
                   'heelAngleWalk',

@@ -13,6 +13,7 @@ import { MeasureFeet } from './MeasureFeet';
 
 const Compare = lazy(() => import('./Compare').then((part) => ({ default: part.Compare })));
 const Swelling = lazy(() => import('./Swelling').then((part) => ({ default: part.Swelling })));
+const Warmth = lazy(() => import('./Warmth').then((part) => ({ default: part.Warmth })));
 const Footprints = lazy(() => import('../../devices/Footprints'));
 const Scans = lazy(() => import('../../devices/Scans'));
 
@@ -30,6 +31,7 @@ export function Feet() {
           content: <BothFeet ids={['arch', 'toeShape', 'bunion', 'lesserToes', 'midfootArthritis']} />,
         },
         { id: 'skin', title: 'Skin', content: <SkinMap /> },
+        { id: 'warmth', title: 'Warmth', content: <Warmth /> },
         {
           id: 'sensation',
           title: 'Sensation and pulses',
