@@ -154,7 +154,12 @@ describe('handing over', () => {
     await save(
       visitId,
       'warnings',
-      { checked: true, present: [{ sign: 'open-wound', action: 'referred', note: 'wound clinic, today' }] },
+      {
+        checked: true,
+        present: [
+          { sign: 'open-wound', action: 'referred', to: 'wound clinic', on: '2030-01-02', how: 'telephone' },
+        ],
+      },
       1,
     );
     await expect(issue(visitId)).resolves.toMatchObject({ sheet: { shoe: 'Testmaker One 1' } });

@@ -2,10 +2,13 @@ import { describe, expect, it } from 'vitest';
 import type { BodyMark } from '../body-map/mark';
 import { atRiskCategory, REVIEW_MONTHS } from '../examination/at-risk-category';
 import { clinicalPicture } from '../examination/clinical-picture';
-import type { FootFindings } from '../findings/picture';
+import type { ClinicalPicture, Findings, FootFindings } from '../findings/picture';
 import { type AnkleAnswers, ankleInjuryRules } from './ankle-injury-rules';
-import { SUGGESTIONS, suggestedWarnings } from './suggested-warnings';
-import { openWarnings, WARNING_SIGNS } from './warning-signs';
+import { hasAtRiskFoot, SUGGESTIONS, suggestedWarnings, type WarningContext } from './suggested-warnings';
+import { openWarnings, type SeenWarning, urgencyOf, WARNING_SIGNS } from './warning-signs';
+
+const signsOf = (picture: ClinicalPicture, context?: WarningContext) =>
+  suggestedWarnings(picture, context).map(({ sign }) => sign);
 
 const category = (left: FootFindings, conditions: string[] = []) =>
   atRiskCategory(clinicalPicture({ body: { conditions: conditions as never }, left }), 'left');
@@ -47,20 +50,65 @@ describe('warning signs', () => {
     expect(WARNING_SIGNS).toHaveLength(11);
   });
 
-  it('blocks until the check is made, and each sign has an action and a note', () => {
+  const asks = (present: SeenWarning, isAtRisk = false) =>
+    openWarnings({ checked: true, present: [present] }, [], isAtRisk).map(({ message }) => message);
+  const wound: SeenWarning = {
+    sign: 'open-wound',
+    action: 'referred',
+    to: 'wound clinic',
+    on: '2030-01-02',
+    how: 'letter',
+  };
+
+  it('blocks until the check is made, because unknown is not normal', () => {
     expect(openWarnings({})).toHaveLength(1);
     expect(openWarnings({ checked: true })).toEqual([]);
-    const present = [{ sign: 'open-wound', action: 'referred' } as const];
-    expect(openWarnings({ checked: true, present })).toHaveLength(1);
-    expect(openWarnings({ checked: true, present: [{ ...present[0]!, note: '  ' }] })).toHaveLength(1);
-    expect(
-      openWarnings({ checked: true, present: [{ ...present[0]!, note: 'wound clinic today' }] }),
-    ).toEqual([]);
+  });
+
+  it('a marked sign blocks until it is answered, and every answer asks for what it must say', () => {
+    expect(asks({ sign: 'nerve' })[0]).toMatch(/record what was done\.$/);
+    expect(asks({ sign: 'open-wound', action: 'referred' })[0]).toMatch(
+      /write down to whom, on which day, how/,
+    );
+    expect(asks({ sign: 'open-wound', action: 'under-care', to: 'Dr Example', on: '2030-01-01' })[0]).toMatch(
+      /write down what was agreed about footwear\.$/,
+    );
+    expect(asks({ sign: 'open-wound', action: 'excluded', note: '   ' })[0]).toMatch(/excluded by what\.$/);
+    expect(asks(wound)).toEqual([]);
+    expect(asks({ ...wound, how: ' ' })).toHaveLength(1);
+    // What was written for another answer does not count for this one.
+    expect(asks({ ...wound, action: 'excluded' })).toHaveLength(1);
+  });
+
+  it('a same-day sign holds the pair until somebody cleared it, unless it was excluded', () => {
+    const ischaemia: SeenWarning = { ...wound, sign: 'ischaemia' };
+    expect(asks(ischaemia)[0]).toMatch(/same day. No pair goes out until somebody records who cleared it/);
+    expect(asks({ ...ischaemia, clearedBy: 'Dr Example' })).toHaveLength(1);
+    expect(asks({ ...ischaemia, clearedOn: '2030-01-03' })).toHaveLength(1);
+    expect(asks({ ...ischaemia, clearedBy: 'Dr Example', clearedOn: '2030-01-03' })).toEqual([]);
+    expect(asks({ sign: 'ischaemia', action: 'excluded', note: 'pulses felt, warm' })).toEqual([]);
+  });
+
+  it('a wound of an at-risk foot is a matter of the same day (handbook 02)', () => {
+    expect(asks(wound, true)).toHaveLength(1);
+    expect(asks({ ...wound, clearedBy: 'Dr Example', clearedOn: '2030-01-03' }, true)).toEqual([]);
+    expect(urgencyOf('open-wound', false)).toBe('within-2-days');
+    expect(urgencyOf('open-wound', true)).toBe('same-day');
+  });
+
+  it('a foot may be at risk while nobody tested it', () => {
+    const risk = (findings: Findings) => hasAtRiskFoot(clinicalPicture(findings));
+    expect(risk({ left: { sensation: 'lost' } })).toBe(true);
+    expect(risk({ right: { pulses: 'absent' } })).toBe(true);
+    expect(risk({ body: { conditions: ['diabetes'] } })).toBe(true);
+    const tested = { sensation: 'felt', pulses: 'present' } as const;
+    expect(risk({ body: { conditions: ['diabetes'] }, left: tested, right: tested })).toBe(false);
+    expect(risk({})).toBe(false);
   });
 
   it('findings that point at a sign ask for it', () => {
     const picture = clinicalPicture({ right: { archFlattening: 'yes', heelRises: 0 } });
-    expect(suggestedWarnings(picture)).toEqual(['tibialis-posterior']);
+    expect(signsOf(picture)).toEqual(['tibialis-posterior']);
     expect(openWarnings({ checked: true }, suggestedWarnings(picture))).toHaveLength(1);
     const excluded = [
       { sign: 'tibialis-posterior', action: 'excluded', note: 'rises with support' } as const,
@@ -73,12 +121,12 @@ describe('warning signs', () => {
       left: { swelling: 'constant', pain: ['calf'] },
       right: { swelling: 'none' },
     });
-    expect(suggestedWarnings(oneSided)).toEqual(['calf-swelling']);
+    expect(signsOf(oneSided)).toEqual(['calf-swelling']);
     const both = clinicalPicture({
       left: { swelling: 'constant', pain: ['calf'] },
       right: { swelling: 'constant' },
     });
-    expect(suggestedWarnings(both)).toEqual([]);
+    expect(signsOf(both)).toEqual([]);
   });
 });
 
@@ -116,15 +164,15 @@ describe('ankle-injury rules', () => {
 
   it('suggests the fracture sign, which then blocks', () => {
     const ankle = { left: { ...none, fourSteps: 'no' as const } };
-    expect(suggestedWarnings(clinicalPicture(), { ankle })).toEqual(['fracture-rule']);
-    expect(suggestedWarnings(clinicalPicture(), { ankle: { left: none } })).toEqual([]);
+    expect(signsOf(clinicalPicture(), { ankle })).toEqual(['fracture-rule']);
+    expect(signsOf(clinicalPicture(), { ankle: { left: none } })).toEqual([]);
   });
 
   it('calves 3 cm apart ask about thrombosis', () => {
     const calves = (left: number) =>
       clinicalPicture({ left: { calfGirth: left }, right: { calfGirth: 360 } });
-    expect(suggestedWarnings(calves(390))).toEqual(['calf-swelling']);
-    expect(suggestedWarnings(calves(385))).toEqual([]);
+    expect(signsOf(calves(390))).toEqual(['calf-swelling']);
+    expect(signsOf(calves(385))).toEqual([]);
   });
 });
 
@@ -133,7 +181,7 @@ describe('marks on the drawing point at signs', () => {
   const base = { id: 'a', side: 'left', x: 50, y: 90 } as const;
   const wound = { ...base, layer: 'skin', view: 'sole', site: 'first-head', kind: 'wound' } as const;
   const shin = { ...base, layer: 'ache', view: 'front', site: 'shin' } as const;
-  const suggested = (...marks: BodyMark[]) => suggestedWarnings(nobody, { marks });
+  const suggested = (...marks: BodyMark[]) => signsOf(nobody, { marks });
 
   it('a wound is an open wound; a callus is not', () => {
     expect(suggested(wound)).toEqual(['open-wound']);

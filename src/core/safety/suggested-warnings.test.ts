@@ -315,7 +315,8 @@ const TABLE: Record<WarningSignId, { asks: Case[]; near: Case[] }> = {
 };
 
 describe.each(WARNING_SIGNS.map(({ id }) => id))('%s', (sign) => {
-  const suggests = ({ findings, context }: Case) => suggestedWarnings(clinicalPicture(findings), context);
+  const suggests = ({ findings, context }: Case) =>
+    suggestedWarnings(clinicalPicture(findings), context).map((suggestion) => suggestion.sign);
 
   it.each(TABLE[sign].asks)('asks: $says', (entry) => {
     expect(suggests(entry)).toContain(sign);
@@ -327,6 +328,18 @@ describe.each(WARNING_SIGNS.map(({ id }) => id))('%s', (sign) => {
 });
 
 describe('what points at a sign', () => {
+  it('is said with its side, once for each side that it is found on', () => {
+    const findings: Findings = { left: { footDrop: 'new' }, right: { footDrop: 'new' } };
+    expect(suggestedWarnings(clinicalPicture(findings))).toEqual(
+      (['left', 'right'] as const).map((side) => ({
+        sign: 'nerve',
+        side,
+        because: 'a foot has begun to drop',
+        mark: 'common practice',
+      })),
+    );
+  });
+
   it('nothing does in somebody of whom nothing is known', () => {
     expect(suggestedWarnings(clinicalPicture())).toEqual([]);
   });

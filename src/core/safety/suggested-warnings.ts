@@ -215,19 +215,34 @@ export const SUGGESTIONS: readonly SuggestionRow[] = [
   },
 ];
 
-/** Warning signs that recorded findings point at, so that a tired eye does not pass over them. */
+/** A sign that findings point at, on which side, and why. */
+export interface SuggestedWarning {
+  sign: WarningSignId;
+  side: Side;
+  because: string;
+  mark: string;
+}
+
+/** Both sides of a visit. */
+const lookedAt = (picture: ClinicalPicture, { marks = [], ankle = {} }: WarningContext): Looked[] =>
+  SIDES.map((side) => ({
+    picture,
+    side,
+    other: side === 'left' ? 'right' : 'left',
+    marks: marks.filter((mark) => mark.side === side),
+    ankle: ankle[side] ?? {},
+  }));
+
+/** Whether either foot is at risk, or may be: what nobody tested in somebody with diabetes counts as lost. */
+export const hasAtRiskFoot = (picture: ClinicalPicture): boolean => lookedAt(picture, {}).some(isAtRisk);
+
+/** Warning signs that recorded findings point at, so that a tired eye does not pass over them; each with its reasons. */
 export function suggestedWarnings(
   picture: ClinicalPicture,
-  { marks = [], ankle = {} }: WarningContext = {},
-): WarningSignId[] {
-  const looked = SIDES.map(
-    (side): Looked => ({
-      picture,
-      side,
-      other: side === 'left' ? 'right' : 'left',
-      marks: marks.filter((mark) => mark.side === side),
-      ankle: ankle[side] ?? {},
-    }),
+  context: WarningContext = {},
+): SuggestedWarning[] {
+  const looked = lookedAt(picture, context);
+  return SUGGESTIONS.flatMap(({ sign, when, found, mark }) =>
+    looked.filter(found).map(({ side }) => ({ sign, side, because: when, mark })),
   );
-  return [...new Set(SUGGESTIONS.filter(({ found }) => looked.some(found)).map(({ sign }) => sign))];
 }

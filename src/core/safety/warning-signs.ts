@@ -117,11 +117,38 @@ export const WARNING_ACTIONS: Record<WarningAction, string> = {
   excluded: 'Excluded on examination',
 };
 
+/** What is written down of an answer. */
+export type AnswerField = 'to' | 'on' | 'how' | 'footwear' | 'note';
+
+/** What each answer must say before it counts, with the question at its field. */
+export const ANSWER_FIELDS: Record<WarningAction, readonly { field: AnswerField; label: string }[]> = {
+  referred: [
+    { field: 'to', label: 'To whom' },
+    { field: 'on', label: 'On which day' },
+    { field: 'how', label: 'How (letter, telephone, went along)' },
+  ],
+  'under-care': [
+    { field: 'to', label: 'In whose care' },
+    { field: 'on', label: 'Last seen on' },
+    { field: 'footwear', label: 'What was agreed about footwear' },
+  ],
+  excluded: [{ field: 'note', label: 'Excluded by what' }],
+};
+
+/** One sign that was seen, and what was done about it. */
+export type SeenWarning = Partial<Record<AnswerField, string>> & {
+  sign: WarningSignId;
+  action?: WarningAction | undefined;
+  /** Who said that a pair may go out after a same-day sign, and on which day. */
+  clearedBy?: string | undefined;
+  clearedOn?: string | undefined;
+};
+
 /** The check at a visit: was it done, which signs were seen, and what was done about each. */
 export interface WarningCheck {
   /** True once the practitioner says that none but the listed signs are present. */
-  checked?: boolean;
-  present?: { sign: WarningSignId; action?: WarningAction; note?: string }[];
+  checked?: boolean | undefined;
+  present?: SeenWarning[] | undefined;
 }
 
 export interface OpenWarning {
@@ -129,31 +156,51 @@ export interface OpenWarning {
   message: string;
 }
 
+/** How soon a sign is to be seen; a wound of an at-risk foot on the same day. */
+export const urgencyOf = (id: WarningSignId, isAtRisk: boolean): Urgency =>
+  id === 'open-wound' && isAtRisk ? 'same-day' : (signOf(id)?.urgency ?? 'same-day');
+
+/** Questions of an answer that are still empty. */
+const unanswered = (seen: SeenWarning, action: WarningAction): string[] =>
+  ANSWER_FIELDS[action].flatMap(({ field, label }) => (seen[field]?.trim() ? [] : [label.toLowerCase()]));
+
+const isCleared = ({ action, clearedBy, clearedOn }: SeenWarning): boolean =>
+  action === 'excluded' || (Boolean(clearedBy?.trim()) && Boolean(clearedOn));
+
+/** What one sign still asks for; null when it holds nothing up. */
+function openSign(seen: SeenWarning, isAtRisk: boolean): OpenWarning | null {
+  const name = signOf(seen.sign)?.sign ?? seen.sign;
+  if (!seen.action) return { sign: seen.sign, message: `${name}: record what was done.` };
+  const missing = unanswered(seen, seen.action);
+  if (missing.length > 0) return { sign: seen.sign, message: `${name}: write down ${missing.join(', ')}.` };
+  if (urgencyOf(seen.sign, isAtRisk) === 'same-day' && !isCleared(seen))
+    return {
+      sign: seen.sign,
+      message: `${name}: same day. No pair goes out until somebody records who cleared it, and when.`,
+    };
+  return null;
+}
+
 /**
- * What still stands between this visit and a hand-over. A sign is answered by an action with a note; a check
- * nobody made blocks as well, because unknown is not normal.
+ * What still stands between this visit and a hand-over. A sign is answered by an action with all its fields; one for the
+ * same day also holds the pair until it was cleared, unless it was excluded. A check that nobody made blocks as well,
+ * because unknown is not normal.
  */
-export function openWarnings(check: WarningCheck, suggested: readonly WarningSignId[] = []): OpenWarning[] {
-  const present = check.present ?? [];
-  const blocks: OpenWarning[] = present
-    .filter((entry) => !entry.action || !entry.note?.trim())
-    .map((entry) => {
-      const sign = signOf(entry.sign);
-      return {
-        sign: entry.sign,
-        message: `${sign?.sign ?? entry.sign}: record what was done, with a note.`,
-      };
-    });
-  for (const id of suggested) {
-    if (present.some((entry) => entry.sign === id)) continue;
-    const sign = signOf(id);
-    if (sign)
-      blocks.push({
-        sign: id,
-        message: `The findings suggest: ${sign.sign}. Confirm or exclude it, with a note.`,
-      });
-  }
-  if (!check.checked)
-    blocks.push({ sign: 'unchecked', message: 'The warning signs have not been checked at this visit.' });
-  return blocks;
+export function openWarnings(
+  { checked, present = [] }: WarningCheck,
+  suggested: readonly { sign: WarningSignId }[] = [],
+  isAtRisk = false,
+): OpenWarning[] {
+  const seen = present.flatMap((entry) => openSign(entry, isAtRisk) ?? []);
+  const pointedAt = [...new Set(suggested.map(({ sign }) => sign))]
+    .filter((id) => !present.some(({ sign }) => sign === id))
+    .map((id) => ({
+      sign: id,
+      message: `The findings suggest: ${signOf(id)?.sign}. Mark it, then refer or exclude it.`,
+    }));
+  const unchecked = {
+    sign: 'unchecked',
+    message: 'The warning signs have not been checked at this visit.',
+  } as const;
+  return [...seen, ...pointedAt, ...(checked ? [] : [unchecked])];
 }

@@ -43,7 +43,13 @@ export const warningsSchema = z.strictObject({
       z.strictObject({
         sign: z.enum(WARNING_SIGNS.map(({ id }) => id)),
         action: keySchema(WARNING_ACTIONS).optional(),
+        to: note.optional(),
+        on: isoDay.optional(),
+        how: note.optional(),
+        footwear: note.optional(),
         note: note.optional(),
+        clearedBy: note.optional(),
+        clearedOn: isoDay.optional(),
       }),
     )
     .max(WARNING_SIGNS.length)

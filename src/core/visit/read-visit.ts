@@ -17,8 +17,8 @@ import type { Rule } from '../knowledge/rule';
 import type { SchoolChoice } from '../knowledge/schools';
 import { resolve } from '../prescribe/engine/resolve';
 import type { Decision, SetAside, Specification } from '../prescribe/engine/specification';
-import { suggestedWarnings } from '../safety/suggested-warnings';
-import { type OpenWarning, openWarnings, type WarningSignId } from '../safety/warning-signs';
+import { hasAtRiskFoot, type SuggestedWarning, suggestedWarnings } from '../safety/suggested-warnings';
+import { type OpenWarning, openWarnings } from '../safety/warning-signs';
 import { type VisitBlock, visitBlocks } from './blocks';
 import type { VisitContents } from './contents';
 
@@ -65,7 +65,7 @@ export interface VisitReading {
   options: VisitOptions;
   specification: Specification;
   /** Signs that the findings point at, and those that are not answered. */
-  warnings: { suggested: WarningSignId[]; open: OpenWarning[] };
+  warnings: { suggested: SuggestedWarning[]; open: OpenWarning[] };
   /** The pair with the verdict “chosen”. */
   chosen: TryOn | null;
   /** What stands between this visit and a hand-over; empty when nothing does. */
@@ -166,5 +166,5 @@ function optionsOf(facts: VisitFacts, { reason = {} }: VisitContents): VisitOpti
 function warningsOf(picture: ClinicalPicture, contents: VisitContents): VisitReading['warnings'] {
   const check = contents.warnings ?? {};
   const suggested = suggestedWarnings(picture, { marks: marksOf(contents), ankle: check.ankle });
-  return { suggested, open: openWarnings(check, suggested) };
+  return { suggested, open: openWarnings(check, suggested, hasAtRiskFoot(picture)) };
 }

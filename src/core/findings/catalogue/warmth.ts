@@ -7,7 +7,6 @@ const temperature = (label: string) =>
   number(label, 'degC', [18, 38], [5, 45], {
     scope: 'foot',
     step: 'feet',
-    how: 'skin thermometer, both feet bare for ten minutes',
     seconds: 20,
     carries: false,
     prior: FLAT,
@@ -17,8 +16,8 @@ const temperature = (label: string) =>
 /** Warmth and colour of the skin, side against side. */
 export const WARMTH_FINDINGS = {
   skinWarmth: choice(
-    'Skin, back of the hand',
-    { cold: 'colder than the other', same: 'the same', warm: 'warmer than the other' },
+    'Warmth by hand, against the other foot',
+    { cold: 'colder', same: 'the same', warm: 'warmer' },
     {
       scope: 'foot',
       step: 'feet',

@@ -17,6 +17,7 @@ const itemOf = (id: string) => {
   const { sign } = WARNING_SIGNS.find((entry) => entry.id === id)!;
   return screen.getAllByRole('listitem').find((item) => item.textContent.includes(sign))!;
 };
+const FREE = 'Nothing here blocks the hand-over.';
 const verdict = () => screen.getAllByRole('status').at(-1)!.textContent;
 
 describe('warning signs', () => {
@@ -29,23 +30,51 @@ describe('warning signs', () => {
     }
   });
 
-  it('a marked sign blocks until it says what was done and has a note; a blank note is none', async () => {
+  it('a marked sign blocks until its answer says all it must; a same-day one until it was cleared', async () => {
     const { store } = await showInVisit(<Warnings />, { contents: { warnings: { checked: true } } });
-    expect(verdict()).toBe('Nothing here blocks the hand-over.');
+    expect(verdict()).toBe(FREE);
     const item = itemOf('fracture-rule');
     fireEvent.click(within(item).getAllByRole('checkbox')[0]!);
-    expect(verdict()).not.toBe('Nothing here blocks the hand-over.');
-    const done = within(item).getByRole('group', { name: 'What was done' });
-    fireEvent.click(within(done).getAllByRole('radio')[0]!);
-    fireEvent.change(within(item).getByLabelText('Note (needed)'), { target: { value: '   ' } });
-    expect(verdict()).not.toBe('Nothing here blocks the hand-over.');
-    fireEvent.change(within(item).getByLabelText('Note (needed)'), {
-      target: { value: 'seen by A&E today, no fracture' },
-    });
-    expect(verdict()).toBe('Nothing here blocks the hand-over.');
+    expect(verdict()).toMatch(/record what was done/);
+    fireEvent.click(
+      within(within(item).getByRole('group', { name: 'What was done' })).getByRole('radio', {
+        name: 'Referred',
+      }),
+    );
+    const fill = (label: string, value: string) =>
+      fireEvent.change(within(item).getByLabelText(label), { target: { value } });
+    fill('To whom', '   ');
+    fill('On which day', '2030-01-01');
+    fill('How (letter, telephone, went along)', 'went along');
+    expect(verdict()).toMatch(/write down to whom/);
+    fill('To whom', 'emergency department');
+    expect(verdict()).toMatch(/No pair goes out until somebody records who cleared it/);
+    fill('Cleared by', 'Dr Example');
+    fill('Cleared on', '2030-01-02');
+    expect(verdict()).toBe(FREE);
     expect(store.content('warnings').present).toMatchObject([
-      { sign: 'fracture-rule', note: 'seen by A&E today, no fracture' },
+      { sign: 'fracture-rule', action: 'referred', to: 'emergency department', clearedBy: 'Dr Example' },
     ]);
+  });
+
+  it('a sign that is excluded asks by what, and for nobody to clear it', async () => {
+    await showInVisit(<Warnings />, {
+      contents: { warnings: { checked: true, present: [{ sign: 'ischaemia', action: 'excluded' }] } },
+    });
+    const item = itemOf('ischaemia');
+    expect(within(item).queryByLabelText('Cleared by')).toBeNull();
+    fireEvent.change(within(item).getByLabelText('Excluded by what'), { target: { value: 'pulses felt' } });
+    expect(verdict()).toBe(FREE);
+  });
+
+  it('a wound of an at-risk foot is a matter of the same day', async () => {
+    const present = [{ sign: 'open-wound' as const, action: 'referred' as const }];
+    await showInVisit(<Warnings />, {
+      contents: { warnings: { checked: true, present }, feet: { findings: { left: { sensation: 'lost' } } } },
+    });
+    const item = itemOf('open-wound');
+    expect(item.textContent).toContain('same day');
+    expect(within(item).getByLabelText('Cleared by')).toBeTruthy();
   });
 
   it('unmarking takes its answer away; marking it again asks anew', async () => {
@@ -67,7 +96,8 @@ describe('warning signs', () => {
         warnings: { checked: true, ankle: { left: { malleolarPain: 'yes', outerMalleolus: 'yes' } } },
       },
     });
-    expect(screen.getByText(/The findings point at this/)).toBeTruthy();
-    expect(verdict()).not.toBe('Nothing here blocks the hand-over.');
+    expect(screen.getByText('Left: the ankle-injury rules ask for an X-ray.')).toBeTruthy();
+    expect(screen.getByText('Mark it, then refer or exclude it.')).toBeTruthy();
+    expect(verdict()).not.toBe(FREE);
   });
 });

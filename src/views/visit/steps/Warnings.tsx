@@ -1,18 +1,26 @@
+import { hasAtRiskFoot } from '@/core/safety/suggested-warnings';
 import {
+  ANSWER_FIELDS,
+  type AnswerField,
+  type SeenWarning,
   URGENCY_LABEL,
+  type Urgency,
+  urgencyOf,
   WARNING_ACTIONS,
   WARNING_SIGNS,
-  type WarningAction,
   type WarningSignId,
 } from '@/core/safety/warning-signs';
+import { omitUndefined } from '@/core/tables/omit-undefined';
 import type { StepContents } from '@/core/visit/contents';
 import { Choice } from '@/ui/fields/Choice';
+import { Field } from '@/ui/fields/Field';
 import { useVisit } from '../visit-context';
 import { AnkleRules } from './AnkleRules';
 
 /** Signs that stop a fitting: which are present, and what was done about each. */
 export function Warnings() {
-  const { store, state, warnings } = useVisit();
+  const { store, state, warnings, picture } = useVisit();
+  const isAtRisk = hasAtRiskFoot(picture);
   const check = state.steps.warnings.content;
   const { suggested, open } = warnings;
   const present = check.present ?? [];
@@ -23,31 +31,38 @@ export function Warnings() {
         ? present.filter((entry) => entry.sign !== sign)
         : [...present, { sign }],
     });
-  const answer = (sign: WarningSignId, part: { action?: WarningAction; note?: string }) =>
-    save({ present: present.map((entry) => (entry.sign === sign ? { ...entry, ...part } : entry)) });
+  const answer = (sign: WarningSignId, part: Partial<SeenWarning>) =>
+    save({
+      present: present.map((entry) => (entry.sign === sign ? omitUndefined({ ...entry, ...part }) : entry)),
+    });
   return (
     <div className="grid gap-3">
       <p className="max-w-prose">
-        Mark what is present. Each marked sign needs what was done and a note before anything is handed over.
-        Local pathways and your own scope come first.
+        Mark what is present. Each marked sign needs what was done before anything is handed over; one for the
+        same day holds the pair until it was cleared. Local pathways and your own scope come first.
       </p>
       <ul>
         {WARNING_SIGNS.map((sign) => {
           const entry = present.find((candidate) => candidate.sign === sign.id);
+          const reasons = suggested.filter((suggestion) => suggestion.sign === sign.id);
           return (
             <li key={sign.id} className="border-b border-line py-1.5">
               <label className="grid grid-cols-[1.2rem_1fr_16rem] gap-2 items-baseline">
                 <input type="checkbox" checked={entry !== undefined} onChange={() => toggle(sign.id)} />
                 <span className={entry ? 'font-medium' : ''}>
                   {sign.sign}
-                  {suggested.includes(sign.id) && !entry && (
-                    <span className="text-hold block">
-                      The findings point at this: mark it, then refer or exclude it.
+                  {reasons.map(({ side, because }) => (
+                    <span key={side + because} className="text-hold block">
+                      {side === 'left' ? 'Left' : 'Right'}: {because}.
                     </span>
+                  ))}
+                  {reasons.length > 0 && !entry && (
+                    <span className="text-hold block font-medium">Mark it, then refer or exclude it.</span>
                   )}
                 </span>
                 <span className="text-faint">
-                  {sign.suspect}; <span className="text-ink">{URGENCY_LABEL[sign.urgency]}</span>
+                  {sign.suspect};{' '}
+                  <span className="text-ink">{URGENCY_LABEL[urgencyOf(sign.id, isAtRisk)]}</span>
                   <span className="block text-xs">{sign.mark}</span>
                 </span>
               </label>
@@ -63,17 +78,15 @@ export function Warnings() {
                     label="What was done"
                     options={WARNING_ACTIONS}
                     value={entry.action}
-                    onChange={(action) => answer(sign.id, { action: action })}
+                    onChange={(action) => answer(sign.id, { action })}
                   />
-                  <label className="grow">
-                    <span className="block text-faint">Note (needed)</span>
-                    <input
-                      className="w-full"
-                      maxLength={600}
-                      value={entry.note ?? ''}
-                      onChange={(event) => answer(sign.id, { note: event.target.value })}
+                  {entry.action && (
+                    <AnswerFields
+                      entry={entry}
+                      urgency={urgencyOf(sign.id, isAtRisk)}
+                      onChange={(part) => answer(sign.id, part)}
                     />
-                  </label>
+                  )}
                 </div>
               )}
             </li>
@@ -94,5 +107,54 @@ export function Warnings() {
           : 'Nothing here blocks the hand-over.'}
       </p>
     </div>
+  );
+}
+
+interface AnswerProps {
+  entry: SeenWarning;
+  urgency: Urgency;
+  onChange: (part: Partial<SeenWarning>) => void;
+}
+
+/** What the chosen answer must say; after a same-day sign also who cleared it. */
+function AnswerFields({ entry, urgency, onChange }: AnswerProps) {
+  if (!entry.action) return null;
+  const text = (field: AnswerField | 'clearedBy', label: string) => (
+    <Field key={field} label={label} className="grow">
+      {(control) => (
+        <input
+          className="w-full"
+          maxLength={600}
+          value={entry[field] ?? ''}
+          onChange={({ target }) => onChange({ [field]: target.value || undefined })}
+          {...control}
+        />
+      )}
+    </Field>
+  );
+  const day = (field: 'on' | 'clearedOn', label: string) => (
+    <Field key={field} label={label}>
+      {(control) => (
+        <input
+          type="date"
+          value={entry[field] ?? ''}
+          onChange={({ target }) => onChange({ [field]: target.value || undefined })}
+          {...control}
+        />
+      )}
+    </Field>
+  );
+  return (
+    <>
+      {ANSWER_FIELDS[entry.action].map(({ field, label }) =>
+        field === 'on' ? day(field, label) : text(field, label),
+      )}
+      {urgency === 'same-day' && entry.action !== 'excluded' && (
+        <>
+          {text('clearedBy', 'Cleared by')}
+          {day('clearedOn', 'Cleared on')}
+        </>
+      )}
+    </>
   );
 }

@@ -13,7 +13,7 @@ export function Warmth() {
     <div className="grid gap-3">
       <p className="text-faint text-sm max-w-prose">
         Both feet bare for ten minutes, out of the draught, legs not crossed. The back of the hand tells
-        warmer, the same or colder, no more.
+        warmer, the same or colder, no more; a skin thermometer tells how much.
       </p>
       <BothFeet ids={['skinWarmth', 'skinColour', 'heatFelt']} />
       <BothFeet ids={TEMPERATURE_SITES} />
