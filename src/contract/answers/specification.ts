@@ -7,9 +7,11 @@ import type { ChangedTarget, PictureChange } from '@/core/prescribe/counterfactu
 import { schoolSchema } from '@/core/prescribe/engine/schema';
 import type {
   Alternative,
+  Awaited,
   Band,
   ChoiceTarget,
   Deadlock,
+  EndCost,
   NumericTarget,
   OpenQuestion,
   Push,
@@ -88,6 +90,20 @@ export const alternativeSchema: z.ZodType<Alternative> = z.object({
   ),
 });
 
+export const awaitedSchema: z.ZodType<Awaited> = z.object({
+  rule: z.string(),
+  amount: findingIdSchema,
+  sides: z.array(sideSchema),
+  strength: strengthSchema,
+  finding: z.string(),
+});
+
+const endCostSchema: z.ZodType<EndCost> = z.object({
+  rule: z.string(),
+  finding: z.string(),
+  limit: z.boolean(),
+});
+
 /** What a target holds, whatever kind of feature it is of. */
 const whatEveryTargetHolds = {
   feature: featureIdSchema,
@@ -95,6 +111,7 @@ const whatEveryTargetHolds = {
   tension: z.number(),
   utility: z.number(),
   pushes: z.array(pushSchema),
+  awaits: z.array(awaitedSchema),
   alternatives: z.array(alternativeSchema),
   decision: z
     .object({
@@ -122,6 +139,7 @@ export const numericTargetSchema: z.ZodType<NumericTarget> = z.object({
   best: z.number(),
   band: bandSchema,
   limit: bandSchema.nullable(),
+  ends: z.object({ low: endCostSchema.nullable(), high: endCostSchema.nullable() }),
   ...whatEveryTargetHolds,
 });
 
@@ -148,6 +166,7 @@ export const openQuestionSchema: z.ZodType<OpenQuestion> = z.object({
   sides: z.array(sideSchema),
   rules: z.array(z.string()),
   weight: z.number(),
+  lacksAmount: z.boolean(),
 });
 
 export const houseRulesSchema: z.ZodType<HouseRules> = z.object({

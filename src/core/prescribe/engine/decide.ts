@@ -74,6 +74,7 @@ export function targetOfDecisionAlone(decision: Decision): Target {
     tension: 0,
     utility: 1,
     pushes: [],
+    awaits: [],
     alternatives: [],
   };
   const list = valuesOf(definition).list;
@@ -86,6 +87,7 @@ export function targetOfDecisionAlone(decision: Decision): Target {
           best: definition.usual,
           band: { from: Number(list[0]), to: Number(list.at(-1)) },
           limit: null,
+          ends: { low: null, high: null },
         };
   const decided = decide(target, settle(decision.feature, []), decision);
   return { ...decided, decision: { ...decided.decision!, ruled: null } };

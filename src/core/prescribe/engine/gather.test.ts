@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { clinicalPicture } from '../../examination/clinical-picture';
 import type { Findings } from '../../findings/picture';
 import type { Rule } from '../../knowledge/rule';
+import { FEATURES } from '../../shoe/features';
 import { gather } from './gather';
 
 const rule = (id: string, part: Partial<Rule> = {}): Rule => ({
@@ -53,10 +54,13 @@ describe('what rules push', () => {
     expect(onDrop(adult, [shape], 'shape')[0]!.weight).toBe(4);
   });
 
-  it('an open end reaches the end of the scale, an amount beyond it is held inside', () => {
-    expect(onDrop(adult, [rule('open')])[0]!.want).toEqual({ band: { from: 10, to: 25 }, reach: 8 });
-    const beyond = rule('beyond', { wishes: [{ feature: 'drop', atLeast: -3, atMost: 90, reach: 2 }] });
-    expect(onDrop(adult, [beyond])[0]!.want).toEqual({ band: { from: 0, to: 25 }, reach: 2 });
+  it('an open end reaches the end of the scale; what lies wholly beyond stays beyond', () => {
+    const [, top] = FEATURES.drop.bounds;
+    expect(onDrop(adult, [rule('open')])[0]!.want).toEqual({ band: { from: 10, to: top }, reach: 8 });
+    const beyond = rule('beyond', { wishes: [{ feature: 'drop', atLeast: -3, atMost: 900, reach: 2 }] });
+    expect(onDrop(adult, [beyond])[0]!.want).toEqual({ band: { from: 0, to: top }, reach: 2 });
+    const far = rule('far', { wishes: [{ feature: 'drop', atLeast: top + 15 }] });
+    expect(onDrop(adult, [far])[0]!.want).toMatchObject({ band: { from: top + 15, to: top + 15 } });
   });
 
   it('an amount taken from a finding follows the longer foot, with what is added; without it nothing is pushed', () => {
@@ -122,9 +126,58 @@ describe('what nobody has examined', () => {
       rule('roll too', { when: { finding: 'roll', is: 'in' }, strength: 'moderate' }),
     ]);
     expect(open).toEqual([
-      { finding: 'roll', sides: ['left', 'right'], rules: ['roll', 'roll too'], weight: 6 },
-      { finding: 'arch', sides: ['right'], rules: ['arch'], weight: 1 },
+      {
+        finding: 'roll',
+        sides: ['left', 'right'],
+        rules: ['roll', 'roll too'],
+        weight: 6,
+        lacksAmount: false,
+      },
+      { finding: 'arch', sides: ['right'], rules: ['arch'], weight: 1, lacksAmount: false },
     ]);
+  });
+
+  it('a rule that speaks but lacks its amount is asked for before anything that only waits', () => {
+    const thick = rule('thick', {
+      when: { finding: 'insert', is: 'orthosis' },
+      wishes: [
+        { feature: 'insoleDepth', atLeast: { finding: 'insertHeel' } },
+        { feature: 'removableInsole', prefer: ['yes'] },
+      ],
+      strength: 'slight',
+    });
+    const waiting = rule('limit', { when: { finding: 'roll', is: 'out' }, strength: 'limit' });
+    const worn: Findings = {
+      ...adult,
+      left: { insert: 'orthosis', insertHeel: 6 },
+      right: { insert: 'orthosis' },
+    };
+    const { open, awaits, pushes } = gathered(worn, [thick, waiting]);
+    expect(open.map(({ finding, lacksAmount }) => [finding, lacksAmount])).toEqual([
+      ['insertHeel', true],
+      ['roll', false],
+    ]);
+    // The side that is known pushes, the other is awaited; the rest of the rule speaks as ever.
+    expect(awaits.get('insoleDepth')).toEqual([
+      { rule: 'thick', amount: 'insertHeel', sides: ['right'], strength: 'slight', finding: 'thick' },
+    ]);
+    expect(pushes.get('insoleDepth')![0]!.want).toMatchObject({ band: { from: 6 } });
+    expect(pushes.has('removableInsole')).toBe(true);
+    const aside = [{ rule: 'thick', feature: 'insoleDepth' as const, reason: 'a flat one' }];
+    expect(gathered(worn, [thick], 'balanced', aside).awaits.size).toBe(0);
+  });
+
+  it('an amount is read on the side on which the rule speaks, not on the other', () => {
+    const thick = rule('thick', {
+      when: { finding: 'insert', is: 'orthosis' },
+      wishes: [{ feature: 'insoleDepth', atLeast: { finding: 'insertHeel' } }],
+    });
+    const left: Findings = {
+      ...adult,
+      left: { insert: 'orthosis', insertHeel: 4 },
+      right: { insert: 'none', insertHeel: 9 },
+    };
+    expect(gathered(left, [thick]).pushes.get('insoleDepth')![0]!.want).toMatchObject({ band: { from: 4 } });
   });
 
   it('a limit that waits counts above any strong rule: it would exclude', () => {

@@ -1,6 +1,6 @@
 import { SIDES, type Side } from '../../findings/finding-kinds';
-import { definitionOf, FINDING_IDS, type FindingId, type FootFindingId } from '../../findings/findings';
-import { type ClinicalPicture, greaterOf, numberAt } from '../../findings/picture';
+import { FINDING_IDS, type FindingId } from '../../findings/findings';
+import { type ClinicalPicture, numberAt } from '../../findings/picture';
 import type { Amount, Rule, Strength, Wish } from '../../knowledge/rule';
 import { type SchoolChoice, shareOf } from '../../knowledge/schools';
 import { memoize } from '../../memo/memoize';
@@ -8,18 +8,16 @@ import { axisOf, type NumericFeature } from '../../shoe/feature-kinds';
 import { type FeatureId, featureOf } from '../../shoe/features';
 import { evaluate } from './evaluate';
 import { readsBodyOnly, rulesInOrder } from './rule-index';
-import type { OpenQuestion, Push, SetAside, Want } from './specification';
+import type { Awaited, OpenQuestion, Push, SetAside, Want } from './specification';
 
 /** Strength words in numbers: each step doubles. A limit does not pull; it excludes. */
 export const WEIGHT: Record<Strength, number> = { limit: 0, strong: 4, moderate: 2, slight: 1 };
 
-function amount(value: Amount, picture: ClinicalPicture): number | null {
+/** The greatest value of an amount over the sides on which its rule speaks; null where nobody took it. */
+function amount(value: Amount, sides: readonly Side[], picture: ClinicalPicture): number | null {
   if (typeof value === 'number') return value;
-  const base =
-    definitionOf(value.finding).scope === 'body'
-      ? numberAt(picture, value.finding, 'left')
-      : greaterOf(picture, value.finding as FootFindingId);
-  return base === null ? null : base + (value.plus ?? 0);
+  const known = sides.flatMap((side) => numberAt(picture, value.finding, side) ?? []);
+  return known.length === 0 ? null : Math.max(...known) + (value.plus ?? 0);
 }
 
 /** What a wish wants when nothing in it depends on the picture, else null; made once. */
@@ -34,7 +32,10 @@ const fixedWant = memoize((wish: Wish): Want | null => {
   return bandWanted(feature, wish, wish.atLeast, wish.atMost);
 });
 
-/** A band between two ends, an open one reaching the end of the scale. */
+/**
+ * A band between two ends, an open one reaching the end of the scale. One that lies wholly beyond the scale stays
+ * there, so that nothing on the scale satisfies it; its meaning is not clipped to the scale's end.
+ */
 function bandWanted(
   feature: NumericFeature,
   { reach }: { reach?: number },
@@ -42,21 +43,21 @@ function bandWanted(
   atMost: number | undefined,
 ): Want {
   const axis = axisOf(feature);
-  const inside = (value: number) => Math.min(axis.to, Math.max(axis.from, value));
-  return {
-    band: { from: inside(atLeast ?? axis.from), to: inside(atMost ?? axis.to) },
-    reach: reach ?? feature.reach,
-  };
+  const from = Math.max(axis.from, atLeast ?? axis.from);
+  const to = Math.min(axis.to, atMost ?? axis.to);
+  const band =
+    from <= to ? { from, to } : { from: atLeast ?? atMost ?? axis.from, to: atMost ?? atLeast ?? axis.to };
+  return { band, reach: reach ?? feature.reach };
 }
 
 /** A wish with its amounts filled in, or null when an amount it needs was not examined. */
-function wantOf(wish: Wish, picture: ClinicalPicture): Want | null {
+function wantOf(wish: Wish, sides: readonly Side[], picture: ClinicalPicture): Want | null {
   const fixed = fixedWant(wish);
   if (fixed || !('atLeast' in wish || 'atMost' in wish)) return fixed;
   const feature = featureOf(wish.feature);
   if (feature.kind === 'choice') return null;
   const [from, to] = [wish.atLeast, wish.atMost].map((end) =>
-    end === undefined ? undefined : amount(end, picture),
+    end === undefined ? undefined : amount(end, sides, picture),
   );
   return from === null || to === null ? null : bandWanted(feature, wish, from, to);
 }
@@ -94,7 +95,7 @@ export function pushesOf(
 ): [FeatureId, Push][] {
   const pushes: [FeatureId, Push][] = [];
   for (const wish of rule.wishes) {
-    const want = wantOf(wish, picture);
+    const want = wantOf(wish, sides, picture);
     if (!want) continue;
     const strength = wish.strength ?? rule.strength;
     const aside = setAside.find((entry) => entry.rule === rule.id && entry.feature === wish.feature);
@@ -119,15 +120,63 @@ export function pushesOf(
   return pushes;
 }
 
+/** Wishes of a rule that take an amount from the picture, with the findings they take. */
+const amountsOf = memoize((rule: Rule): { feature: FeatureId; strength: Strength; amounts: FindingId[] }[] =>
+  rule.wishes.flatMap((wish) => {
+    if (!('atLeast' in wish || 'atMost' in wish)) return [];
+    const amounts = [wish.atLeast, wish.atMost].flatMap((end) =>
+      typeof end === 'object' ? [end.finding] : [],
+    );
+    const strength = wish.strength ?? rule.strength;
+    return amounts.length === 0 ? [] : [{ feature: wish.feature, strength, amounts: [...new Set(amounts)] }];
+  }),
+);
+
+/** What a speaking rule wants of a feature but cannot say how much of, for want of an amount. */
+export function awaitedOf(
+  rule: Rule,
+  sides: readonly Side[],
+  picture: ClinicalPicture,
+  setAside: readonly SetAside[],
+): [FeatureId, Awaited][] {
+  return amountsOf(rule).flatMap(({ feature, strength, amounts }) => {
+    if (setAside.some((entry) => entry.rule === rule.id && entry.feature === feature)) return [];
+    return amounts.flatMap((amount): [FeatureId, Awaited][] => {
+      const lacking = sides.filter((side) => numberAt(picture, amount, side) === null);
+      const { id, finding } = rule;
+      return lacking.length === 0
+        ? []
+        : [[feature, { rule: id, amount, sides: lacking, strength, finding }]];
+    });
+  });
+}
+
 export interface Gathered {
   pushes: Map<FeatureId, Push[]>;
+  /** Amounts that speaking rules lack, by the feature they speak of. */
+  awaits: Map<FeatureId, Awaited[]>;
   open: OpenQuestion[];
   cautions: string[];
 }
 
+/** What waits for one finding while rules are asked. */
+interface Question {
+  sides: Set<Side>;
+  rules: string[];
+  weight: number;
+  lacksAmount: boolean;
+}
+
+const append = <K, V>(map: Map<K, V[]>, key: K, value: V): void => {
+  const there = map.get(key);
+  if (there) there.push(value);
+  else map.set(key, [value]);
+};
+
 /**
- * Asks every rule of the chosen school about both sides. Rules that say yes push; rules that cannot say
- * because of missing findings become open questions. The order of rules is irrelevant: pushes are sorted.
+ * Asks every rule of the chosen school about both sides. Rules that say yes push; rules that cannot say because of
+ * missing findings become open questions, and so do amounts that a speaking rule lacks. The order of rules is
+ * irrelevant: pushes are sorted.
  */
 export function gather(
   picture: ClinicalPicture,
@@ -136,7 +185,8 @@ export function gather(
   setAside: readonly SetAside[],
 ): Gathered {
   const pushes = new Map<FeatureId, Push[]>();
-  const questions = new Map<FindingId, { sides: Set<Side>; rules: string[]; weight: number }>();
+  const awaits = new Map<FeatureId, Awaited[]>();
+  const questions = new Map<FindingId, Question>();
   const cautions = new Set<string>();
   for (const rule of rulesInOrder(rules)) {
     const share = shareOf(rule, school);
@@ -145,21 +195,50 @@ export function gather(
     if (unknown.length > 0) noteMissing(rule, unknown, share, picture, questions);
     if (yes.length === 0) continue;
     if (rule.caution) cautions.add(rule.caution);
-    for (const [feature, push] of pushesOf(rule, yes, share, picture, setAside)) {
-      const there = pushes.get(feature);
-      if (there) there.push(push);
-      else pushes.set(feature, [push]);
+    for (const [feature, push] of pushesOf(rule, yes, share, picture, setAside))
+      append(pushes, feature, push);
+    for (const [feature, awaited] of awaitedOf(rule, yes, picture, setAside)) {
+      append(awaits, feature, awaited);
+      noteAmount(awaited, share, questions);
     }
   }
-  const open = [...questions]
-    .map(([finding, question]) => ({
+  return { pushes, awaits, open: inOrder(questions), cautions: [...cautions].sort() };
+}
+
+/** What a speaking rule lacks comes first, then what most hangs on. */
+const inOrder = (questions: ReadonlyMap<FindingId, Question>): OpenQuestion[] =>
+  [...questions]
+    .map(([finding, { sides, ...question }]) => ({
       finding,
-      sides: SIDES.filter((side) => question.sides.has(side)),
-      rules: question.rules,
-      weight: question.weight,
+      sides: SIDES.filter((side) => sides.has(side)),
+      ...question,
     }))
-    .sort((a, b) => b.weight - a.weight || FINDING_IDS.indexOf(a.finding) - FINDING_IDS.indexOf(b.finding));
-  return { pushes, open, cautions: [...cautions].sort() };
+    .sort(
+      (a, b) =>
+        Number(b.lacksAmount) - Number(a.lacksAmount) ||
+        b.weight - a.weight ||
+        FINDING_IDS.indexOf(a.finding) - FINDING_IDS.indexOf(b.finding),
+    );
+
+function questionOn(finding: FindingId, questions: Map<FindingId, Question>): Question {
+  const there = questions.get(finding);
+  if (there) return there;
+  const question: Question = { sides: new Set(), rules: [], weight: 0, lacksAmount: false };
+  questions.set(finding, question);
+  return question;
+}
+
+function noteAmount(
+  { rule, amount, sides, strength }: Awaited,
+  share: number,
+  questions: Map<FindingId, Question>,
+): void {
+  const question = questionOn(amount, questions);
+  question.lacksAmount = true;
+  for (const side of sides) question.sides.add(side);
+  if (question.rules.includes(rule)) return;
+  question.rules.push(rule);
+  question.weight += (WEIGHT[strength] || WAITING_LIMIT) * share;
 }
 
 function noteMissing(
@@ -167,7 +246,7 @@ function noteMissing(
   unknown: readonly Side[],
   share: number,
   picture: ClinicalPicture,
-  questions: Map<FindingId, { sides: Set<Side>; rules: string[]; weight: number }>,
+  questions: Map<FindingId, Question>,
 ): void {
   const heaviest = heaviestWish(rule) * share;
   const noted = new Set<FindingId>();
@@ -175,14 +254,12 @@ function noteMissing(
     const lacking = new Set<FindingId>();
     evaluate(rule.when, picture, side, lacking);
     for (const id of lacking) {
-      const question = questions.get(id) ?? { sides: new Set<Side>(), rules: [], weight: 0 };
+      const question = questionOn(id, questions);
       question.sides.add(side);
-      if (!noted.has(id)) {
-        question.rules.push(rule.id);
-        question.weight += heaviest;
-        noted.add(id);
-      }
-      questions.set(id, question);
+      if (noted.has(id)) continue;
+      question.rules.push(rule.id);
+      question.weight += heaviest;
+      noted.add(id);
     }
   }
 }

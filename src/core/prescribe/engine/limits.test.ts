@@ -2,6 +2,7 @@ import { testPush } from '@tests/fixtures/push';
 import { describe, expect, it } from 'vitest';
 import type { FeatureId } from '../../shoe/features';
 import { deadlockOfHeights, deadlockOn, minimalContradictions } from './limits';
+import { resolveFeature } from './resolve-feature';
 import type { Push } from './specification';
 
 const limit = (rule: string, from: number, to: number, part: Partial<Push> = {}) =>
@@ -22,6 +23,37 @@ describe('smallest sets that cannot hold together', () => {
     expect(minimalContradictions([0, 0b1111], disjoint)).toEqual([[0]]);
     expect(minimalContradictions([0b1111, 0b0001], disjoint)).toEqual([]);
     expect(minimalContradictions([], disjoint)).toEqual([]);
+  });
+});
+
+describe('what lies beyond the scale', () => {
+  it('is a deadlock of its own that says how much was asked and where the scale ends, a wish as well as a limit', () => {
+    const beyond = (part: Partial<Push>) =>
+      resolveFeature(
+        { feature: 'insoleDepth' },
+        [testPush('thick insert', { band: { from: 22, to: 22 }, reach: 4 }, part)],
+        { explained: true },
+      )!.deadlock!;
+    for (const strength of ['limit', 'strong'] as const) {
+      const deadlock = beyond({ strength });
+      expect(deadlock.rules).toEqual(['thick insert']);
+      expect(deadlock.message).toBe(
+        'Depth freed by the insole: thick insert asks for 22 mm, and no shoe has more than 16 mm. Change what asks for it, or set it aside with a reason.',
+      );
+    }
+    // Set aside it asks for nothing; just inside the scale it is an ordinary wish.
+    expect(
+      resolveFeature(
+        { feature: 'insoleDepth' },
+        [testPush('thick insert', { band: { from: 22, to: 22 }, reach: 4 }, { setAside: 'thinned' })],
+        { explained: true },
+      )!.deadlock,
+    ).toBeNull();
+    expect(
+      resolveFeature({ feature: 'insoleDepth' }, [testPush('ok', { band: { from: 16, to: 22 }, reach: 4 })], {
+        explained: true,
+      })!.deadlock,
+    ).toBeNull();
   });
 });
 

@@ -1,6 +1,6 @@
 import type { Side } from '../../findings/finding-kinds';
 import { axisOf } from '../../shoe/feature-kinds';
-import { type FeatureId, featureOf } from '../../shoe/features';
+import { type FeatureId, featureOf, printFeature } from '../../shoe/features';
 import type { Band, Deadlock, Push } from './specification';
 import { utilityAt } from './utility';
 
@@ -41,6 +41,8 @@ const namesOf = (set: readonly Push[]): string[] => [...new Set(set.map((push) =
 function deadlockOf(feature: FeatureId, what: string, sets: Push[][], side?: Side): Deadlock | null {
   const [first] = sets;
   if (!first) return null;
+  const [alone] = first;
+  if (first.length === 1 && alone) return beyondScale(feature, what, sets, alone, side);
   const findings = [...new Set(first.map((push) => push.finding))];
   const more = sets.length > 1 ? ` ${sets.length - 1} more such set${sets.length > 2 ? 's' : ''}.` : '';
   return {
@@ -52,7 +54,41 @@ function deadlockOf(feature: FeatureId, what: string, sets: Push[][], side?: Sid
   };
 }
 
-/** The deadlock of one feature's limits, null when some value satisfies them all. */
+/** What one push asks for lies beyond anything on the scale: that is said, never rounded to the scale's end. */
+function beyondScale(
+  feature: FeatureId,
+  what: string,
+  sets: Push[][],
+  push: Push,
+  side: Side | undefined,
+): Deadlock {
+  const definition = featureOf(feature);
+  const say = (value: number) => printFeature(feature, value);
+  let asked = 'what no shoe has';
+  if ('band' in push.want && definition.kind !== 'choice') {
+    const { from, to } = axisOf(definition);
+    const { band } = push.want;
+    asked =
+      band.from > to
+        ? `${say(band.from)}, and no shoe has more than ${say(to)}`
+        : `${say(band.to)}, and no shoe has less than ${say(from)}`;
+  }
+  return {
+    feature,
+    ...(side ? { side } : {}),
+    sets: sets.map(namesOf),
+    rules: [push.rule],
+    message: `${what}${side ? `, ${side}` : ''}: ${push.finding} asks for ${asked}. Change what asks for it, or set it aside with a reason.`,
+  };
+}
+
+/** Whether no value of the scale comes near what a push asks for. */
+export const isBeyondScale = (push: Push, values: readonly (number | string)[]): boolean =>
+  'band' in push.want &&
+  typeof values[0] === 'number' &&
+  (push.want.band.from > Number(values.at(-1)) || push.want.band.to < values[0]);
+
+/** The deadlock of what must hold on one feature, null when some value satisfies it all. */
 export function deadlockOn(
   feature: FeatureId,
   limits: readonly Push[],

@@ -2,9 +2,9 @@ import { SIDES, type Side } from '../../findings/finding-kinds';
 import { FEATURE_IDS, type FeatureId, featureOf, isPerFoot } from '../../shoe/features';
 import { alternativesOf } from './alternatives';
 import { decide, targetOfDecisionAlone } from './decide';
-import { deadlockOn } from './limits';
-import { bandOf, isAcceptable, type Settled, settle, tensionOf, withoutEach } from './settle';
-import type { Band, Deadlock, Decision, Push, Target } from './specification';
+import { deadlockOn, isBeyondScale } from './limits';
+import { bandOf, costAt, isAcceptable, type Settled, settle, tensionOf, withoutEach } from './settle';
+import type { Awaited, Band, Deadlock, Decision, Push, Target } from './specification';
 
 /** A place on a specification: a feature of the pair, or of one foot. */
 export interface TargetPlace {
@@ -31,8 +31,16 @@ export const pushesAt = ({ side }: TargetPlace, pushes: readonly Push[]): readon
 /** Below this tension nothing pulls apart, and no alternative is looked for. */
 const CALM = 0.02;
 
+/** What is awaited at one place, of everything that is awaited on its feature. */
+const awaitedAt = ({ side }: TargetPlace, awaits: readonly Awaited[]): Awaited[] =>
+  side
+    ? awaits.filter((entry) => entry.sides.includes(side)).map((entry) => ({ ...entry, sides: [side] }))
+    : [...awaits];
+
 interface Resolving {
   decision?: Decision | undefined;
+  /** Amounts that speaking rules lack on this feature. */
+  awaits?: readonly Awaited[] | undefined;
   /** Also what each push moved, and which other resolutions there are: needed where reasons are shown. */
   explained: boolean;
 }
@@ -44,29 +52,40 @@ interface Resolving {
 export function resolveFeature(
   place: TargetPlace,
   pushesOnFeature: readonly Push[],
-  { decision, explained }: Resolving,
+  { decision, explained, awaits = [] }: Resolving,
 ): { target: Target; deadlock: Deadlock | null } | null {
   const { feature, side } = place;
   const pushes = pushesAt(place, pushesOnFeature);
-  if (pushes.length === 0)
+  const awaited = awaits.length === 0 ? awaits : awaitedAt(place, awaits);
+  if (pushes.length === 0 && awaited.length === 0)
     return decision ? { target: targetOfDecisionAlone(decision), deadlock: null } : null;
   const settled = settle(feature, pushes);
-  const deadlock = settled.contradicting
-    ? deadlockOn(feature, settled.limits, settled.values.list, side)
-    : null;
-  const resting = targetAtRest(feature, settled, pushes);
+  const beyond = settled.pulls.filter((push) => isBeyondScale(push, settled.values.list));
+  const deadlock =
+    settled.contradicting || beyond.length > 0
+      ? deadlockOn(feature, [...settled.limits, ...beyond], settled.values.list, side)
+      : null;
+  const resting = { ...targetAtRest(feature, settled, pushes), awaits: [...awaited] };
   const target = explained ? explain(resting, settled, pushes) : resting;
   return { target: decision ? decide(target, settled, decision) : target, deadlock };
 }
 
 /** A target with everything that explains it. */
 function explain(target: Target, settled: Settled, pushes: readonly Push[]): Target {
-  return {
-    ...target,
+  const explained = {
     pushes: withoutEach(settled, pushes),
     alternatives: target.tension < CALM ? [] : alternativesOf(settled),
   };
+  if (target.kind === 'options') return { ...target, ...explained };
+  const { numbers } = settled.values;
+  const ends = {
+    low: costAt(settled, numbers.indexOf(target.band.from) - 1),
+    high: costAt(settled, numbers.indexOf(target.band.to) + 1),
+  };
+  return { ...target, ...explained, ends };
 }
+
+const NO_ENDS = { low: null, high: null };
 
 /** Where a target comes to rest, without what explains it. */
 function targetAtRest(feature: FeatureId, settled: Settled, pushes: readonly Push[]): Target {
@@ -77,6 +96,7 @@ function targetAtRest(feature: FeatureId, settled: Settled, pushes: readonly Pus
     tension: tensionOf(settled),
     utility: weight === 0 ? 1 : total[bestAt]! / weight,
     pushes: [...pushes],
+    awaits: [],
     alternatives: [],
   };
   if (featureOf(feature).kind === 'choice') {
@@ -94,5 +114,5 @@ function targetAtRest(feature: FeatureId, settled: Settled, pushes: readonly Pus
     limits.length === 0 || contradicting
       ? null
       : { from: numbers[inside.indexOf(1)]!, to: numbers[inside.lastIndexOf(1)]! };
-  return { ...base, kind: 'band', best: Number(settled.best), band: bandOf(settled), limit };
+  return { ...base, kind: 'band', best: Number(settled.best), band: bandOf(settled), limit, ends: NO_ENDS };
 }

@@ -49,6 +49,7 @@ export function resolve(picture: ClinicalPicture, options: ResolveOptions = {}):
   for (const place of places) {
     const resolved = resolveFeature(place, gathered.pushes.get(place.feature) ?? [], {
       decision: decisionAt(decisions, place),
+      awaits: gathered.awaits.get(place.feature),
       explained: true,
     });
     if (!resolved) continue;

@@ -1,8 +1,8 @@
 import { testPush } from '@tests/fixtures/push';
 import { describe, expect, it } from 'vitest';
-import type { FeatureId } from '../../shoe/features';
+import { type FeatureId, FEATURES } from '../../shoe/features';
 import { resolveFeature } from './resolve-feature';
-import { bandOf, settle, tensionOf, withoutEach } from './settle';
+import { bandOf, costAt, settle, tensionOf, withoutEach } from './settle';
 import type { Push, Target } from './specification';
 
 const band = (from: number, to: number, reach = 8) => ({ band: { from, to }, reach });
@@ -20,19 +20,50 @@ describe('where pushes come to rest', () => {
     expect(settle('drop', []).best).toBe(8);
   });
 
-  it('the band ends where more than a tie-break, or 3 % of the weight, is lost', () => {
-    // 4 × (distance ÷ 8)² stays within 0.26 up to 2 mm (0.25), not to 2.5 mm (0.39).
-    expect(bandOf(settle('drop', [testPush('ten', band(10, 10))]))).toEqual({ from: 8, to: 12 });
-    // At a weight of 20 it is 3 %, 0.6: 20 × (1 ÷ 8)² is 0.31, 20 × (1.5 ÷ 8)² is 0.70.
-    expect(bandOf(settle('drop', [testPush('ten', band(10, 10), { weight: 20 })]))).toEqual({
-      from: 9,
-      to: 11,
-    });
-    // A slight wish of a quarter share chooses, and narrows nothing.
-    expect(bandOf(settle('drop', [testPush('ten', band(10, 10), { weight: 0.25 })]))).toEqual({
+  it('a band is never wider than what pulled it', () => {
+    expect(bandOf(settle('drop', [testPush('ten', band(8, 12))]))).toEqual({ from: 8, to: 12 });
+    // Two that agree leave what serves both in full.
+    const both = [testPush('a', band(6, 12)), testPush('b', band(8, 14))];
+    expect(bandOf(settle('drop', both))).toEqual({ from: 8, to: 12 });
+    // A graded wish is met from nine tenths of its best.
+    const curve = testPush('curve', { curve: [[4, 0], [8, 1], [12, 0]] as const });
+    expect(bandOf(settle('drop', [curve]))).toEqual({ from: 8, to: 8 });
+    const flat = testPush('flat', { curve: [[0, 0.8], [8, 1], [16, 0.8]] as const });
+    expect(bandOf(settle('drop', [flat]))).toEqual({ from: 4, to: 12 });
+  });
+
+  it('where pulls are at odds it says how far one may go for almost the same, and no further than either asks', () => {
+    const torn = [testPush('low', band(0, 6)), testPush('high', band(8, 14))];
+    expect(bandOf(settle('drop', torn))).toEqual({ from: 6, to: 8 });
+    // 8 × 3 % may be lost: 4 × ((6 − x) ÷ 8)² on either side of the middle.
+    const far = bandOf(settle('drop', [testPush('low', band(0, 2)), testPush('high', band(10, 14))]));
+    expect(far.from).toBeGreaterThanOrEqual(2);
+    expect(far.to).toBeLessThanOrEqual(10);
+    expect((far.from + far.to) / 2).toBe(6);
+  });
+
+  it('a wish of less than half the heaviest chooses and does not narrow; a tie-break never does', () => {
+    const strong = testPush('strong', band(6, 14));
+    const slight = testPush('slight', band(12, 13), { weight: 1 });
+    const settled = settle('drop', [strong, slight]);
+    expect(bandOf(settled)).toEqual({ from: 6, to: 14 });
+    expect(settled.best).toBe(12);
+    expect(bandOf(settle('drop', [testPush('tie', band(10, 10), { weight: 0.25 })]))).toEqual({
       from: 0,
-      to: 25,
+      to: FEATURES.drop.bounds[1],
     });
+  });
+
+  it('what going beyond an end costs is named: the limit, or who loses most; nothing at the end of the scale', () => {
+    const settled = settle('drop', [
+      limit('at most 14', 0, 14),
+      testPush('cord', band(10, 14)),
+      testPush('knee', band(0, 10), { weight: 2 }),
+    ]);
+    const { numbers } = settled.values;
+    expect(costAt(settled, numbers.indexOf(9.5))).toMatchObject({ rule: 'cord', limit: false });
+    expect(costAt(settled, numbers.indexOf(14.5))).toMatchObject({ rule: 'at most 14', limit: true });
+    expect(costAt(settled, -1)).toBeNull();
   });
 
   it('a limit cuts the band, and outside it nothing is acceptable', () => {

@@ -1,14 +1,22 @@
 import { memoize } from '../../memo/memoize';
 import { type FeatureId, type FeatureValue, featureOf } from '../../shoe/features';
-import type { Band, Push, Want } from './specification';
+import type { Band, EndCost, Push, Want } from './specification';
 import { utilityAt, type Values, valuesOf } from './utility';
 
-/** Utility may fall by this share of the weight before a value leaves the band. */
+/** Utility may fall by this share of the weight of what binds before a value leaves the target. */
 const BAND_TOLERANCE = 0.03;
-/** At least this much weight may be lost: a tie-break (a quarter of a slight wish) chooses but narrows nothing. */
-const TIE_BREAK = 0.26;
+/** A pull of at least this share of the heaviest binds the target; a lighter one chooses among what the others leave. */
+const BINDS = 0.5;
+/** Below this weight (half a slight wish) a pull is a tie-break: it chooses but never narrows. */
+const TIE_BREAK = 0.5;
+/** From this utility a graded wish (a curve, options of different worth) counts as met; a band is met only inside. */
+const MET_WHEN_GRADED = 0.9;
+const MET = 0.999;
+
+const isMet = ({ want }: Push, utility: number): boolean =>
+  utility >= ('curve' in want || 'worth' in want ? MET_WHEN_GRADED : MET);
 /** Weight at which a target counts as fully firm: two strong rules. */
-const FIRM_WEIGHT = 8;
+export const FIRM_WEIGHT = 8;
 
 /** One feature's pushes summed over its scale, and the place where they come to rest. */
 export interface Settled {
@@ -19,6 +27,8 @@ export interface Settled {
   columns: Float64Array[];
   total: Float64Array;
   weight: number;
+  /** Those of `pulls` that set where the target ends. */
+  binding: number[];
   /** 1 where every limit allows the value. Where the limits contradict each other all are 1. */
   inside: Uint8Array;
   contradicting: boolean;
@@ -57,6 +67,7 @@ export function settle(feature: FeatureId, pushes: readonly Push[]): Settled {
     columns,
     total,
     weight,
+    binding: bindingOf(pulls),
     inside,
     contradicting,
     bestAt,
@@ -65,18 +76,78 @@ export function settle(feature: FeatureId, pushes: readonly Push[]): Settled {
   };
 }
 
-/** Whether a value serves almost as well as the best one. */
-export const isAcceptable = ({ inside, total, bestAt, weight }: Settled, at: number): boolean =>
-  inside[at] === 1 && total[at]! >= total[bestAt]! - Math.max(TIE_BREAK, BAND_TOLERANCE * weight);
+/** Places of the pulls that bind: none where only tie-breaks speak. */
+function bindingOf(pulls: readonly Push[]): number[] {
+  let heaviest = 0;
+  for (const { weight } of pulls) heaviest = Math.max(heaviest, weight);
+  const least = Math.max(TIE_BREAK, BINDS * heaviest);
+  return pulls.flatMap(({ weight }, at) => (weight >= least ? [at] : []));
+}
 
-/** The unbroken run of acceptable values around the best. */
+/**
+ * Whether a value serves what binds almost as well as the best one does, and takes from no binding pull what the best
+ * value gives it in full: a target is never wider than what pulled it.
+ */
+export function isAcceptable(settled: Settled, at: number): boolean {
+  const { inside, pulls, columns, binding, bestAt } = settled;
+  if (inside[at] !== 1) return false;
+  let lost = 0;
+  let weight = 0;
+  for (const index of binding) {
+    const pull = pulls[index]!;
+    const [best, here] = [columns[index]![bestAt]!, columns[index]![at]!];
+    weight += pull.weight;
+    if (isMet(pull, here)) continue;
+    if (isMet(pull, best)) return false;
+    lost += pull.weight * (best - here);
+  }
+  return lost <= BAND_TOLERANCE * weight;
+}
+
+/**
+ * The unbroken run of acceptable values around the best, within the outermost values that what binds asks for. Where
+ * pulls are at odds it says how far one may go for almost the same.
+ */
 export function bandOf(settled: Settled): Band {
   const list = settled.values.numbers;
+  const { low: least, high: most } = outermost(settled);
   let low = settled.bestAt;
   let high = settled.bestAt;
-  while (low > 0 && isAcceptable(settled, low - 1)) low -= 1;
-  while (high < list.length - 1 && isAcceptable(settled, high + 1)) high += 1;
+  while (low > least && isAcceptable(settled, low - 1)) low -= 1;
+  while (high < most && isAcceptable(settled, high + 1)) high += 1;
   return { from: list[low]!, to: list[high]! };
+}
+
+/** First and last place that some binding pull wants in full; the whole scale where nothing binds. */
+function outermost({ values, pulls, columns, binding, bestAt }: Settled): { low: number; high: number } {
+  const last = values.list.length - 1;
+  if (binding.length === 0) return { low: 0, high: last };
+  let low = bestAt;
+  let high = bestAt;
+  for (const index of binding) {
+    const own = columns[index]!;
+    for (let at = 0; at < low; at += 1) if (isMet(pulls[index]!, own[at]!)) low = at;
+    for (let at = last; at > high; at -= 1) if (isMet(pulls[index]!, own[at]!)) high = at;
+  }
+  return { low, high };
+}
+
+/** What going one step beyond a place of the scale costs: the limit that forbids it, or the pull that loses most. */
+export function costAt(settled: Settled, at: number): EndCost | null {
+  const { values, limits, pulls, columns, bestAt, binding } = settled;
+  const value = values.list[at];
+  if (value === undefined) return null;
+  const of = ({ rule, finding }: Push, limit: boolean): EndCost => ({ rule, finding, limit });
+  const forbids = limits.find((push) => utilityAt(push.want, value) < 1);
+  if (forbids && !settled.contradicting) return of(forbids, true);
+  let most = 0;
+  let loser: Push | null = null;
+  for (const index of binding) {
+    const push = pulls[index]!;
+    const loss = push.weight * (columns[index]![bestAt]! - columns[index]![at]!);
+    if (loss > most + 1e-9) [most, loser] = [loss, push];
+  }
+  return loser && of(loser, false);
 }
 
 /** The pushes, each with where the target would be without it. */

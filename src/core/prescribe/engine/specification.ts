@@ -40,6 +40,24 @@ export interface Push {
   caution?: string;
 }
 
+/** An amount that a speaking rule asks for and nobody took: it says that, but not how much. */
+export interface Awaited {
+  rule: string;
+  /** What has to be found out. */
+  amount: FindingId;
+  sides: Side[];
+  strength: Strength;
+  /** The rule's finding, in words. */
+  finding: string;
+}
+
+/** What a target costs beyond one of its ends: the push that loses most there, or the limit that forbids it. */
+export interface EndCost {
+  rule: string;
+  finding: string;
+  limit: boolean;
+}
+
 /** Another place where the target could be put, and what that costs. */
 export interface Alternative {
   value: FeatureValue;
@@ -80,6 +98,8 @@ interface TargetBase {
   /** Total utility at the best value, 0 … 1. */
   utility: number;
   pushes: Push[];
+  /** Amounts without which the target is not whole; empty when nothing is missing. */
+  awaits: Awaited[];
   alternatives: Alternative[];
   /** Set where the clinician decided; `refused` says why a decision could not be followed. */
   decision?: { kind: DecisionKind; reason: string; ruled: Ruled | null; refused?: string };
@@ -91,6 +111,8 @@ export interface NumericTarget extends TargetBase {
   band: Band;
   /** What the limits leave; null when there is none. */
   limit: Band | null;
+  /** What going beyond either end costs; null at an end of the scale. */
+  ends: { low: EndCost | null; high: EndCost | null };
 }
 
 export interface ChoiceTarget extends TargetBase {
@@ -121,6 +143,8 @@ export interface OpenQuestion {
   rules: string[];
   /** Sum of the weights of rules that wait for it. */
   weight: number;
+  /** A rule speaks already and lacks only this amount. */
+  lacksAmount: boolean;
 }
 
 /** A clinician's decision to set a push aside; the reason is kept with the specification. */

@@ -1,18 +1,24 @@
+import { definitionOf } from '../../findings/findings';
 import { axisOf } from '../../shoe/feature-kinds';
 import { type FeatureId, type FeatureValue, featureOf, gradeName, printFeature } from '../../shoe/features';
-import type { ChoiceTarget, DecisionKind, NumericTarget, Push, Target, Want } from '../engine/specification';
+import { WEIGHT } from '../engine/gather';
+import { FIRM_WEIGHT } from '../engine/settle';
+import type {
+  Band,
+  ChoiceTarget,
+  DecisionKind,
+  NumericTarget,
+  Push,
+  Target,
+  Want,
+} from '../engine/specification';
 
-/** Which ends of a numeric target reach the end of its scale; a grade is open as soon as its words are the same. */
+/** Which ends of a numeric target reach the end of its scale. */
 function openEnds({ feature, band }: NumericTarget): { low: boolean; high: boolean } {
   const definition = featureOf(feature);
   if (definition.kind === 'choice') return { low: true, high: true };
   const axis = axisOf(definition);
-  const sameWords = (a: number, b: number) =>
-    definition.kind === 'grade' && gradeName(definition.anchors, a) === gradeName(definition.anchors, b);
-  return {
-    low: band.from <= axis.from || sameWords(band.from, axis.from),
-    high: band.to >= axis.to || sameWords(band.to, axis.to),
-  };
+  return { low: band.from <= axis.from, high: band.to >= axis.to };
 }
 
 /** Options that a target leaves out. */
@@ -30,9 +36,33 @@ export function acceptsEverything(target: Target): boolean {
   return low && high;
 }
 
-/** A target in words: `9–12 mm`, `at least firm`, `up to 25 mm`, `rail or post`, `any`. */
+/** A band of grades in words, rounded inwards: the words admit nothing that the numbers exclude. */
+function gradesInWords(anchors: readonly string[], { from, to }: Band, open: { low: boolean; high: boolean }) {
+  const [first, last] = [Math.ceil(from), Math.floor(to)];
+  // A band between two grades is named by both.
+  if (first > last) return `between ${gradeName(anchors, last)} and ${gradeName(anchors, first)}`;
+  if (first === last) return gradeName(anchors, first);
+  if (open.high) return `at least ${gradeName(anchors, first)}`;
+  if (open.low) return `up to ${gradeName(anchors, last)}`;
+  return `${gradeName(anchors, first)} to ${gradeName(anchors, last)}`;
+}
+
+/** What a target still needs before it can be judged: `cannot be judged until “Set heel rise” is known`. */
+export const awaitedInWords = ({ awaits }: Pick<Target, 'awaits'>): string => {
+  const names = [...new Set(awaits.map(({ amount }) => `“${definitionOf(amount).label}”`))];
+  return names.length === 0 ? '' : `cannot be judged until ${names.join(' and ')} is known`;
+};
+
+/** A target in words: `9–12 mm`, `at least firm`, `up to 25 mm`, `rail or post`, `any`; a slight one says `preferably`. */
 export function targetInWords(target: Target): string {
-  if (acceptsEverything(target)) return 'any';
+  const awaited = target.awaits.length > 0 ? awaitedInWords(target) : '';
+  if (acceptsEverything(target)) return awaited || 'any';
+  const words = rangeInWords(target);
+  const said = isSlight(target) ? `preferably ${words}` : words;
+  return awaited ? `${said}; ${awaited}` : said;
+}
+
+function rangeInWords(target: Target): string {
   const feature = featureOf(target.feature);
   if (target.kind === 'options') {
     const names = (options: string[]) =>
@@ -43,14 +73,12 @@ export function targetInWords(target: Target): string {
   }
   if (feature.kind === 'choice') return String(target.best);
   const { from, to } = target.band;
-  const name = (value: number) =>
-    feature.kind === 'grade' ? gradeName(feature.anchors, value) : printFeature(target.feature, value);
-  const { low, high } = openEnds(target);
-  if (feature.kind === 'grade' && name(from) === name(to)) return name(from);
-  if (high) return `at least ${name(from)}`;
-  if (low) return `up to ${name(to)}`;
-  if (feature.kind === 'grade') return `${name(from)} to ${name(to)}`;
-  return `${Math.round(from * 10) / 10}–${name(to)}`;
+  const open = openEnds(target);
+  if (feature.kind === 'grade') return gradesInWords(feature.anchors, target.band, open);
+  const name = (value: number) => printFeature(target.feature, value);
+  if (open.high) return `at least ${name(from)}`;
+  if (open.low) return `up to ${name(to)}`;
+  return from === to ? name(from) : `${Math.round(from * 10) / 10}–${name(to)}`;
 }
 
 /** What one push asks for: `at least 10 mm`, `rail or post`, `not slip-on`, `best 40 mm, worse by 80 mm`. */
@@ -125,10 +153,23 @@ export const DECISION_WORD: Record<DecisionKind, string> = {
   overrule: 'overruled',
 };
 
-/** Strength in a word. */
+const active = ({ pushes }: Target): Push[] => pushes.filter((push) => push.setAside === undefined);
+
+/** Whether a limit that nobody set aside speaks of a target. */
+export const hasLimit = (target: Target): boolean => active(target).some(({ strength }) => strength === 'limit');
+
+/** Strength in a word: many slight wishes that agree are never more than moderate. */
 export function firmnessWord(target: Target): string {
   if (target.decision && !target.decision.refused) return DECISION_WORD[target.decision.kind];
-  if (target.pushes.some((push) => push.strength === 'limit' && push.setAside === undefined)) return 'limit';
-  if (target.firmness >= 0.5) return 'strong';
-  return target.firmness >= 0.25 ? 'moderate' : 'slight';
+  if (hasLimit(target)) return 'limit';
+  const heaviest = Math.max(0, ...active(target).map(({ weight }) => weight));
+  if (target.firmness >= FIRM && heaviest >= WEIGHT.moderate) return 'strong';
+  return target.firmness >= FIRM / 2 ? 'moderate' : 'slight';
 }
+
+/** Share of full firmness that one strong wish gives. */
+const FIRM = 0.5;
+
+/** Whether one slight wish, or less, is all that speaks: a preference, not a demand. */
+const isSlight = (target: Target): boolean =>
+  target.decision === undefined && !hasLimit(target) && target.firmness > 0 && target.firmness <= WEIGHT.slight / FIRM_WEIGHT;
