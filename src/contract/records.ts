@@ -5,7 +5,6 @@ import type { ShoeModel } from '@/core/catalogue/model';
 import type { SizingGroup } from '@/core/findings/findings';
 import type { Findings } from '@/core/findings/picture';
 import type { HouseRules } from '@/core/knowledge/house-rules';
-import type { Rule } from '@/core/knowledge/rule';
 import type { SchoolChoice } from '@/core/knowledge/schools';
 import type { Modification, OrderEvent, OrderState } from '@/core/orders/order';
 import type { ChangeReading } from '@/core/outcomes/real-change';
@@ -15,6 +14,7 @@ import type { BenchAnswers } from '@/core/shoe/bench/read-bench';
 import type { FeatureReadings } from '@/core/shoe/readings/readings';
 import type { SwellingReading } from '@/core/swelling/course';
 import type { Choices, StepRecord } from '@/core/visit/contents';
+import type { IssuedPair } from '@/core/visit/read-visit';
 import type { SavedStep } from '@/core/visit/steps';
 import type { WearForecast, WearSurface } from '@/core/wear/forecast';
 import type { LifeSchool } from '@/core/wear/life-schools';
@@ -119,6 +119,7 @@ export interface OrderRecord {
   id: string;
   patient: { id: string; name: string };
   visitId: string;
+  specificationId: string;
   model: ShoeModel;
   sizeLeft: string;
   sizeRight: string;
@@ -191,13 +192,8 @@ export interface VisitRecord {
   clinic: ClinicRecord;
   /** The clinic's departures from the shipped knowledge: those of today, or of the day of issue. */
   house: HouseRules;
-  /** What was issued at this visit; it is shown as it was, whatever the rules are today. */
-  issued: {
-    id: string;
-    specification: Specification;
-    /** The rules of its edition, where they are no longer those that ship. */
-    rules: readonly Rule[] | null;
-  } | null;
+  /** What was issued at this visit, one for each pair; it is shown as it was, whatever the rules are today. */
+  issued: IssuedPairRecord[];
   /** What still holds from an earlier visit, and when that was. */
   carried: { findings: Findings; injuries: InjuryMark[]; from: string } | null;
   /** What earlier visits measured, oldest first. */
@@ -205,8 +201,12 @@ export interface VisitRecord {
   steps: StepRecord[];
   /** Who is looking, for the observer of what is taken now. */
   reader: string;
+}
+
+/** What was issued for one pair, and how the pair went out: with its sheet, or as an order. */
+export interface IssuedPairRecord extends IssuedPair {
+  id: string;
   sheet: PatientSheet | null;
-  /** A chosen pair that was ordered at this visit. */
   order: OrderRecord | null;
 }
 

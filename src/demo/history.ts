@@ -175,7 +175,7 @@ function handedOver(
       clinic: { school: 'balanced' },
       carried: null,
       house,
-      issued: null,
+      issued: [],
     },
     examined,
     undefined,

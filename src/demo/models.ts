@@ -11,7 +11,8 @@ import {
 } from '@/core/shoe/readings/readings';
 import type { ModelSizing } from '@/core/sizing/start-size';
 import type { SizeSystem } from '@/core/sizing/systems';
-import { ARCHETYPES, type Archetype, COMMON, type Values, WIDE } from './archetypes';
+import { type Archetype, COMMON, type Values, WIDE } from './archetypes/archetype';
+import { ARCHETYPES } from './archetypes/archetypes';
 import type { Random } from './random';
 
 /** A model of the demo with what the demo alone knows: how its true inside differs from its label, mm. */
@@ -54,6 +55,7 @@ function varied(values: Values, random: Random): Values {
   all.mass = Number(all.mass) + random.near(-20, 30, 5);
   all.heelBase = Number(all.heelBase) + random.int(-3, 3);
   all.forefootBase = Number(all.forefootBase) + random.int(-3, 4);
+  if (all.heelHeight !== undefined) all.heelHeight = all.heelStack;
   for (const grade of ['heelCounter', 'heelCushioning', 'midsoleHardness'] as const)
     all[grade] = Math.min(5, Math.max(1, Number(all[grade]) + random.pick([-0.5, 0, 0, 0.5])));
   if (all.closure === 'laces' && random.chance(0.4)) all.closure = 'laces-extra-eyelet';
@@ -67,10 +69,11 @@ function varied(values: Values, random: Random): Values {
 /** What a maker changes from one version to the next. */
 function nextVersion(values: Values, random: Random): Values {
   const next = { ...values };
-  next.heelStack = Math.min(58, Math.max(Number(next.drop) + 4, Number(next.heelStack) + random.int(-1, 3)));
+  next.heelStack = Math.min(120, Math.max(Number(next.drop) + 4, Number(next.heelStack) + random.int(-1, 3)));
   if (random.chance(0.3)) next.drop = Math.max(0, Number(next.drop) + random.pick([-2, 2]));
   next.forefootStack = Math.max(3, Number(next.heelStack) - Number(next.drop));
   next.heelStack = Number(next.forefootStack) + Number(next.drop);
+  if (next.heelHeight !== undefined) next.heelHeight = next.heelStack;
   next.mass = Math.max(120, Number(next.mass) + random.near(-20, 20, 5));
   if (random.chance(0.4))
     next.midsoleHardness = Math.min(5, Math.max(1, Number(next.midsoleHardness) + random.pick([-0.5, 0.5])));
@@ -112,11 +115,9 @@ function shelf({ sizes, widths }: ModelSizing, share: number, random: Random): R
   return stock;
 }
 
-/** Children's models come from these kinds only. */
-const CHILDREN = new Set(['Schoolyard', 'Rockpool']);
-
-function groupsOf(name: string, random: Random): SizingGroup[] {
-  if (CHILDREN.has(name)) return ['child'];
+/** For whom a model is made: mostly for men and women alike. */
+function groupsOf({ group }: Archetype, random: Random): SizingGroup[] {
+  if (group) return [group];
   return random.chance(0.75) ? ['men', 'women'] : [random.pick(['men', 'women'] as const)];
 }
 
@@ -192,7 +193,7 @@ export function demoModels(random: Random, today = '2030-01-01'): DemoModel[] {
   return ARCHETYPES.flatMap((kind) =>
     kind.names.flatMap((name) => {
       const maker = random.pick(MAKERS);
-      const groups = groupsOf(name, random);
+      const groups = groupsOf(kind, random);
       const values = varied(kind.values, random);
       return groups.flatMap((group) =>
         versionsOf(

@@ -80,7 +80,7 @@ async function onScreen(visitId: string) {
 
 /** What the server makes of it: why it would not hand over, and the specification of its rationale. */
 async function onServer(visitId: string, contents: VisitContents) {
-  const rationale = await asTenant(me, (tenant) => readRationale(tenant, visitId));
+  const rationale = await asTenant(me, (tenant) => readRationale(tenant, visitId, null));
   const refused = await asTenant(me, (tenant) => handOver(tenant, visitId, contents['hand-over'] ?? {})).then(
     () => [],
     (error: Refusal) => {
@@ -115,7 +115,7 @@ describe('one reading of a visit', () => {
         handedOver += 1;
         const after = await onScreen(visitId);
         expect(plain(after.reading.specification)).toEqual(plain(screen.reading.specification));
-        const issued = await asTenant(me, (tenant) => readRationale(tenant, visitId));
+        const issued = await asTenant(me, (tenant) => readRationale(tenant, visitId, null));
         expect(plain(issued.specification)).toEqual(plain(screen.reading.specification));
       }),
       { numRuns: 60, seed: 20_301 },

@@ -366,7 +366,7 @@ describe('a pair that is not in hand', () => {
     expect(placed).toMatchObject({ state: 'wanted', sizeLeft: 'EU 42 D', modifications: lift });
     const visit = await asTenant(me, (tenant) => loadVisit(tenant, visitId));
     expect(visit.closedBecause).toBe('ordered: Testmaker One 1, EU 42 D');
-    expect(visit.issued).not.toBeNull();
+    expect(visit.issued).toHaveLength(1);
     expect((await asTenant(me, (tenant) => readPatient(tenant, patientId))).pairs).toEqual([]);
     const kinds = async () =>
       (await asTenant(me, readToday)).filter((item) => item.patient.id === patientId).map(({ kind }) => kind);
@@ -387,8 +387,11 @@ describe('a pair that is not in hand', () => {
     const patient = await asTenant(me, (tenant) => readPatient(tenant, patientId));
     expect(patient.pairs[0]).toMatchObject({ startedOn: today(), modifications: lift, surface: 'hard' });
     expect(patient.pairs[0]!.log[0]).toMatchObject({ comfort: 88 });
-    const { sheet } = await asTenant(me, (tenant) => loadVisit(tenant, visitId));
-    expect(sheet).toMatchObject({ changes: ['left: lift inside 6 mm'], lacing: { pattern: 'heel-lock' } });
+    const { issued } = await asTenant(me, (tenant) => loadVisit(tenant, visitId));
+    expect(issued[0]!.sheet).toMatchObject({
+      changes: ['left: lift inside 6 mm'],
+      lacing: { pattern: 'heel-lock' },
+    });
     expect(collected.events.map(({ event }) => event)).toEqual([
       'created',
       'place',

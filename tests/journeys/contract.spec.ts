@@ -42,7 +42,7 @@ test.describe('the contract', () => {
       const patient = await ask('patient', { params: { id } });
       for (const visit of patient.visits.slice(0, 3)) {
         const record = await ask('visit', { params: { id: visit.id } });
-        if (record.issued) await ask('replay', { params: { id: record.issued.id } });
+        for (const { id } of record.issued) await ask('replay', { params: { id } });
       }
     }
     const models = await ask('models', {});

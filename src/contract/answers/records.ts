@@ -22,6 +22,7 @@ import type {
   VisitSummary,
 } from '../records';
 import {
+  activitySchema,
   daySchema,
   featureValuesSchema,
   idSchema,
@@ -117,13 +118,16 @@ export const visitRecordSchema: z.ZodType<VisitRecord> = z.object({
   }),
   clinic: clinicRecordSchema,
   house: houseRulesSchema,
-  issued: z
-    .object({
+  issued: z.array(
+    z.object({
       id: idSchema,
+      purpose: activitySchema.nullable(),
       specification: specificationSchema,
       rules: z.array(ruleSchema).nullable(),
-    })
-    .nullable(),
+      sheet: patientSheetSchema.nullable(),
+      order: orderRecordSchema.nullable(),
+    }),
+  ),
   carried: z
     .object({
       findings: findingsSchema,
@@ -134,8 +138,6 @@ export const visitRecordSchema: z.ZodType<VisitRecord> = z.object({
   earlier: z.array(earlierVisitSchema),
   steps: z.array(stepRecordSchema),
   reader: z.string(),
-  sheet: patientSheetSchema.nullable(),
-  order: orderRecordSchema.nullable(),
 });
 
 export const pairLogEntrySchema: z.ZodType<PairLogEntry> = z.object({

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { FINDING_IDS } from '@/core/findings/findings';
+import { FINDING_IDS, FINDINGS } from '@/core/findings/findings';
 import type { HouseChange } from '@/core/knowledge/house-rules';
 import type { Condition, Rule, Wish } from '@/core/knowledge/rule';
 import { strengthSchema } from '@/core/prescribe/check/house-rules-schema';
@@ -21,6 +21,7 @@ export const daySchema = z.string().meta({ example: '2031-06-15' });
 export const momentSchema = z.string().meta({ example: '2031-06-15T09:40:00.000Z' });
 
 export const findingIdSchema = z.enum(FINDING_IDS);
+export const activitySchema = keySchema(FINDINGS.activities.options);
 export const sideSchema = z.enum(['left', 'right']);
 export const sizingGroupSchema = z.enum(['men', 'women', 'child']);
 export const widthLetterSchema = z.enum(WIDTH_LETTERS);

@@ -72,6 +72,7 @@ export const orderRecordSchema: z.ZodType<OrderRecord> = z.object({
     name: z.string(),
   }),
   visitId: idSchema,
+  specificationId: idSchema,
   model: shoeModelSchema,
   sizeLeft: z.string(),
   sizeRight: z.string(),
@@ -327,6 +328,8 @@ export const candidatesAnswer = z.object({
     }),
   ),
   toTry: z.array(proposalSchema),
+  /** Why fewer than three are proposed; empty where three are. */
+  fewerBecause: z.array(z.string()),
   excluded: z.array(
     z.object({
       id: idSchema,

@@ -110,6 +110,49 @@ const withoutUndefined = <T extends object>(part: T): { [K in keyof T]?: Exclude
     [K in keyof T]?: Exclude<T[K], undefined>;
   };
 
+const isOneOf = <V extends string>(value: string, ...wanted: V[]): boolean =>
+  (wanted as string[]).includes(value);
+
+/**
+ * Whether some finding asks for a shoe that is made for feet that are deformed, swollen or without feeling; open only
+ * while nobody has said what the shoes are for.
+ */
+function therapeuticAsked({
+  body,
+  left,
+  right,
+}: Pick<Picture, 'body' | Side>): ClinicalPicture['body']['therapeuticAsked'] {
+  if (body.activities === NOT_EXAMINED) return NOT_EXAMINED;
+  const has = (value: readonly string[] | typeof NOT_EXAMINED, ...wanted: string[]) =>
+    value !== NOT_EXAMINED && wanted.some((entry) => value.includes(entry));
+  const asked =
+    has(body.conditions, 'lymphoedema', 'inflammatory-arthritis') ||
+    [left, right].some(
+      (foot) =>
+        (foot.atRiskCategory !== NOT_EXAMINED && foot.atRiskCategory >= 1) ||
+        isOneOf(foot.sensation, 'lost') ||
+        isOneOf(foot.bunion, 'severe') ||
+        isOneOf(foot.lesserToes, 'rigid') ||
+        isOneOf(foot.swelling, 'constant') ||
+        isOneOf(foot.insert, 'brace') ||
+        has(foot.injuries, 'foot-ulcer', 'amputation'),
+    );
+  return asked ? 'yes' : 'no';
+}
+
+/** The ground that a pair is for: rough where a purpose or a surface says so, indoors where nothing else is named. */
+function groundOf({ activities, surfaces }: EnteredPicture['body']): ClinicalPicture['body']['ground'] {
+  if (activities === NOT_EXAMINED) return NOT_EXAMINED;
+  const named = surfaces === NOT_EXAMINED ? [] : surfaces;
+  if (activities.some((activity) => isOneOf(activity, 'trail', 'hiking')) || named.includes('trail'))
+    return 'rough';
+  const inside =
+    named.length > 0
+      ? named.every((surface) => isOneOf(surface, 'home', 'gym-floor'))
+      : activities.length > 0 && activities.every((activity) => isOneOf(activity, 'indoor-court'));
+  return inside ? 'indoors' : 'even';
+}
+
 /**
  * Adds what follows from other findings: indices by arithmetic, the arch class from a measured index and
  * sensation from its sites where nobody has said otherwise, the at-risk category. Derived values are never typed in.
@@ -132,10 +175,15 @@ export function deriveFindings(entered: EnteredPicture): ClinicalPicture {
     const answer = atRiskCategory({ body, ...feet }, side);
     return { ...feet[side], atRiskCategory: answer.known ? answer.category : NOT_EXAMINED };
   };
+  const [ownLeft, ownRight] = [withCategory('left'), withCategory('right')];
   return {
-    body,
-    left: withCategory('left'),
-    right: withCategory('right'),
+    body: {
+      ...body,
+      ground: groundOf(entered.body),
+      therapeuticAsked: therapeuticAsked({ body, left: ownLeft, right: ownRight }),
+    },
+    left: ownLeft,
+    right: ownRight,
     taken: entered.taken,
     derived: true,
   };

@@ -21,10 +21,13 @@ const sizing = testSizing({ sizes: halfSizes(39, 46), widths: ['D', '2E'] });
 const court = {
   use: 'court',
   midsoleHardness: 3,
-  heelStack: 26,
+  heelStack: 24,
   drop: 6,
   mass: 320,
   heelCounter: 4,
+  forefootBase: 118,
+  upperFirmness: 3,
+  outsoleHardness: 4.5,
 } as const;
 const shelf = [
   testShoe('middle', court, { sizing, stock: { '42 D': 2, '42 2E': 1 } }),
@@ -67,12 +70,12 @@ describe('candidates', () => {
   });
 
   it('are proposed from the shelf only where the shelf teaches something', () => {
-    expect(proposeFrom(usable, models)).toHaveLength(3);
+    expect(proposeFrom(usable, models, specification).proposals).toHaveLength(3);
     const stocked = usable.map((candidate) => ({
       ...candidate,
       onShelf: candidate.model.id === 'firm' ? 0 : 1,
     }));
-    expect(proposeFrom(stocked, models).map(({ id }) => id)).not.toContain('firm');
+    expect(proposeFrom(stocked, models, specification).proposals.map(({ id }) => id)).not.toContain('firm');
   });
 });
 
@@ -134,7 +137,7 @@ describe('what stands against handing over', () => {
   it('a limit that the model breaks, whatever reason stands with the verdict', () => {
     const runner = models.get('runner')!;
     expect(handOverBlocks({ model: 'runner', because: 'liked' }, runner, specification)).toEqual([
-      'The chosen pair breaks a limit. Intended use road running: court play.',
+      'The chosen pair breaks a limit. Intended use road running: for court, outdoors.',
     ]);
   });
 });

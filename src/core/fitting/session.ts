@@ -1,5 +1,5 @@
 import type { ShoeModel } from '../catalogue/model';
-import { worthTrying } from '../match/propose';
+import { eligible, worthTrying } from '../match/propose';
 import type { Ranked } from '../match/rank';
 import type { Specification } from '../prescribe/engine/specification';
 import type { Result } from '../result/result';
@@ -56,7 +56,8 @@ export function readSession({
   sizeOf,
 }: SessionInput): Session {
   const room = roomWished(specification);
-  const others = worthTrying(ranked).flatMap(({ id }) => models.get(id) ?? []);
+  const suited = eligible(ranked, models, specification);
+  const others = worthTrying(suited).flatMap(({ id }) => models.get(id) ?? []);
   const fresh = brought.filter((id) => !tryOns.some(({ model }) => model === id));
   const all = [
     ...tryOns,
@@ -84,7 +85,7 @@ export function readSession({
   return {
     pairs,
     outcome,
-    next: nextGuess(all, ranked, models),
+    next: nextGuess(all, suited, models),
     fallbacks: outcome.nothingFits
       ? fittingFallbacks(ranked, models, sizeOf, new Set(all.map(({ model }) => model)))
       : [],

@@ -1,9 +1,12 @@
 import { pairsInStock, type ShoeModel } from '../catalogue/model';
 import { pairsOnShelf } from '../catalogue/shelf';
+import type { Specification } from '../prescribe/engine/specification';
+import { awaitedInWords } from '../prescribe/explain/in-words';
 import type { Result } from '../result/result';
+import { featureOf } from '../shoe/features';
 import type { SizedPair } from '../sizing/size-pair';
-import { type Proposal, proposeTrial } from './propose';
-import type { Ranked } from './rank';
+import { eligible, lackingOf, type Proposal, proposeTrial } from './propose';
+import { type Ranked, standingOf } from './rank';
 
 /** A model within the limits, in the size that these feet need. */
 export interface Candidate {
@@ -54,12 +57,66 @@ export function candidatesOf(
   return { usable, noSize };
 }
 
-/** Three to feel today: from the shelf, where two or more there teach something; else those to order. */
+/** What to bring, and what stands in the way where it is fewer than three. */
+export interface Trial {
+  proposals: Proposal[];
+  /** Plain sentences: what has to be found out first, or what the shelf lacks. Empty where three are proposed. */
+  because: string[];
+}
+
+/** Most of what the shelf lacks that is told at once. */
+const TOLD = 3;
+
+/**
+ * Three to feel today: from the shelf, where two or more there teach something; else those to order. Only what satisfies
+ * every limit and lies inside every firm target is proposed; where that is fewer than three it says why.
+ */
 export function proposeFrom(
   usable: readonly Candidate[],
   models: ReadonlyMap<string, ShoeModel>,
-): Proposal[] {
+  specification: Specification,
+): Trial {
+  const first = notYet(specification);
+  if (first.length > 0) return { proposals: [], because: first };
   const ranked = (of: readonly Candidate[]) => of.map(({ entry }) => entry);
-  const here = proposeTrial(ranked(usable.filter(({ onShelf }) => onShelf > 0)), models);
-  return here.length >= 2 ? here : proposeTrial(ranked(usable), models);
+  const from = (of: readonly Candidate[]) =>
+    proposeTrial(eligible(ranked(of), models, specification), models);
+  const here = from(usable.filter(({ onShelf }) => onShelf > 0));
+  const proposals = here.length >= 2 ? here : from(usable);
+  return { proposals, because: proposals.length >= 3 ? [] : whyFewer(usable, models, specification) };
+}
+
+/** Why nothing can be proposed yet: no purpose is known, or an amount that a limit needs. */
+function notYet({ targets }: Specification): string[] {
+  const isForSomething = targets.some(
+    ({ feature, pushes, decision }) =>
+      feature === 'use' && (decision !== undefined || pushes.some(({ strength }) => strength === 'limit')),
+  );
+  if (!isForSomething) return ['Say first what the shoes are for.'];
+  return targets
+    .filter(({ awaits }) => awaits.some(({ strength }) => strength === 'limit'))
+    .map((target) => `${featureOf(target.feature).label} ${awaitedInWords(target)}.`);
+}
+
+function whyFewer(
+  usable: readonly Candidate[],
+  models: ReadonlyMap<string, ShoeModel>,
+  specification: Specification,
+): string[] {
+  const ranked = usable.map(({ entry }) => entry);
+  if (ranked.length === 0) return ['Every model breaks a limit: see “Left out”.'];
+  const lacking = lackingOf(ranked, models, specification).slice(0, TOLD);
+  const unstated = ranked.filter(
+    ({ id }) => standingOf(models.get(id)!, specification).provisional.length > 0,
+  ).length;
+  return [
+    ...lacking.map(
+      ({ feature, wanted, misses, of }) =>
+        `${featureOf(feature).label}, ${wanted}: ${misses} of the ${of} nearest ${misses === 1 ? 'does' : 'do'} not have it.`,
+    ),
+    ...(unstated > 0
+      ? [`${unstated} of ${ranked.length} cannot be judged: a limit rests on a value that is not stated.`]
+      : []),
+    ...(lacking.length === 0 && unstated === 0 ? ['Nothing else that suits is unlike these.'] : []),
+  ];
 }

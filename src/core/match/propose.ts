@@ -1,6 +1,9 @@
 import type { ShoeModel } from '../catalogue/model';
+import type { Specification } from '../prescribe/engine/specification';
+import { targetInWords } from '../prescribe/explain/in-words';
+import type { FeatureId } from '../shoe/features';
 import { differenceInWords, dissimilarity, FELT, type FeelDifference, feelDifference } from './feel';
-import type { Ranked } from './rank';
+import { type Ranked, standingOf } from './rank';
 
 export type TrialRole = 'optimum' | 'structured' | 'softer' | 'other';
 
@@ -28,6 +31,53 @@ const LOOKED_AT = 250;
 /** Those of a ranking that are worth putting on a foot: not much worse than the best. */
 export const worthTrying = (ranked: readonly Ranked[]): Ranked[] =>
   ranked.slice(0, LOOKED_AT).filter((entry) => entry.score >= ranked[0]!.score - WORTH_TRYING);
+
+/** Those of a ranking that lie inside every limit and every firm target, nothing about them open. */
+export function eligible(
+  ranked: readonly Ranked[],
+  models: ReadonlyMap<string, ShoeModel>,
+  specification: Specification,
+): Ranked[] {
+  return ranked.filter((entry) => {
+    const { provisional, misses } = standingOf(models.get(entry.id)!, specification);
+    return provisional.length === 0 && misses.length === 0;
+  });
+}
+
+/** What stands between a shelf and three pairs to try, most often missed first. */
+export interface Lacking {
+  feature: FeatureId;
+  /** What is wanted, in words. */
+  wanted: string;
+  /** How many of the nearest models miss it. */
+  misses: number;
+  of: number;
+}
+
+/** What is said is said of so many of the nearest. */
+const NEAREST = 30;
+
+/** What the nearest models lack of the firm targets. */
+export function lackingOf(
+  ranked: readonly Ranked[],
+  models: ReadonlyMap<string, ShoeModel>,
+  specification: Specification,
+): Lacking[] {
+  const nearest = ranked.slice(0, NEAREST);
+  const counts = new Map<FeatureId, Lacking>();
+  for (const { id } of nearest)
+    for (const target of standingOf(models.get(id)!, specification).misses) {
+      const entry = counts.get(target.feature) ?? {
+        feature: target.feature,
+        wanted: targetInWords(target),
+        misses: 0,
+        of: nearest.length,
+      };
+      entry.misses += 1;
+      counts.set(target.feature, entry);
+    }
+  return [...counts.values()].sort((a, b) => b.misses - a.misses);
+}
 
 /** How far a difference leads toward more hold, or toward less shoe, in felt steps. */
 const toward: Record<'structured' | 'softer', (difference: FeelDifference) => number> = {

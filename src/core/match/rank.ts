@@ -1,9 +1,9 @@
 import type { ShoeModel } from '../catalogue/model';
 import type { Specification, Target, Want } from '../prescribe/engine/specification';
 import { utilityAt, valuesOf } from '../prescribe/engine/utility';
-import { targetInWords } from '../prescribe/explain/in-words';
+import { awaitedInWords, hasLimit, isFirm, targetInWords } from '../prescribe/explain/in-words';
 import { axisOf } from '../shoe/feature-kinds';
-import { FEATURE_IDS, type FeatureValue, featureOf, printFeature } from '../shoe/features';
+import { FEATURE_IDS, type FeatureId, type FeatureValue, featureOf, printFeature } from '../shoe/features';
 
 /** A reason for or against a model on one feature. */
 export interface FeatureReason {
@@ -56,9 +56,6 @@ interface Column {
   breaks: (value: FeatureValue) => Excluded['by'][number];
 }
 
-const hasActiveLimit = (target: Target): boolean =>
-  target.pushes.some((push) => push.strength === 'limit' && push.setAside === undefined);
-
 /** What a clinician decided counts as two strong rules, a loosened target as a slight one. */
 const DECIDED_WEIGHT = { pin: 8, overrule: 8, loosen: 1 } as const;
 
@@ -97,8 +94,7 @@ function column(target: Target): Column {
     sentences.set(value, sentence);
     return sentence;
   };
-  // A model may state 9.8 mm where the grid has 10: limits give way by half a grid step.
-  const slack = feature.kind === 'choice' ? 0 : axisOf(feature).step / 2;
+  const slack = slackOf(target);
   const allows = (value: FeatureValue) =>
     limits.every((limit) => {
       if (!('band' in limit.want)) return utilityAt(limit.want, value) === 1;
@@ -126,6 +122,10 @@ function column(target: Target): Column {
   return { target, weight, whenUnknown, unsure, allows, limited, place, breaks, serves };
 }
 
+/** What a model has of a feature: its seat stands as high as its sole where no heel height of its own is stated. */
+const featureIn = ({ features }: Pick<ShoeModel, 'features'>, id: FeatureId): FeatureValue | undefined =>
+  features[id] ?? (id === 'heelHeight' ? features.heelStack : undefined);
+
 type Row = readonly (FeatureValue | undefined)[];
 const laidOut = new WeakMap<ShoeModel, Row>();
 
@@ -133,7 +133,7 @@ const laidOut = new WeakMap<ShoeModel, Row>();
 function rowOf(model: ShoeModel): Row {
   const before = laidOut.get(model);
   if (before) return before;
-  const row = FEATURE_IDS.map((id) => model.features[id]);
+  const row = FEATURE_IDS.map((id) => featureIn(model, id));
   laidOut.set(model, row);
   return row;
 }
@@ -142,14 +142,18 @@ function rowOf(model: ShoeModel): Row {
 const columnsOf = (specification: Specification): Column[] =>
   specification.targets.filter((target) => target.feature !== 'toeRoom').map(column);
 
+/** Weight of two strong rules: where less is wanted in all, missing it costs no more than its share of this. */
+const FULL_WEIGHT = 8;
+
 /**
- * Ranks models by how much of the specification's weighted utility they give. A limit excludes and says so; an
- * unknown value counts as the mean over what it could be, and is reported as uncertainty.
+ * Ranks models by how much of the specification's weighted utility they give; what is lost counts against at least the
+ * weight of two strong rules, so that one slight wish alone does not rank as a firm one. A limit excludes and says so;
+ * an unknown value counts as the mean over what it could be, and is reported as uncertainty.
  */
 export function rank(models: readonly ShoeModel[], specification: Specification): Ranking {
   const columns = columnsOf(specification);
   const total = columns.reduce((sum, { weight }) => sum + weight, 0);
-  const share = total === 0 ? 0 : 1 / total;
+  const share = 1 / Math.max(total, FULL_WEIGHT);
   const ranked: Ranked[] = [];
   const excluded: Excluded[] = [];
   for (const model of models) {
@@ -173,7 +177,7 @@ export function rank(models: readonly ShoeModel[], specification: Specification)
     else
       ranked.push({
         id: model.id,
-        score: sum * share,
+        score: 1 - (total - sum) * share,
         unknown: unknown * share,
         spread: Math.sqrt(variance) * share,
       });
@@ -195,11 +199,44 @@ function brokenLimit(target: Target, value: FeatureValue): Excluded['by'][number
 /** From here a value speaks for a model. */
 const SERVES_WELL = 0.85;
 
+/** Half a step of the grid: a model may state 9.8 mm where the grid has 10. */
+const slackOf = (target: Target): number => {
+  const feature = featureOf(target.feature);
+  return feature.kind === 'choice' ? 0 : axisOf(feature).step / 2;
+};
+
 /** Whether a value lies in a target's band or among its options. */
-export const isInside = (target: Target, value: FeatureValue): boolean =>
-  target.kind === 'options'
-    ? target.options.includes(String(value))
-    : Number(value) >= target.band.from && Number(value) <= target.band.to;
+export function isInside(target: Target, value: FeatureValue): boolean {
+  if (target.kind === 'options') return target.options.includes(String(value));
+  const slack = slackOf(target);
+  return Number(value) >= target.band.from - slack && Number(value) <= target.band.to + slack;
+}
+
+/** Where a model that breaks no limit stands: what cannot be judged yet, and which firm targets it misses. */
+export interface Standing {
+  /** Limits that cannot be judged for want of a value or an amount, in words. */
+  provisional: string[];
+  /** Firm targets in which it does not lie, or about which nobody knows. */
+  misses: Target[];
+}
+
+/** Holds a model against limits and firm targets; one with neither fault may be proposed for a trial. */
+export function standingOf(model: ShoeModel, specification: Specification): Standing {
+  const provisional: string[] = [];
+  const misses: Target[] = [];
+  for (const target of specification.targets) {
+    if (target.feature === 'toeRoom') continue;
+    const { label } = featureOf(target.feature);
+    if (target.awaits.some(({ strength }) => strength === 'limit'))
+      provisional.push(`${label} ${awaitedInWords(target)}.`);
+    const value = featureIn(model, target.feature);
+    if (value === undefined) {
+      if (hasLimit(target)) provisional.push(`${label} is not stated: check it (${targetInWords(target)}).`);
+      else if (isFirm(target)) misses.push(target);
+    } else if (isFirm(target) && !isInside(target, value)) misses.push(target);
+  }
+  return { provisional, misses };
+}
 
 /** Why one model suits or does not, weightiest first; limits on values nobody knows are named to be checked. */
 export function reasonsFor(
@@ -207,15 +244,11 @@ export function reasonsFor(
   specification: Specification,
 ): { pro: FeatureReason[]; contra: FeatureReason[]; check: string[] } {
   const reasons: FeatureReason[] = [];
-  const check: string[] = [];
+  const check = standingOf(model, specification).provisional;
   for (const { target, weight, serves } of columnsOf(specification)) {
-    const value = model.features[target.feature];
+    const value = featureIn(model, target.feature);
     const label = featureOf(target.feature).label;
-    if (value === undefined) {
-      if (hasActiveLimit(target)) check.push(`${label} is not stated: check it (${targetInWords(target)}).`);
-      continue;
-    }
-    if (weight === 0) continue;
+    if (value === undefined || weight === 0) continue;
     reasons.push({
       feature: target.feature,
       label,

@@ -5,13 +5,14 @@ import type { Specification } from '../prescribe/engine/specification';
 import type { OpenWarning } from '../safety/warning-signs';
 import { featureOf } from '../shoe/features';
 import type { VisitContents } from './contents';
-import type { ChosenModel, VisitFacts } from './read-visit';
+import type { ChosenModel, IssuedPair, VisitFacts } from './read-visit';
 import type { SavedStep } from './steps';
 
 export type BlockCode =
   | 'warning'
   | 'refused-decision'
   | 'deadlock'
+  | 'issued-already'
   | 'no-pair'
   | 'model-gone'
   | 'model-unread'
@@ -32,6 +33,8 @@ interface BlockInput {
   facts: Pick<VisitFacts, 'startedAt'>;
   contents: VisitContents;
   specification: Specification;
+  /** What was issued for the pair under work already. */
+  issued: IssuedPair | null;
   warnings: readonly OpenWarning[];
   chosen: TryOn | null;
   model: ChosenModel;
@@ -42,7 +45,16 @@ interface BlockInput {
  * the screen lists the same as the server refuses.
  */
 export function visitBlocks(input: BlockInput): VisitBlock[] {
-  const { warnings, specification } = input;
+  const { warnings, specification, issued } = input;
+  if (issued)
+    return [
+      {
+        code: 'issued-already',
+        step: 'hand-over',
+        path: [],
+        message: 'This pair was handed over or ordered already.',
+      },
+    ];
   return [
     ...warnings.map(
       ({ sign, message }): VisitBlock => ({ code: 'warning', step: 'warnings', path: [sign], message }),

@@ -66,6 +66,11 @@ export const choicesSchema = z.strictObject({
 });
 export type Choices = z.infer<typeof choicesSchema>;
 
+const purposeSchema = keySchema(FINDINGS.activities.options);
+
+/** The work on the pairs of a visit that are not under work now, each under its purpose. */
+const parked = <S extends z.ZodType>(of: S) => z.partialRecord(purposeSchema, of).optional();
+
 export const sockKindSchema = z.strictObject({
   ply: z.int().min(1, 'A sock has 1 to 12 ply.').max(12, 'A sock has 1 to 12 ply.'),
   hole: z.boolean(),
@@ -79,6 +84,12 @@ export const handOverSchema = z.strictObject({
   usualMinutes: z.number().min(0).max(1440).optional(),
   modifications: z.array(modificationSchema).max(12).optional(),
   note: note.optional(),
+});
+
+const triedSchema = z.strictObject({
+  tryOns: tryOnsSchema.optional(),
+  /** Makers and models are hidden while pairs are tried. */
+  blind: z.boolean().optional(),
 });
 
 const markBase = {
@@ -171,14 +182,14 @@ export const STEP_CONTENT = {
     findings: findingsSchema,
     gait: z.array(gaitReading).max(200).optional(),
   }),
-  reason: choicesSchema,
-  candidates: candidatesSchema,
-  'try-on': z.strictObject({
-    tryOns: tryOnsSchema.optional(),
-    /** Makers and models are hidden while pairs are tried. */
-    blind: z.boolean().optional(),
+  reason: choicesSchema.extend({
+    /** The pair under work, where several are asked for. */
+    pair: purposeSchema.optional(),
+    parked: parked(choicesSchema),
   }),
-  'hand-over': handOverSchema,
+  candidates: candidatesSchema.extend({ parked: parked(candidatesSchema) }),
+  'try-on': triedSchema.extend({ parked: parked(triedSchema) }),
+  'hand-over': handOverSchema.extend({ parked: parked(handOverSchema) }),
   warnings: warningsSchema,
   prosthesis: z.strictObject({
     inventory: z.array(sockKindSchema).max(20).optional(),

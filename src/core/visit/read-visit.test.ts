@@ -6,7 +6,7 @@ import { describe, expect, it } from 'vitest';
 import { canonical } from '../prescribe/counterfactual/replay';
 import { checkContent, stepRecord, type VisitContents } from './contents';
 import { contentsOf, stepsHeld } from './held';
-import { knowledgeOfVisit, readVisit } from './read-visit';
+import { readVisit } from './read-visit';
 
 const nobody = visitRecord();
 const read = (contents: VisitContents, record = nobody) => readVisit(record, contents, null);
@@ -172,10 +172,19 @@ describe('what a visit is read by', () => {
     const { specification } = read({ feet: { findings: { left: { arch: 'high' } } } });
     const rules = [] as const;
     const issued = visitRecord({
-      issued: { id: 'i', specification: { ...specification, knowledge: 'old' }, rules },
+      issued: [
+        {
+          id: 'i',
+          purpose: null,
+          specification: { ...specification, knowledge: 'old' },
+          rules,
+          sheet: null,
+          order: null,
+        },
+      ],
     });
     expect(read({}, issued).specification.targets).toEqual(specification.targets);
-    expect(knowledgeOfVisit(issued)).toEqual({ edition: 'old', rules });
+    expect(read({}, issued).options.knowledge).toEqual({ edition: 'old', rules });
   });
 });
 

@@ -17,6 +17,8 @@ import type { Rule } from '../knowledge/rule';
 import type { SchoolChoice } from '../knowledge/schools';
 import { resolve } from '../prescribe/engine/resolve';
 import type { Decision, SetAside, Specification } from '../prescribe/engine/specification';
+import { type AskedPair, findingsForPair, pairAt, pairsAskedFor } from '../purpose/pairs';
+import type { Activity } from '../purpose/serves';
 import { hasAtRiskFoot, type SuggestedWarning, suggestedWarnings } from '../safety/suggested-warnings';
 import { type OpenWarning, openWarnings } from '../safety/warning-signs';
 import { type VisitBlock, visitBlocks } from './blocks';
@@ -31,8 +33,17 @@ export interface VisitFacts {
   carried: { findings: Findings } | null;
   /** The clinic's departures from the shipped knowledge: those of today, or of the day of issue. */
   house: HouseRules;
-  /** What was issued at this visit; it reads as it was issued, whatever the rules are today. */
-  issued: { specification: Specification; rules: readonly Rule[] | null } | null;
+  /** What was issued at this visit, one for each pair; it reads as it was issued, whatever the rules are today. */
+  issued: readonly IssuedPair[];
+}
+
+/** What was issued for one pair. */
+export interface IssuedPair {
+  /** What the pair is for; null where the visit asked for one pair only. */
+  purpose: Activity | null;
+  specification: Specification;
+  /** The rules of its edition, where they are no longer those that ship. */
+  rules: readonly Rule[] | null;
 }
 
 /** The model of the pair that was chosen: `null` when the catalogue lacks it, `undefined` while nobody has looked. */
@@ -51,13 +62,21 @@ export interface VisitInputs {
   facts: VisitFacts;
   examined: readonly Findings[];
   decided: readonly unknown[];
+  pair: readonly unknown[];
   signs: readonly unknown[];
 }
 
 /** Everything that follows from a visit. */
 export interface VisitReading {
   inputs: VisitInputs;
-  /** Record, what carries over and every step, merged: what is kept when the visit is issued. */
+  /** The pairs that are asked for, and the one under work; null while nobody has said what the shoes are for. */
+  pairs: readonly AskedPair[];
+  pair: AskedPair | null;
+  /** What was issued for the pair under work. */
+  issued: IssuedPair | null;
+  /** Record, what carries over and every step, merged. */
+  whole: Findings;
+  /** The same, as it concerns this pair: what is kept when it is issued. */
   findings: Findings;
   /** The same as a whole picture, before and after deriving. */
   entered: EnteredPicture;
@@ -84,9 +103,17 @@ export const recordFindings = ({
 export const findingsOfSteps = (contents: VisitContents): Findings[] =>
   FINDING_STEPS.flatMap((step) => contents[step]?.findings ?? []);
 
-/** The rules that a visit is read by: those of the day of issue once something was issued. */
-export const knowledgeOfVisit = ({ house, issued }: Pick<VisitFacts, 'house' | 'issued'>): Knowledge =>
+/** The rules that a pair is read by: those of the day of issue once it was issued. */
+const knowledgeOfPair = ({ house }: Pick<VisitFacts, 'house'>, issued: IssuedPair | null): Knowledge =>
   issued?.rules ? { edition: issued.specification.knowledge, rules: issued.rules } : knowledgeOf(house);
+
+/** What was issued for a pair; a visit that asked for one pair names no purpose. */
+export const issuedFor = <I extends IssuedPair>(issued: readonly I[], pair: AskedPair | null): I | null =>
+  issued.find(({ purpose }) => purpose === null || purpose === pair?.id) ?? null;
+
+/** Pairs that are asked for and were neither handed over nor ordered yet. */
+export const pairsLeft = (pairs: readonly AskedPair[], issued: readonly IssuedPair[]): AskedPair[] =>
+  pairs.filter((pair) => !issuedFor(issued, pair));
 
 const marksOf = ({ ask, feet }: VisitContents) => [...(ask?.marks ?? []), ...(feet?.marks ?? [])];
 
@@ -111,16 +138,21 @@ export function readVisit(
   /** The earlier reading, where none of the named inputs changed since. */
   const kept = (...names: (keyof VisitInputs)[]): VisitReading | undefined =>
     before && names.every((name) => sameInput(before.inputs[name], inputs[name])) ? before : undefined;
-  const { findings, entered, picture } = kept('facts', 'examined') ?? pictureOf(facts, inputs.examined);
-  const options = kept('facts', 'decided')?.options ?? optionsOf(facts, contents);
+  const about = kept('facts', 'examined', 'pair') ?? pictureOf(facts, inputs.examined, contents.reason?.pair);
+  const { whole, pairs, pair, issued, findings, entered, picture } = about;
+  const options = kept('facts', 'decided', 'pair')?.options ?? optionsOf(facts, contents, issued);
   const specification =
-    kept('facts', 'examined', 'decided')?.specification ??
-    facts.issued?.specification ??
+    kept('facts', 'examined', 'decided', 'pair')?.specification ??
+    issued?.specification ??
     resolve(picture, options);
-  const warnings = kept('facts', 'examined', 'signs')?.warnings ?? warningsOf(picture, contents);
+  const warnings = kept('facts', 'examined', 'signs', 'pair')?.warnings ?? warningsOf(picture, contents);
   const chosen = chosenTryOn(contents);
   return {
     inputs,
+    whole,
+    pairs,
+    pair,
+    issued,
     findings,
     entered,
     picture,
@@ -128,7 +160,7 @@ export function readVisit(
     specification,
     warnings,
     chosen,
-    blocks: visitBlocks({ facts, contents, specification, warnings: warnings.open, chosen, model }),
+    blocks: visitBlocks({ facts, contents, specification, issued, warnings: warnings.open, chosen, model }),
   };
 }
 
@@ -138,6 +170,7 @@ function inputsOf(facts: VisitFacts, contents: VisitContents): VisitInputs {
     facts,
     examined: findingsOfSteps(contents),
     decided: [reason?.school, reason?.setAside, reason?.decisions],
+    pair: [reason?.pair],
     signs: [warnings, ask?.marks, feet?.marks],
   };
 }
@@ -147,19 +180,34 @@ const sameInput = (a: VisitInputs[keyof VisitInputs], b: VisitInputs[keyof Visit
     ? a.length === b.length && a.every((entry, at) => entry === b[at])
     : a === b;
 
-function pictureOf(facts: VisitFacts, examined: readonly Findings[]) {
-  const findings = mergeFindings([recordFindings(facts), facts.carried?.findings ?? {}, ...examined]);
+function pictureOf(facts: VisitFacts, examined: readonly Findings[], picked: Activity | undefined) {
+  const whole = mergeFindings([recordFindings(facts), facts.carried?.findings ?? {}, ...examined]);
+  const pairs = pairsAskedFor(enteredPicture(whole));
+  const pair = pairAt(pairs, picked);
+  const findings = findingsForPair(whole, pair, pairs);
   const entered = enteredPicture(findings);
-  return { findings, entered, picture: deriveFindings(entered) };
+  return {
+    whole,
+    pairs,
+    pair,
+    issued: issuedFor(facts.issued, pair),
+    findings,
+    entered,
+    picture: deriveFindings(entered),
+  };
 }
 
-function optionsOf(facts: VisitFacts, { reason = {} }: VisitContents): VisitOptions {
-  const { issued, patient, clinic } = facts;
+function optionsOf(
+  facts: VisitFacts,
+  { reason = {} }: VisitContents,
+  issued: IssuedPair | null,
+): VisitOptions {
+  const { patient, clinic } = facts;
   return {
     school: issued?.specification.school ?? reason.school ?? patient.school ?? clinic.school,
     setAside: reason.setAside ?? [],
     decisions: reason.decisions ?? [],
-    knowledge: knowledgeOfVisit(facts),
+    knowledge: knowledgeOfPair(facts, issued),
   };
 }
 

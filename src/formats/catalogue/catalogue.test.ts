@@ -291,12 +291,12 @@ describe('what is wrong is told by row and column', () => {
           price: null,
           status: 'current',
           replaces: null,
-          readings: { drop: [{ value: 80, from: 'maker', on: '2031-01-01' }] },
+          readings: { drop: [{ value: 180, from: 'maker', on: '2031-01-01' }] },
         },
       ]),
     );
     expect(messages(JSON.stringify(document))).toEqual([
-      { row: 1, column: 'readings.drop', message: '80 lies outside 0–25.' },
+      { row: 1, column: 'readings.drop', message: '180 lies outside 0–100.' },
     ]);
     document.models[0].readings = {};
     document.models.push({ ...document.models[0], sizes: [] });

@@ -9,6 +9,7 @@ import type { Rule } from '@/core/knowledge/rule';
 import type { SchoolChoice } from '@/core/knowledge/schools';
 import type { Modification, OrderEvent, OrderState } from '@/core/orders/order';
 import type { Specification } from '@/core/prescribe/engine/specification';
+import type { Activity } from '@/core/purpose/serves';
 import type { BenchAnswers } from '@/core/shoe/bench/read-bench';
 import type { FeatureValues } from '@/core/shoe/features';
 import type { FeatureReadings } from '@/core/shoe/readings/readings';
@@ -152,6 +153,8 @@ export interface Database {
     choices: JSONColumnType<Choices>;
     result: JSONColumnType<Specification>;
     house_version: Generated<number>;
+    /** What the pair is for, where the visit asked for several. */
+    purpose: Activity | null;
     issued_by: string;
     issued_at: Generated<Date>;
   };

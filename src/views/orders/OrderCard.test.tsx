@@ -10,6 +10,7 @@ const order = (part: Partial<OrderRecord> = {}): OrderRecord => ({
   id: 'f1c0a6a4-6a52-4d58-8f8d-2f7f5d1c9e01',
   patient: { id: '0b9f2a51-1d2e-4c3f-8a4b-5c6d7e8f9a0b', name: 'Ada Example' },
   visitId: '7d0f4b1e-58a4-4d3c-9a63-0c4f3f5a2b11',
+  specificationId: '8e1f5c2f-69b5-4e4d-8b74-1d504a6b3c22',
   model: testShoe('4a1d7a52-6a1e-4f0b-9a53-0d5a7b1f2c22', {}, { name: 'Quay', version: '5' }),
   sizeLeft: 'UK 8 D',
   sizeRight: 'UK 8 D',

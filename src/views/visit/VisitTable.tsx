@@ -1,13 +1,11 @@
-import { type ComponentType, lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
+import { type ComponentType, lazy, Suspense, useEffect, useRef, useState } from 'react';
 import type { VisitRecord } from '@/contract/records';
-import type { FindingId } from '@/core/findings/findings';
-import type { Rule } from '@/core/knowledge/rule';
-import { findingsOfRule, indexOf } from '@/core/prescribe/engine/rule-index';
 import type { Target } from '@/core/prescribe/engine/specification';
-import { knowledgeOfVisit } from '@/core/visit/read-visit';
+import { isPairStep } from '@/core/visit/pair-work';
 import type { SavedStep } from '@/core/visit/steps';
 import { isSavedStep, isVisitStep, VISIT_STEPS } from '@/core/visit/steps';
 import { Keys } from './Keys';
+import { PairPicker } from './PairPicker';
 import { SavingLine } from './SavingLine';
 import { SpecificationPanel } from './SpecificationPanel';
 import { Spine, STEP_NAME } from './Spine';
@@ -42,17 +40,6 @@ const SCREENS: Record<SavedStep, ComponentType> = {
   prosthesis: Prosthesis,
 };
 
-/** Findings that a target rests on, so that the work area can show them. */
-function findingsBehind(target: Target | null, rules: readonly Rule[]): ReadonlySet<FindingId> {
-  const { byId } = indexOf(rules);
-  return new Set(
-    (target?.pushes ?? []).flatMap((push) => {
-      const rule = byId.get(push.rule);
-      return rule ? findingsOfRule(rule) : [];
-    }),
-  );
-}
-
 const fromHash = (): SavedStep | null => {
   const name = location.hash.slice(1);
   return isSavedStep(name) ? name : null;
@@ -66,8 +53,6 @@ export function VisitTable({ visit }: { visit: VisitRecord }) {
   const [restored, setRestored] = useState<SavedStep[]>([]);
   const current = useRef(step);
   current.current = step;
-  const { rules } = useMemo(() => knowledgeOfVisit(visit), [visit]);
-  const lit = useMemo(() => findingsBehind(target, rules), [target, rules]);
 
   useEffect(() => {
     setRestored(store.restore());
@@ -91,7 +76,7 @@ export function VisitTable({ visit }: { visit: VisitRecord }) {
   };
 
   return (
-    <VisitProvider visit={visit} store={store} lit={lit}>
+    <VisitProvider visit={visit} store={store} target={target}>
       <div
         className="grow grid grid-cols-[auto_1fr_minmax(17rem,23rem)] min-h-0 h-[calc(100vh-2.75rem)]"
         data-visit={visit.id}
@@ -145,6 +130,7 @@ function Work({
         </p>
         <SavingLine />
       </header>
+      {isPairStep(step) && <PairPicker />}
       {state.others.length > 0 && (
         <p role="status" className="px-5 text-hold">
           {state.others

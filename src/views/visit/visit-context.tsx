@@ -11,8 +11,11 @@ import {
 import type { VisitRecord } from '@/contract/records';
 import type { FindingId } from '@/core/findings/findings';
 import type { ClinicalPicture } from '@/core/findings/picture';
+import type { Rule } from '@/core/knowledge/rule';
 import type { SchoolChoice } from '@/core/knowledge/schools';
-import type { Specification } from '@/core/prescribe/engine/specification';
+import { findingsOfRule, indexOf } from '@/core/prescribe/engine/rule-index';
+import type { Specification, Target } from '@/core/prescribe/engine/specification';
+import type { AskedPair } from '@/core/purpose/pairs';
 import type { VisitBlock } from '@/core/visit/blocks';
 import type { StepContents } from '@/core/visit/contents';
 import { chosenTryOn, readVisit, type VisitOptions, type VisitReading } from '@/core/visit/read-visit';
@@ -27,8 +30,11 @@ interface VisitView {
   visit: VisitRecord;
   store: VisitStore;
   state: VisitState;
-  /** Everything known, with what follows from it. */
+  /** Everything known, with what follows from it, as it concerns the pair under work. */
   picture: ClinicalPicture;
+  /** The pairs that are asked for, and the one under work. */
+  pairs: readonly AskedPair[];
+  pair: AskedPair | null;
   /** Warning signs that the findings point at, and those that are not answered. */
   warnings: VisitReading['warnings'];
   /** What stands between this visit and a hand-over. */
@@ -51,8 +57,20 @@ const Context = createContext<VisitView | null>(null);
 interface ProviderProps {
   visit: VisitRecord;
   store: VisitStore;
-  lit: ReadonlySet<FindingId>;
+  /** The target under the pointer. */
+  target: Target | null;
   children: ReactNode;
+}
+
+/** Findings that a target rests on, so that the work area can show them. */
+function findingsBehind(target: Target | null, rules: readonly Rule[]): ReadonlySet<FindingId> {
+  const { byId } = indexOf(rules);
+  return new Set(
+    (target?.pushes ?? []).flatMap((push) => {
+      const rule = byId.get(push.rule);
+      return rule ? findingsOfRule(rule) : [];
+    }),
+  );
 }
 
 /** Reads the visit anew whenever a step changes; what did not change stays the same object. */
@@ -71,9 +89,12 @@ function useReading(visit: VisitRecord, { steps }: VisitState): VisitReading {
 }
 
 /** Everything the steps read: the saved visit, and the reading that follows from it. */
-export function VisitProvider({ visit, store, lit, children }: ProviderProps) {
+export function VisitProvider({ visit, store, target, children }: ProviderProps) {
   const state = useSyncExternalStore(store.subscribe, store.snapshot, store.snapshot);
-  const { entered, picture, options, specification, warnings, blocks } = useReading(visit, state);
+  const reading = useReading(visit, state);
+  const { entered, options } = reading;
+  const { rules } = options.knowledge;
+  const lit = useMemo(() => findingsBehind(target, rules), [target, rules]);
   const reasoning = useReasoning(entered, options);
   const readOnly = visit.closedAt !== null;
   const [held] = useState(() => new Map<string, unknown>());
@@ -82,10 +103,12 @@ export function VisitProvider({ visit, store, lit, children }: ProviderProps) {
       visit,
       store,
       state,
-      picture,
-      warnings,
-      blocks,
-      specification,
+      picture: reading.picture,
+      pairs: reading.pairs,
+      pair: reading.pair,
+      warnings: reading.warnings,
+      blocks: reading.blocks,
+      specification: reading.specification,
       options,
       school: options.school,
       reasoning,
@@ -93,7 +116,7 @@ export function VisitProvider({ visit, store, lit, children }: ProviderProps) {
       readOnly,
       held,
     }),
-    [visit, store, state, picture, warnings, blocks, specification, options, reasoning, lit, readOnly, held],
+    [visit, store, state, reading, options, reasoning, lit, readOnly, held],
   );
   return <Context value={view}>{children}</Context>;
 }

@@ -3,6 +3,7 @@ import type { FieldError } from '@/contract/operation';
 import type { PresenceAnswer, VisitRecord } from '@/contract/records';
 import type { StepContents, StepRecord } from '@/core/visit/contents';
 import { contentsOf } from '@/core/visit/held';
+import { PAIR_STEPS, type PairContents, type PairStep } from '@/core/visit/pair-work';
 import { SAVED_STEPS, type SavedStep, type StepState, stepTable } from '@/core/visit/steps';
 import { differences } from './differences';
 import { type Draft, dropDraft, keepDraft, readDraft } from './drafts';
@@ -147,6 +148,16 @@ export class VisitStore {
     this.keep(step);
     if (!unchanged && entry.saving !== 'conflict') this.schedule(step, SAVE_AFTER_MS);
     if (entry.saving === 'conflict') this.put(step, { saving: 'conflict' });
+  }
+
+  /** Takes up the work on another pair; on a closed visit it is only looked at. */
+  turnTo(contents: PairContents): void {
+    for (const step of PAIR_STEPS) this.turnStep(step, contents[step]);
+  }
+
+  private turnStep<S extends PairStep>(step: S, content: PairContents[S]): void {
+    if (this.closed) this.put<PairStep>(step, { content });
+    else this.change<PairStep>(step, content, {});
   }
 
   setState(step: SavedStep, state: StepState): void {

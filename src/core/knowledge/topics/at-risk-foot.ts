@@ -1,4 +1,4 @@
-import { all, any, atLeast, atMost, has, is, topic } from '../rule';
+import { all, any, atLeast, has, is, topic } from '../rule';
 
 /** Loss of sensation, circulation, ulcer and amputation. */
 export const atRiskFoot = topic('At-risk foot', [
@@ -87,16 +87,6 @@ export const atRiskFoot = topic('At-risk foot', [
     sources: ['uccioli-1995', 'ulbrecht-2014', 'bus-2013'],
     because:
       'Therapeutic shoes with an insole shaped by pressure halved how often ulcers came back, when worn.',
-  },
-  {
-    id: 'at-risk-low-ordinary',
-    finding: 'diabetes, category 0',
-    when: all(has('conditions', 'diabetes'), atMost('atRiskCategory', 0)),
-    wishes: [{ feature: 'use', avoid: ['therapeutic', 'post-operative'] }],
-    strength: 'slight',
-    evidence: 'B',
-    sources: ['reiber-2002'],
-    because: 'Therapeutic shoes gave no benefit to people at low risk: an ordinary shoe that fits is enough.',
   },
   {
     id: 'at-risk-deformity-shape',

@@ -7,8 +7,16 @@ export const footShape = topic('Foot shape', [
     finding: 'low, rigid arch',
     when: all(is('arch', 'low'), is('archMobility', 'rigid')),
     wishes: [
-      { feature: 'archContour', atMost: 1 },
-      { feature: 'heelCushioning', atLeast: 4 },
+      {
+        feature: 'archContour',
+        curve: [
+          [1, 1],
+          [2, 0.9],
+          [2.5, 0.3],
+          [3, 0],
+        ],
+      },
+      { feature: 'heelCushioning', atLeast: 3.5 },
       { feature: 'forefootCushioning', atLeast: 3.5, strength: 'moderate' },
       { feature: 'drop', atLeast: 6, atMost: 12, strength: 'moderate' },
       { feature: 'insertKind', worth: { cushion: 1, none: 0.8, custom: 0.5, contoured: 0.1, stiffener: 0 } },
@@ -52,8 +60,8 @@ export const footShape = topic('Foot shape', [
     finding: 'high arch',
     when: is('arch', 'high'),
     wishes: [
-      { feature: 'heelCushioning', atLeast: 4 },
-      { feature: 'forefootCushioning', atLeast: 4 },
+      { feature: 'heelCushioning', atLeast: 3.5 },
+      { feature: 'forefootCushioning', atLeast: 3.5 },
       { feature: 'medialSupport', avoid: ['post'] },
       { feature: 'archContour', atMost: 2 },
       { feature: 'heelBase', atLeast: 88, atMost: 105 },

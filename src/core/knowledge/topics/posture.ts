@@ -94,7 +94,7 @@ export const posture = topic('Posture', [
     wishes: [
       { feature: 'lateralSupport', worth: { flare: 1, sidewall: 0.9, none: 0 } },
       { feature: 'heelBase', atLeast: 88, atMost: 105 },
-      { feature: 'archContour', atMost: 1.5 },
+      { feature: 'archContour', atMost: 2 },
     ],
     strength: 'strong',
     evidence: 'C',

@@ -1,3 +1,4 @@
+import { ALIGNMENT_TOLERANCE, LARGEST_WEDGE_MM } from '../../prosthesis/shank-alignment';
 import { all, atLeast, below, has, is, topic } from '../rule';
 
 /** Shoes for a prosthetic foot, an orthosis, an insert. */
@@ -7,11 +8,15 @@ export const prosthesisAndOrthosis = topic('Prosthesis and orthosis', [
     finding: 'prosthetic foot with a set heel rise',
     when: is('prosthesisSide', ['left', 'right']),
     wishes: [
-      { feature: 'drop', atMost: { finding: 'prosthesisSetRise', plus: 5 } },
       {
         feature: 'drop',
-        atLeast: { finding: 'prosthesisSetRise' },
-        atMost: { finding: 'prosthesisSetRise' },
+        atLeast: { finding: 'prosthesisSetRise', plus: -(LARGEST_WEDGE_MM + ALIGNMENT_TOLERANCE.cautionMm) },
+        atMost: { finding: 'prosthesisSetRise', plus: ALIGNMENT_TOLERANCE.cautionMm },
+      },
+      {
+        feature: 'drop',
+        atLeast: { finding: 'prosthesisSetRise', plus: -ALIGNMENT_TOLERANCE.fineMm },
+        atMost: { finding: 'prosthesisSetRise', plus: ALIGNMENT_TOLERANCE.fineMm },
         reach: 5,
         strength: 'strong',
       },

@@ -1,5 +1,14 @@
-import { above, all, any, atMost, has, is, topic } from '../rule';
+import { above, all, any, atLeast, atMost, has, is, topic, type Wish } from '../rule';
 import { INNER_TISSUES } from './inner-tissues';
+
+/** What a foot that leans out is given: ground under its outer side, and nothing that pushes it there. */
+const BROAD_AND_FREE: readonly Wish[] = [
+  { feature: 'heelBase', atLeast: 88, atMost: 105 },
+  { feature: 'forefootBase', atLeast: 112, atMost: 130 },
+  { feature: 'lateralSupport', prefer: ['sidewall', 'flare'] },
+  { feature: 'medialSupport', avoid: ['post'] },
+  { feature: 'archContour', atMost: 2 },
+];
 
 /** How the foot stands and moves: the question is whether it moves more than when standing. */
 export const roll = topic('Roll', [
@@ -22,20 +31,29 @@ export const roll = topic('Roll', [
   },
   {
     id: 'rolls-out',
-    finding: 'rolls out, or repeated ankle sprains',
-    when: any(is('roll', 'out'), has('injuries', 'repeated-sprain')),
-    wishes: [
-      { feature: 'heelBase', atLeast: 88, atMost: 105 },
-      { feature: 'forefootBase', atLeast: 112, atMost: 130 },
-      { feature: 'lateralSupport', prefer: ['sidewall', 'flare'] },
-      { feature: 'medialSupport', avoid: ['post'] },
-      { feature: 'archContour', atMost: 1.5 },
-    ],
+    finding: 'rolls out and it troubles, or ankle sprains',
+    when: any(
+      all(is('roll', 'out'), atLeast('worstPain', 1)),
+      has('injuries', ['lateral-sprain', 'repeated-sprain']),
+    ),
+    wishes: BROAD_AND_FREE,
     strength: 'strong',
     evidence: 'C',
     sources: ['practice'],
     because:
       'Support under the arch tips this foot further out; a broad base and an outer wall keep it over the sole.',
+  },
+  {
+    id: 'rolls-out-no-trouble',
+    finding: 'rolls out',
+    when: is('roll', 'out'),
+    wishes: BROAD_AND_FREE,
+    strength: 'moderate',
+    schools: ['shape', 'load'],
+    evidence: 'C',
+    sources: ['practice'],
+    because: 'What leans out is given a broad base and not pushed further, though nothing hurts yet.',
+    contestedBy: ['rolls-out-centre'],
   },
   {
     id: 'stability-without-need',

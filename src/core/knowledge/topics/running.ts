@@ -9,7 +9,6 @@ export const running = topic('Running', [
     finding: 'road running',
     when: has('activities', 'road-running'),
     wishes: [
-      { feature: 'use', prefer: ['road-running'] },
       { feature: 'heelCushioning', atLeast: 3, strength: 'moderate' },
       { feature: 'tread', prefer: ['road'], strength: 'slight' },
       { feature: 'plate', avoid: ['rigid'], strength: 'moderate' },
@@ -25,7 +24,6 @@ export const running = topic('Running', [
     finding: 'race days only',
     when: all(has('activities', 'racing'), { not: has('activities', 'road-running') }),
     wishes: [
-      { feature: 'use', prefer: ['racing'] },
       { feature: 'mass', atMost: 220, strength: 'moderate' },
       { feature: 'plate', prefer: ['flexible', 'rigid'], strength: 'slight' },
     ],
@@ -175,10 +173,7 @@ export const running = topic('Running', [
     id: 'race-pair-is-no-daily-pair',
     finding: 'races and trains in one pair',
     when: all(has('activities', 'racing'), has('activities', 'road-running')),
-    wishes: [
-      { feature: 'plate', avoid: ['rigid'] },
-      { feature: 'use', avoid: ['racing'] },
-    ],
+    wishes: [{ feature: 'plate', avoid: ['rigid'] }],
     strength: 'moderate',
     evidence: 'C',
     sources: ['practice', 'roy-2006'],

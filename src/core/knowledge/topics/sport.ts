@@ -1,7 +1,5 @@
 import { all, any, atLeast, below, has, topic } from '../rule';
 
-const runningUses = ['road-running', 'racing', 'trail'] as const;
-
 /** Trail, court, lifting and gym. */
 export const sport = topic('Sport', [
   {
@@ -9,7 +7,6 @@ export const sport = topic('Sport', [
     finding: 'trail or hiking',
     when: has('activities', ['trail', 'hiking']),
     wishes: [
-      { feature: 'use', prefer: ['trail', 'hiking'] },
       { feature: 'tread', prefer: ['lugs'] },
       { feature: 'tread', avoid: ['smooth'] },
       { feature: 'toeProtection', prefer: ['bumper', 'rock-plate'], strength: 'moderate' },
@@ -24,8 +21,6 @@ export const sport = topic('Sport', [
     finding: 'court play',
     when: has('activities', ['court', 'indoor-court']),
     wishes: [
-      { feature: 'use', avoid: [...runningUses, 'dress', 'house'], strength: 'limit' },
-      { feature: 'use', prefer: ['court', 'indoor-court'] },
       { feature: 'heelStack', atMost: 25 },
       { feature: 'drop', atMost: 8, strength: 'moderate' },
       { feature: 'forefootBase', atLeast: 112, atMost: 130 },
@@ -65,7 +60,6 @@ export const sport = topic('Sport', [
     finding: 'lifting',
     when: has('activities', ['lifting-upright', 'lifting-low-bar']),
     wishes: [
-      { feature: 'use', avoid: [...runningUses], strength: 'limit' },
       { feature: 'midsoleHardness', atLeast: 5 },
       { feature: 'heelCushioning', atMost: 1.5, strength: 'moderate' },
     ],
@@ -97,16 +91,6 @@ export const sport = topic('Sport', [
     evidence: 'C',
     sources: ['practice'],
     because: 'With good ankles a flat firm sole serves low-bar lifts.',
-  },
-  {
-    id: 'task-gym',
-    finding: 'gym and intervals',
-    when: has('activities', 'gym'),
-    wishes: [{ feature: 'use', prefer: ['gym', 'road-running', 'walking'] }],
-    strength: 'moderate',
-    evidence: 'C',
-    sources: ['practice'],
-    because: 'A running shoe where there is impact, a walking shoe where there is walking.',
   },
   {
     id: 'trail-long-plate',

@@ -7,7 +7,6 @@ export const work = topic('Work and everyday', [
     finding: 'walking and everyday',
     when: has('activities', ['walking', 'everyday']),
     wishes: [
-      { feature: 'use', prefer: ['walking', 'everyday', 'road-running', 'therapeutic'] },
       { feature: 'heelBase', atLeast: 82, atMost: 100, strength: 'slight' },
       { feature: 'rocker', atLeast: 1.5, strength: 'slight' },
     ],
@@ -21,7 +20,6 @@ export const work = topic('Work and everyday', [
     finding: 'standing work',
     when: has('activities', 'standing-work'),
     wishes: [
-      { feature: 'use', prefer: ['work', 'safety', 'walking', 'therapeutic'] },
       { feature: 'heelCushioning', atLeast: 3, atMost: 4 },
       { feature: 'heelBase', atLeast: 84, atMost: 105, strength: 'slight' },
     ],
@@ -99,7 +97,6 @@ export const work = topic('Work and everyday', [
     finding: 'protective work: sole and fit',
     when: has('activities', 'protective-work'),
     wishes: [
-      { feature: 'use', prefer: ['safety'] },
       { feature: 'tread', prefer: ['slip-rated', 'lugs'] },
       { feature: 'toeRoom', atLeast: 13, atMost: 17 },
       { feature: 'heelCushioning', atLeast: 3, strength: 'slight' },
@@ -115,7 +112,6 @@ export const work = topic('Work and everyday', [
     finding: 'dress shoes',
     when: has('activities', 'dress'),
     wishes: [
-      { feature: 'use', prefer: ['dress', 'everyday'] },
       { feature: 'heelKind', worth: { wedge: 1, block: 0.9, flat: 0.9, platform: 0.4, slender: 0.2 } },
       {
         feature: 'heelHeight',
@@ -167,10 +163,7 @@ export const work = topic('Work and everyday', [
     id: 'everyday-no-racing',
     finding: 'everyday wear',
     when: has('activities', 'everyday'),
-    wishes: [
-      { feature: 'use', avoid: ['racing', 'lifting', 'post-operative'] },
-      { feature: 'forefootStiffness', atLeast: 1.5, atMost: 4, strength: 'slight' },
-    ],
+    wishes: [{ feature: 'forefootStiffness', atLeast: 1.5, atMost: 4, strength: 'slight' }],
     strength: 'moderate',
     evidence: 'C',
     sources: ['practice'],

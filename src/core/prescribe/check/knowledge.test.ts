@@ -82,7 +82,7 @@ describe('the check of the knowledge finds', () => {
     ['unknown-feature', { wishes: [{ feature: 'sparkle' as 'drop', atLeast: 1 }] }],
     ['unknown-option', { wishes: [{ feature: 'closure', prefer: ['velour'] }] }],
     ['wrong-wish', { wishes: [{ feature: 'drop', prefer: ['low'] }] }],
-    ['out-of-bounds', { wishes: [{ feature: 'drop', atLeast: 60 }] }],
+    ['out-of-bounds', { wishes: [{ feature: 'drop', atLeast: 160 }] }],
     ['no-source', { sources: [] }],
     ['unknown-source', { sources: ['nobody-1999'] }],
     ['grade-without-source', { evidence: 'A' }],

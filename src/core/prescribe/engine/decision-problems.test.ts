@@ -37,7 +37,7 @@ describe('what is wrong with a decision', () => {
     [{ from: 4, to: Number.POSITIVE_INFINITY }],
     [{ from: 8, to: 4 }],
     [{ from: -1, to: 4 }],
-    [{ from: 4, to: 26 }],
+    [{ from: 4, to: 101 }],
   ])('a band of %j is refused at the band', (band) => {
     const { band: _, ...rest } = { feature: 'drop', kind: 'overrule', reason: 'as agreed' } as Decision;
     expect(fields(decisionProblems(band ? { ...rest, band } : rest))).toEqual(['band']);

@@ -144,9 +144,7 @@ export function awaitedOf(
     return amounts.flatMap((amount): [FeatureId, Awaited][] => {
       const lacking = sides.filter((side) => numberAt(picture, amount, side) === null);
       const { id, finding } = rule;
-      return lacking.length === 0
-        ? []
-        : [[feature, { rule: id, amount, sides: lacking, strength, finding }]];
+      return lacking.length === 0 ? [] : [[feature, { rule: id, amount, sides: lacking, strength, finding }]];
     });
   });
 }

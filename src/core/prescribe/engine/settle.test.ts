@@ -1,6 +1,6 @@
 import { testPush } from '@tests/fixtures/push';
 import { describe, expect, it } from 'vitest';
-import { type FeatureId, FEATURES } from '../../shoe/features';
+import { FEATURES, type FeatureId } from '../../shoe/features';
 import { resolveFeature } from './resolve-feature';
 import { bandOf, costAt, settle, tensionOf, withoutEach } from './settle';
 import type { Push, Target } from './specification';
@@ -26,9 +26,21 @@ describe('where pushes come to rest', () => {
     const both = [testPush('a', band(6, 12)), testPush('b', band(8, 14))];
     expect(bandOf(settle('drop', both))).toEqual({ from: 8, to: 12 });
     // A graded wish is met from nine tenths of its best.
-    const curve = testPush('curve', { curve: [[4, 0], [8, 1], [12, 0]] as const });
+    const curve = testPush('curve', {
+      curve: [
+        [4, 0],
+        [8, 1],
+        [12, 0],
+      ] as const,
+    });
     expect(bandOf(settle('drop', [curve]))).toEqual({ from: 8, to: 8 });
-    const flat = testPush('flat', { curve: [[0, 0.8], [8, 1], [16, 0.8]] as const });
+    const flat = testPush('flat', {
+      curve: [
+        [0, 0.8],
+        [8, 1],
+        [16, 0.8],
+      ] as const,
+    });
     expect(bandOf(settle('drop', [flat]))).toEqual({ from: 4, to: 12 });
   });
 

@@ -1,5 +1,6 @@
 import { memoize } from '../../memo/memoize';
 import { type FeatureId, type FeatureValue, featureOf } from '../../shoe/features';
+import { measuringErrorOf } from '../../shoe/readings/readings';
 import type { Band, EndCost, Push, Want } from './specification';
 import { utilityAt, type Values, valuesOf } from './utility';
 
@@ -20,6 +21,7 @@ export const FIRM_WEIGHT = 8;
 
 /** One feature's pushes summed over its scale, and the place where they come to rest. */
 export interface Settled {
+  feature: FeatureId;
   values: Values;
   limits: Push[];
   pulls: Push[];
@@ -61,6 +63,7 @@ export function settle(feature: FeatureId, pushes: readonly Push[]): Settled {
   }
   const bestAt = bestOf(values, total, inside);
   return {
+    feature,
     values,
     limits,
     pulls,
@@ -115,6 +118,15 @@ export function bandOf(settled: Settled): Band {
   let high = settled.bestAt;
   while (low > least && isAcceptable(settled, low - 1)) low -= 1;
   while (high < most && isAcceptable(settled, high + 1)) high += 1;
+  // Where two wishes meet in a point, nobody measures closer than this.
+  const grain = Math.round(measuringErrorOf(settled.feature) / ((list[1] ?? 1) - (list[0] ?? 0)));
+  if (high - low < grain) {
+    const within = (at: number) => at >= least && at <= most && settled.inside[at] === 1;
+    for (let step = 1; step <= grain && within(settled.bestAt - step); step += 1)
+      low = Math.min(low, settled.bestAt - step);
+    for (let step = 1; step <= grain && within(settled.bestAt + step); step += 1)
+      high = Math.max(high, settled.bestAt + step);
+  }
   return { from: list[low]!, to: list[high]! };
 }
 

@@ -42,7 +42,7 @@ describe('the values of a feature', () => {
     const drop = featureOf('drop');
     if (drop.kind === 'choice') throw new Error('drop is a scale');
     const { list, numbers, away } = valuesOf(drop);
-    expect([list[0], list[1], list.at(-1)]).toEqual([0, 0.5, 25]);
+    expect([list[0], list[1], list.at(-1)]).toEqual([0, 0.5, 100]);
     expect(numbers).toEqual(list);
     expect(away[list.indexOf(8)]).toBe(0);
     expect(away[list.indexOf(0.5)]).toBe(7.5);

@@ -37,7 +37,11 @@ export function acceptsEverything(target: Target): boolean {
 }
 
 /** A band of grades in words, rounded inwards: the words admit nothing that the numbers exclude. */
-function gradesInWords(anchors: readonly string[], { from, to }: Band, open: { low: boolean; high: boolean }) {
+function gradesInWords(
+  anchors: readonly string[],
+  { from, to }: Band,
+  open: { low: boolean; high: boolean },
+) {
   const [first, last] = [Math.ceil(from), Math.floor(to)];
   // A band between two grades is named by both.
   if (first > last) return `between ${gradeName(anchors, last)} and ${gradeName(anchors, first)}`;
@@ -156,14 +160,22 @@ export const DECISION_WORD: Record<DecisionKind, string> = {
 const active = ({ pushes }: Target): Push[] => pushes.filter((push) => push.setAside === undefined);
 
 /** Whether a limit that nobody set aside speaks of a target. */
-export const hasLimit = (target: Target): boolean => active(target).some(({ strength }) => strength === 'limit');
+export const hasLimit = (target: Target): boolean =>
+  active(target).some(({ strength }) => strength === 'limit');
+
+/** Whether a target is strong: at least as much weight as one strong wish, and more than slight wishes that agree. */
+export function isFirm(target: Target): boolean {
+  if (target.decision && !target.decision.refused) return target.decision.kind !== 'loosen';
+  const heaviest = Math.max(0, ...active(target).map(({ weight }) => weight));
+  const weight = active(target).reduce((sum, push) => sum + push.weight, 0);
+  return weight >= FIRM * FIRM_WEIGHT && heaviest >= WEIGHT.moderate;
+}
 
 /** Strength in a word: many slight wishes that agree are never more than moderate. */
 export function firmnessWord(target: Target): string {
   if (target.decision && !target.decision.refused) return DECISION_WORD[target.decision.kind];
   if (hasLimit(target)) return 'limit';
-  const heaviest = Math.max(0, ...active(target).map(({ weight }) => weight));
-  if (target.firmness >= FIRM && heaviest >= WEIGHT.moderate) return 'strong';
+  if (isFirm(target)) return 'strong';
   return target.firmness >= FIRM / 2 ? 'moderate' : 'slight';
 }
 
@@ -172,4 +184,7 @@ const FIRM = 0.5;
 
 /** Whether one slight wish, or less, is all that speaks: a preference, not a demand. */
 const isSlight = (target: Target): boolean =>
-  target.decision === undefined && !hasLimit(target) && target.firmness > 0 && target.firmness <= WEIGHT.slight / FIRM_WEIGHT;
+  target.decision === undefined &&
+  !hasLimit(target) &&
+  target.firmness > 0 &&
+  target.firmness <= WEIGHT.slight / FIRM_WEIGHT;

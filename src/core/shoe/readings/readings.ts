@@ -59,12 +59,17 @@ export const readingsFrom = (values: FeatureValues, from: ValueSource, on: strin
 const MEASURING_ERROR: Record<string, number> = { mm: 1, g: 10, '%': 4, deg: 3 };
 const GRADE_ERROR = 0.75;
 
+/** What two careful people may differ by on a feature; nothing where it is a choice. */
+export function measuringErrorOf(feature: FeatureId): number {
+  const definition = featureOf(feature);
+  if (definition.kind === 'choice') return 0;
+  return definition.kind === 'grade' ? GRADE_ERROR : (MEASURING_ERROR[definition.unit] ?? 0);
+}
+
 /** Whether two values of one feature say different things. */
 export function disagree(feature: FeatureId, a: FeatureValue, b: FeatureValue): boolean {
-  const definition = featureOf(feature);
-  if (definition.kind === 'choice') return a !== b;
-  const error = definition.kind === 'grade' ? GRADE_ERROR : (MEASURING_ERROR[definition.unit] ?? 0);
-  return Math.abs(Number(a) - Number(b)) > error;
+  if (featureOf(feature).kind === 'choice') return a !== b;
+  return Math.abs(Number(a) - Number(b)) > measuringErrorOf(feature);
 }
 
 export interface Disagreement {

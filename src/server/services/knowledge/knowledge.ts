@@ -189,36 +189,46 @@ export async function readIssued(tenant: Tenant, id: string): Promise<IssuedReco
   };
 }
 
-/** What was issued at a visit, with the house rules of that day; its rules too where the shipped ones have moved on. */
+/**
+ * What was issued at a visit, one for each pair in the order of issue, with the house rules of that day; its rules too
+ * where the shipped ones have moved on, and the sheet once the pair was handed over.
+ */
 export async function issuedAt({ tx }: Tenant, visitId: string) {
-  const row = await tx
+  const rows = await tx
     .selectFrom('specification')
     .leftJoin('knowledge_edition', (join) =>
       join.on(sql<boolean>`knowledge_edition.edition = specification.result->>'knowledge'`),
     )
+    .leftJoin('house_rules', 'house_rules.version', 'specification.house_version')
+    .leftJoin('hand_over', 'hand_over.specification_id', 'specification.id')
     .select([
       'specification.id',
+      'specification.purpose',
       'specification.result',
-      'specification.house_version',
+      'house_rules.version',
+      'house_rules.changes',
+      'house_rules.settings',
       'knowledge_edition.rules',
+      'hand_over.sheet',
     ])
     .where('specification.visit_id', '=', visitId)
-    .executeTakeFirst();
-  if (!row) return null;
-  const specification = row.result;
-  const house =
-    (await tx
-      .selectFrom('house_rules')
-      .select(['version', 'changes', 'settings'])
-      .where('version', '=', row.house_version)
-      .executeTakeFirst()) ?? NO_HOUSE_RULES;
-  return {
-    id: row.id,
-    specification,
-    house,
-    // Today's rules under the same name need not travel.
-    rules: editionOf(house) === specification.knowledge ? null : row.rules,
-  };
+    .orderBy('specification.issued_at')
+    .execute();
+  return rows.map(({ id, purpose, result, version, changes, settings, rules, sheet }) => {
+    const house =
+      version === null || changes === null || settings === null
+        ? NO_HOUSE_RULES
+        : { version, changes, settings };
+    return {
+      id,
+      purpose,
+      specification: result,
+      house,
+      // Today's rules under the same name need not travel.
+      rules: editionOf(house) === result.knowledge ? null : rules,
+      sheet,
+    };
+  });
 }
 
 /** Replays an issued specification with the rules of its edition, and with those of today. */

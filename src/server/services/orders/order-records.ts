@@ -54,6 +54,7 @@ export async function listOrders({ tx }: Tenant, filter: OrderFilter): Promise<O
         id: row.id,
         patient: { id: row.patient_id, name: `${row.given_name} ${row.family_name}` },
         visitId: row.visit_id,
+        specificationId: row.specification_id,
         model: modelOf({ ...row, id: row.model_id }),
         sizeLeft: row.size_left,
         sizeRight: row.size_right,

@@ -25,7 +25,10 @@ import { closeWith, issueSpecification, modelInCatalogue, readyToIssue, sizesTri
 import { startPair } from '../visits/start-pair';
 import { listOrders } from './order-records';
 
-/** Ends a visit with a pair that is not in hand yet: the specification is issued, the pair ordered in the sizes tried. */
+/**
+ * Orders the pair under work, which is not in hand yet: the specification is issued, the pair ordered in the sizes tried.
+ * The visit ends with the last pair that is asked for.
+ */
 export async function orderPair(
   tenant: Tenant,
   visitId: string,
@@ -58,7 +61,8 @@ export async function orderPair(
     .returning('id')
     .executeTakeFirstOrThrow();
   await note(tenant, id, 'created', '');
-  await closeWith(tenant, visitId, `ordered: ${modelTitle(model)}, ${size.both}`);
+  if (ready.left.length === 0)
+    await closeWith(tenant, visitId, `ordered: ${modelTitle(model)}, ${size.both}`);
   await audit(tenant, 'write', 'pair ordered', patient.id);
   return oneOrder(tenant, id);
 }

@@ -48,6 +48,7 @@ export async function rankCandidates(tenant: Tenant, body: Body<'candidates'>) {
   const { specification, models, ranking, sizeOf } = await fitted(tenant, body);
   const { usable, noSize } = candidatesOf(ranking.ranked, models, sizeOf);
   const shown = body.inStockOnly ? usable.filter(({ onShelf }) => onShelf > 0) : usable;
+  const trial = proposeFrom(shown, models, specification);
   return {
     candidates: shown.slice(0, body.limit).map(({ entry, model, pair, onShelf }) => ({
       ...entry,
@@ -56,7 +57,8 @@ export async function rankCandidates(tenant: Tenant, body: Body<'candidates'>) {
       fit: model.learned && offsetInWords('length', model.learned.length),
       reasons: reasonsFor(model, specification),
     })),
-    toTry: proposeFrom(shown, models),
+    toTry: trial.proposals,
+    fewerBecause: trial.because,
     excluded: ranking.excluded.map((entry) => ({ ...entry, title: modelTitle(models.get(entry.id)!) })),
     noSize: noSize.map(({ model, message }) => ({ id: model.id, title: modelTitle(model), message })),
     limitsOfUse: LIMITS_OF_USE,

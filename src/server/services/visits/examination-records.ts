@@ -1,3 +1,4 @@
+import { clinicalPicture } from '@/core/examination/clinical-picture';
 import { examinationRecord } from '@/core/examination/examination-record';
 import { carriedKeys } from '@/core/visit/earlier-visit';
 import { contentsOf } from '@/core/visit/held';
@@ -13,5 +14,6 @@ export async function readExamination(tenant: Tenant, visitId: string) {
     keys: carriedKeys(visit.carried.findings, contents),
     from: visit.carried.from,
   };
-  return { visit, ...examinationRecord(readVisit(visit, contents, undefined).picture, carried) };
+  const { whole } = readVisit(visit, contents, undefined);
+  return { visit, ...examinationRecord(clinicalPicture(whole), carried) };
 }

@@ -12,8 +12,8 @@ import { startPair } from './start-pair';
 type HandOver = z.infer<typeof handOverSchema>;
 
 /**
- * Ends a visit with the pair in hand: keeps the specification as issued, takes the pair off the shelf, records it with its
- * start date and writes the patient's sheet. Refused while a warning sign is open, a deadlock stands, or no pair was chosen.
+ * Hands over the pair under work: keeps the specification as issued, takes the pair off the shelf, records it with its
+ * start date and writes the patient's sheet. The visit ends with the last pair that is asked for. Refused while a warning sign is open, a deadlock stands, or no pair was chosen.
  */
 export async function handOver(
   tenant: Tenant,
@@ -36,7 +36,7 @@ export async function handOver(
     model.id,
     SIDES.flatMap((side) => placeOn(tryOn, side) ?? []),
   );
-  await closeWith(tenant, visitId, null);
+  if (ready.left.length === 0) await closeWith(tenant, visitId, null);
   await audit(tenant, 'write', 'hand-over', ready.patient.id);
   return started;
 }

@@ -4,10 +4,13 @@ import type { ClinicalPicture, Findings } from '@/core/findings/picture';
 import { placeOn } from '@/core/fitting/sizes';
 import type { TryOn } from '@/core/fitting/try-on';
 import type { Specification } from '@/core/prescribe/engine/specification';
+import type { AskedPair } from '@/core/purpose/pairs';
+import type { Activity } from '@/core/purpose/serves';
 import { sizeInWords } from '@/core/sizing/start-size';
 import type { Choices, StepContents } from '@/core/visit/contents';
 import { contentsOf } from '@/core/visit/held';
-import { chosenTryOn, readVisit } from '@/core/visit/read-visit';
+import { choicesOf } from '@/core/visit/pair-work';
+import { chosenTryOn, pairsLeft, readVisit } from '@/core/visit/read-visit';
 import type { Tenant } from '../../database/tenant';
 import { Refusal } from '../../http/problem';
 import { keepEdition } from '../knowledge/knowledge';
@@ -26,6 +29,10 @@ export interface ReadyVisit {
   specification: Specification;
   /** Version of the house rules it was resolved under. */
   houseVersion: number;
+  /** What the pair is for, where the visit asks for several. */
+  purpose: Activity | null;
+  /** Pairs that are still to come when this one is issued. */
+  left: readonly AskedPair[];
   tryOn: TryOn;
   model: ShoeModel;
 }
@@ -46,7 +53,8 @@ export async function readyToIssue(
   const contents = handOver ? { ...saved, 'hand-over': handOver } : saved;
   const tryOn = chosenTryOn(contents);
   const model = tryOn ? await modelInCatalogue(tenant, tryOn.model) : null;
-  const { findings, picture, options, specification, blocks } = readVisit(visit, contents, model);
+  const reading = readVisit(visit, contents, model);
+  const { pairs, pair, findings, picture, options, specification, blocks } = reading;
   if (blocks.length > 0 || !tryOn || !model)
     throw new Refusal(422, 'This cannot be handed over yet.', {
       errors: blocks.map(({ step, path, message }) => ({
@@ -62,9 +70,11 @@ export async function readyToIssue(
     patient: await patientRow(tenant, row.patient_id),
     findings,
     picture,
-    choices: { ...contents.reason, school: options.school },
+    choices: { ...choicesOf(contents), school: options.school },
     specification,
     houseVersion: visit.house.version,
+    purpose: pairs.length > 1 && pair ? pair.id : null,
+    left: pairsLeft(pairs, visit.issued).filter((entry) => entry !== pair),
     tryOn,
     model,
   };
@@ -82,6 +92,7 @@ export async function issueSpecification(tenant: Tenant, ready: ReadyVisit): Pro
       choices: JSON.stringify(ready.choices),
       result: JSON.stringify(ready.specification),
       house_version: ready.houseVersion,
+      purpose: ready.purpose,
       issued_by: tenant.actor.userId,
     })
     .returning('id')
@@ -89,7 +100,7 @@ export async function issueSpecification(tenant: Tenant, ready: ReadyVisit): Pro
   return id;
 }
 
-/** Ends a visit; a reason is kept where no pair was handed over. */
+/** Ends a visit once no pair is left to come; a reason is kept where the last was not handed over. */
 export async function closeWith({ tx }: Tenant, visitId: string, because: string | null): Promise<void> {
   await tx
     .updateTable('visit')

@@ -103,12 +103,8 @@ export async function loadVisit(tenant: Tenant, id: string): Promise<VisitRecord
   const visit = await visitRow(tenant, id);
   const patient = await patientRow(tenant, visit.patient_id);
   await audit(tenant, 'read', 'visit', patient.id);
-  const handOver = await tenant.tx
-    .selectFrom('hand_over')
-    .select('sheet')
-    .where('visit_id', '=', id)
-    .executeTakeFirst();
   const issued = await issuedAt(tenant, id);
+  const orders = await listOrders(tenant, { visitId: id });
   return {
     id,
     startedAt: visit.started_at.toISOString(),
@@ -116,13 +112,14 @@ export async function loadVisit(tenant: Tenant, id: string): Promise<VisitRecord
     closedBecause: visit.closed_because,
     patient: { ...summaryOf(patient), heightMm: patient.height_mm, school: patient.school },
     clinic: await readClinic(tenant),
-    house: issued?.house ?? (await readHouseRules(tenant)),
-    issued: issued && { id: issued.id, specification: issued.specification, rules: issued.rules },
+    house: (visit.closed_at ? issued[0]?.house : null) ?? (await readHouseRules(tenant)),
+    issued: issued.map(({ house: _, ...pair }) => ({
+      ...pair,
+      order: orders.find(({ specificationId }) => specificationId === pair.id) ?? null,
+    })),
     ...(await earlierVisits(tenant, patient.id, visit.started_at)),
     reader: tenant.actor.name,
     steps: await stepsOf(tenant, id),
-    sheet: handOver?.sheet ?? null,
-    order: (await listOrders(tenant, { visitId: id }))[0] ?? null,
   };
 }
 

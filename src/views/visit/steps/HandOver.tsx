@@ -1,18 +1,21 @@
 import { lazy, Suspense, useState } from 'react';
 import { type Answer, call, errorAt, failureInWords } from '@/contract/client';
+import type { IssuedPairRecord } from '@/contract/records';
 import { dayOf } from '@/core/calendar/days';
 import { modelTitle } from '@/core/catalogue/model';
 import { pairsOnShelf } from '@/core/catalogue/shelf';
 import { numberQuestion, SIDES } from '@/core/findings/finding-kinds';
 import { placeOn } from '@/core/fitting/sizes';
 import { RETURN_DAYS } from '@/core/orders/order';
+import type { AskedPair } from '@/core/purpose/pairs';
 import { sizeInWords } from '@/core/sizing/start-size';
 import { omitUndefined } from '@/core/tables/omit-undefined';
 import type { StepContents } from '@/core/visit/contents';
-import { chosenTryOn } from '@/core/visit/read-visit';
+import { chosenTryOn, issuedFor, pairsLeft } from '@/core/visit/read-visit';
 import { Choice } from '@/ui/fields/Choice';
 import { FormProblem } from '@/ui/fields/Field';
 import { Measure } from '@/ui/fields/Measure';
+import { useTurnToPair } from '../PairPicker';
 import { useModels } from '../use-models';
 import { useVisit } from '../visit-context';
 import { Modifications } from './Modifications';
@@ -30,7 +33,8 @@ const NOT_SAVED = 'Something is not saved yet: the line at the top says what. No
 
 /** What still stands in the way, then the pair's start, and the patient's sheet. */
 export function HandOver() {
-  const { visit, store, state, blocks, readOnly } = useVisit();
+  const { visit, store, state, pairs, pair, blocks, readOnly } = useVisit();
+  const turn = useTurnToPair();
   const entry = state.steps['hand-over'];
   const { content } = entry;
   const [answer, setAnswer] = useState<Answer<unknown> | null>(null);
@@ -39,7 +43,9 @@ export function HandOver() {
   const [days, setDays] = useState(String(RETURN_DAYS));
   const chosen = chosenTryOn({ 'try-on': state.steps['try-on'].content });
   const { models } = useModels(chosen !== null && !readOnly);
-  if (readOnly) return <HandedOver />;
+  const issued = issuedFor(visit.issued, pair);
+  const next = pairsLeft(pairs, visit.issued).find((entry) => entry !== pair);
+  if (readOnly || issued) return <HandedOver issued={issued} next={issued && !readOnly ? next : undefined} />;
   const model = models?.find(({ id }) => id === chosen?.model);
   const shelf =
     model && chosen
@@ -71,7 +77,11 @@ export function HandOver() {
         : await call('handOver', { params, body: content });
     setBusy(false);
     setAnswer(result);
-    if (result?.ok) location.reload();
+    if (!result?.ok) return;
+    // The next pair that is asked for comes up by itself.
+    if (next) turn(next.id);
+    await store.flush();
+    location.reload();
   };
   return (
     <div className="grid gap-4 max-w-2xl">
@@ -219,47 +229,65 @@ function CloseWithout() {
   );
 }
 
-function HandedOver() {
+interface HandedOverProps {
+  issued: IssuedPairRecord | null;
+  /** A pair that is still to come. */
+  next: AskedPair | undefined;
+}
+
+/** What became of a pair: its sheet, its order, or why there is none. */
+function HandedOver({ issued, next }: HandedOverProps) {
   const { visit } = useVisit();
-  const sheet = visit.sheet;
-  if (!sheet && visit.order)
-    return (
-      <div className="grid gap-3 max-w-3xl">
-        <p>The pair was ordered; it is handed over when it is collected.</p>
-        <Suspense fallback={null}>
-          <OrderCard order={visit.order} />
-        </Suspense>
-      </div>
-    );
-  if (!sheet) return <p>Nothing was handed over: {visit.closedBecause}.</p>;
+  const turn = useTurnToPair();
+  const sheet = issued?.sheet;
+  if (!issued) return <p>Nothing was handed over{visit.closedBecause ? `: ${visit.closedBecause}.` : '.'}</p>;
+  const of = visit.issued.length > 1 ? `?pair=${issued.id}` : '';
   return (
-    <div className="grid gap-3 max-w-2xl">
-      <h2>
-        {sheet.shoe}, {sheet.size}
-      </h2>
-      <dl className="grid grid-cols-[12rem_1fr] gap-y-1">
-        <dt className="text-faint">First use</dt>
-        <dd>{sheet.startedOn}</dd>
-        <dt className="text-faint">Review</dt>
-        <dd>{sheet.reviewOn}</dd>
-        <dt className="text-faint">Start the next pair from</dt>
-        <dd>{sheet.startNextOn}</dd>
-        <dt className="text-faint">Likely used up between</dt>
-        <dd>
-          {sheet.replaceBetween.from} and {sheet.replaceBetween.to}
-        </dd>
-      </dl>
-      <p className="flex gap-3">
-        <a className="press press-main" href={`/visits/${visit.id}/sheet`}>
-          Patient’s sheet
-        </a>
-        <a className="press" href={`/visits/${visit.id}/sheet.pdf`}>
-          As PDF
-        </a>
-        <a className="press" href={`/patients/${visit.patient.id}`}>
-          To the patient
-        </a>
-      </p>
+    <div className="grid gap-3 max-w-3xl">
+      {!sheet && <p>The pair was ordered; it is handed over when it is collected.</p>}
+      {!sheet && issued.order && (
+        <Suspense fallback={null}>
+          <OrderCard order={issued.order} />
+        </Suspense>
+      )}
+      {sheet && (
+        <>
+          <h2>
+            {sheet.shoe}, {sheet.size}
+          </h2>
+          <dl className="grid grid-cols-[12rem_1fr] gap-y-1">
+            <dt className="text-faint">First use</dt>
+            <dd>{sheet.startedOn}</dd>
+            <dt className="text-faint">Review</dt>
+            <dd>{sheet.reviewOn}</dd>
+            <dt className="text-faint">Start the next pair from</dt>
+            <dd>{sheet.startNextOn}</dd>
+            <dt className="text-faint">Likely used up between</dt>
+            <dd>
+              {sheet.replaceBetween.from} and {sheet.replaceBetween.to}
+            </dd>
+          </dl>
+          <p className="flex gap-3">
+            <a className="press press-main" href={`/visits/${visit.id}/sheet${of}`}>
+              Patient’s sheet
+            </a>
+            <a className="press" href={`/visits/${visit.id}/sheet.pdf${of}`}>
+              As PDF
+            </a>
+            <a className="press" href={`/patients/${visit.patient.id}`}>
+              To the patient
+            </a>
+          </p>
+        </>
+      )}
+      {next && (
+        <p className="flex gap-3 items-baseline">
+          <button type="button" className="press" onClick={() => turn(next.id)}>
+            Next pair: {next.label}
+          </button>
+        </p>
+      )}
+      {next && <CloseWithout />}
     </div>
   );
 }

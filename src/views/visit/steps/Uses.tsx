@@ -1,6 +1,5 @@
 import { useState } from 'react';
 import { FINDINGS } from '@/core/findings/findings';
-import { NOT_EXAMINED } from '@/core/findings/picture';
 import { parseDistance } from '@/core/units/distance';
 import { parseNumber } from '@/core/units/quantity';
 import { Field } from '@/ui/fields/Field';
@@ -11,11 +10,11 @@ type Activity = keyof typeof FINDINGS.activities.options;
 
 /** How much of each chosen activity in a usual week, and events that are coming. */
 export function Uses() {
-  const { picture, readOnly } = useVisit();
+  const { readOnly } = useVisit();
   const { content, change } = useStepContent('ask');
   const uses = content.uses ?? [];
   const events = content.events ?? [];
-  const activities = picture.body.activities === NOT_EXAMINED ? [] : picture.body.activities;
+  const activities = content.findings.body?.activities ?? [];
   const put = (activity: Activity, part: { minutes?: number | undefined; km?: number | undefined }) =>
     change({
       uses: [

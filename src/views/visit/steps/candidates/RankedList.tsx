@@ -12,7 +12,7 @@ const SHOWN = 8;
 
 /** Best first, with the three that teach most together, and ways to look for others like one of them. */
 export function RankedList({ candidates }: { candidates: CandidatesView }) {
-  const { readOnly } = useVisit();
+  const { readOnly, specification } = useVisit();
   const { chosen, choose } = useBrought();
   const [shown, setShown] = useState(SHOWN);
   const [open, setOpen] = useState<string | null>(null);
@@ -20,7 +20,10 @@ export function RankedList({ candidates }: { candidates: CandidatesView }) {
   const { usable, byId } = candidates;
   const measured = usable.some(({ pair }) => pair !== null) || candidates.noSize.length > 0;
   const ranked = useMemo(() => usable.map(({ entry }) => entry), [usable]);
-  const proposals = useMemo(() => proposeFrom(usable, byId), [usable, byId]);
+  const { proposals, because } = useMemo(
+    () => proposeFrom(usable, byId, specification),
+    [usable, byId, specification],
+  );
   const alike = useMemo(
     () => (like && byId.get(like.id) ? moreLikeThis(like.but, byId.get(like.id)!, ranked, byId) : null),
     [like, ranked, byId],
@@ -52,7 +55,21 @@ export function RankedList({ candidates }: { candidates: CandidatesView }) {
       ) : (
         <ToTry proposals={proposals} candidates={candidates} />
       )}
-      {!readOnly && (
+      {usable.length > 0 && because.length > 0 && (
+        <section aria-label="Why fewer than three" className="text-hold">
+          <p>
+            {proposals.length === 0
+              ? 'Nothing is proposed yet.'
+              : `Only ${proposals.length === 1 ? 'one is' : 'two are'} proposed: each must satisfy every limit and every strong target.`}
+          </p>
+          <ul className="list-disc pl-5">
+            {because.map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </ul>
+        </section>
+      )}
+      {!readOnly && proposals.length > 0 && (
         <p className="flex gap-3 items-baseline">
           <button type="button" className="press" onClick={() => choose(proposals.map(({ id }) => id))}>
             Propose {proposals.length === 3 ? 'these three' : 'these'}
