@@ -5,6 +5,7 @@ import { type ClinicalPicture, type Findings, greaterOf, numberAt } from '@/core
 import type { FootFit, TryOn } from '@/core/fitting/try-on';
 import type { Modification, OrderEvent, OrderState } from '@/core/orders/order';
 import type { Specification } from '@/core/prescribe/engine/specification';
+import type { Activity } from '@/core/purpose/serves';
 import { LOOSE_FROM_MM } from '@/core/sizing/learned/width-evidence';
 import { sizePair } from '@/core/sizing/size-pair';
 import { roomWished } from '@/core/sizing/size-wish';
@@ -16,6 +17,7 @@ import type { Random } from './random';
 
 /** A pair that was chosen and ordered. */
 export interface DemoOrder {
+  purpose: Activity | null;
   findings: Findings;
   choices: Choices;
   specification: Specification;

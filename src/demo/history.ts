@@ -8,9 +8,10 @@ import { contributedAt, type Findings, placesOf } from '@/core/findings/picture'
 import { withValues } from '@/core/findings/with-values';
 import { fitObservationOf } from '@/core/fitting/fit-observation';
 import { NO_HOUSE_RULES } from '@/core/knowledge/house-rules';
-import { proposeTrial } from '@/core/match/propose';
+import { eligible, proposeTrial } from '@/core/match/propose';
 import { rank } from '@/core/match/rank';
 import type { Specification } from '@/core/prescribe/engine/specification';
+import type { Activity } from '@/core/purpose/serves';
 import type { FitObservation } from '@/core/sizing/learned/learn-offsets';
 import { sizePair } from '@/core/sizing/size-pair';
 import { sizeInWords } from '@/core/sizing/start-size';
@@ -36,6 +37,7 @@ export interface DemoVisit {
   /** Why nothing was handed over, for a review. */
   closedBecause: string | null;
   handOver: {
+    purpose: Activity | null;
     findings: Findings;
     choices: Choices;
     specification: Specification;
@@ -166,9 +168,9 @@ function handedOver(
   const examined: VisitContents = {
     ...withDetails(intoSteps(persona.findings, day), persona.findings, day, random),
     warnings: { checked: true, present: [] },
-    reason: persona.choices ?? {},
+    reason: { ...persona.choices, ...(persona.pair ? { pair: persona.pair } : {}) },
   };
-  const { findings, picture, specification, options } = readVisit(
+  const { pairs, pair, findings, picture, specification, options } = readVisit(
     {
       startedAt: `${day}T09:00:00.000Z`,
       patient: { bornOn: persona.bornOn, sizingGroup: persona.group, school: null },
@@ -185,7 +187,10 @@ function handedOver(
   const { ranked } = rank(group, specification);
   const byId = new Map(group.map((model) => [model.id, model]));
   const sized = ranked.filter((entry) => sizePair(byId.get(entry.id)!.sizing, picture, specification).ok);
-  const tried = proposeTrial(sized, byId).map(({ id }) => byId.get(id)!);
+  const suited = eligible(sized, byId, specification);
+  // Where nothing suits in everything, the nearest is tried.
+  const proposed = proposeTrial(suited.length > 0 ? suited : sized.slice(0, 1), byId);
+  const tried = proposed.map(({ id }) => byId.get(id)!);
   const model = tried.length > 0 ? random.pick(tried) : group[0]!;
   const comfort = random.int(58, 78);
   const tryOns = (tried.length > 0 ? tried : [model]).map((entry) => ({
@@ -205,7 +210,8 @@ function handedOver(
     },
   };
   const fittings = tryOns.flatMap((tryOn) => fitObservationOf(tryOn, picture) ?? []);
-  const issued = { findings, choices, specification, houseVersion: house.version, model };
+  const purpose = pairs.length > 1 && pair ? pair.id : null;
+  const issued = { purpose, findings, choices, specification, houseVersion: house.version, model };
   if (order)
     return {
       day,

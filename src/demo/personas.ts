@@ -1,6 +1,7 @@
 import type { SizingGroup } from '@/core/findings/findings';
 import type { BodyFindings, Findings, FootFindings } from '@/core/findings/picture';
 import type { OrderState } from '@/core/orders/order';
+import type { Activity } from '@/core/purpose/serves';
 import type { Choices } from '@/core/visit/contents';
 import type { WearSurface } from '@/core/wear/forecast';
 
@@ -18,6 +19,8 @@ export interface Persona {
   visits: readonly number[];
   /** What the clinician decided at every visit. */
   choices?: Pick<Choices, 'decisions' | 'setAside'>;
+  /** Which of several pairs was handed over. */
+  pair?: Activity;
   /** An examination begun today and not handed over. */
   openVisit?: boolean;
   /** The pair of the last visit was ordered, and how far that has come. */
@@ -348,14 +351,21 @@ export const PERSONAS: readonly Persona[] = [
     age: 31,
     group: 'women',
     occupation: 'weekend lifter, joiner',
+    pair: 'lifting-upright',
     weeklyKm: null,
     surface: 'mixed',
     visits: [150],
     findings: feet(
-      foot(250, 95, { ...well, lungeDistance: 12, heelsLiftEarly: 'no', pain: ['knee-front'], worstPain: 4 }),
       foot(250, 95, {
         ...well,
-        lungeDistance: 12.5,
+        lungeDistance: 7.5,
+        heelsLiftEarly: 'no',
+        pain: ['knee-front'],
+        worstPain: 4,
+      }),
+      foot(250, 95, {
+        ...well,
+        lungeDistance: 8,
         heelsLiftEarly: 'no',
         pain: ['knee-front'],
         worstPain: 3,

@@ -43,6 +43,7 @@ export const nextQuestionSchema: z.ZodType<NextQuestion> = z.object({
   finding: findingIdSchema,
   sides: z.array(sideSchema),
   step: z.enum(['load', 'ask', 'old-pair', 'feet', 'move']).nullable(),
+  lacksAmount: z.boolean(),
   expected: z.number(),
   chance: z.number(),
   features: z.array(featureIdSchema),

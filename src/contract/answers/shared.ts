@@ -57,12 +57,14 @@ const conditionSchema: z.ZodType<Condition> = z.lazy(() =>
       below: z.number().optional(),
       above: z.number().optional(),
       atMost: z.number().optional(),
+      over: z.number().optional(),
     }),
   ]),
 );
 
 const amountSchema = z.union([
   z.number(),
+  z.object({ finding: findingIdSchema, along: z.array(z.tuple([z.number(), z.number()])) }),
   z.object({ finding: findingIdSchema, plus: z.number().optional() }),
 ]);
 const strength = strengthSchema.optional();

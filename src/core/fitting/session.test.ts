@@ -28,6 +28,7 @@ const court = {
   forefootBase: 118,
   upperFirmness: 3,
   outsoleHardness: 4.5,
+  tread: 'herringbone',
 } as const;
 const shelf = [
   testShoe('middle', court, { sizing, stock: { '42 D': 2, '42 2E': 1 } }),

@@ -135,6 +135,7 @@ function entryOf(
     if (read) readings[feature] = read;
   }
   agreeingHeights(reading, readings);
+  agreeingHeel(reading, readings);
   if (maker === null || name === null || version === null) return null;
   return {
     maker,
@@ -173,6 +174,24 @@ function agreeingHeights({ take }: Reading, readings: Partial<Record<FeatureId, 
         'heights',
         `Drop ${drop.value} mm, but the stacks are ${Math.round(stackDifference * 10) / 10} mm apart.`,
         String(Math.round(stackDifference * 10) / 10),
+      ),
+    );
+}
+
+/** An insole stands between the seat and the ground of a heel, mm. */
+const SEAT_AND_STACK_MM = 8;
+
+/** A heel stands as high as its stack, give or take the insole. */
+function agreeingHeel({ take }: Reading, readings: Partial<Record<FeatureId, FeatureReading[]>>): void {
+  const [height, stack] = (['heelHeight', 'heelStack'] as const).map((id) => readings[id]?.[0]);
+  if (!height || !stack || height.from !== stack.from) return;
+  if (Math.abs(Number(height.value) - Number(stack.value)) > SEAT_AND_STACK_MM)
+    take(
+      'heelHeight_mm',
+      fail(
+        'heights',
+        `Heel height ${height.value} mm, but the heel stack is ${stack.value} mm.`,
+        String(stack.value),
       ),
     );
 }

@@ -180,6 +180,7 @@ async function addPatient(
         choices: JSON.stringify(handOver.choices),
         result: JSON.stringify(handOver.specification),
         house_version: handOver.houseVersion,
+        purpose: handOver.purpose,
         issued_by: by,
         issued_at: at,
       })
@@ -248,6 +249,7 @@ async function addOrder(
       choices: JSON.stringify(order.choices),
       result: JSON.stringify(order.specification),
       house_version: order.houseVersion,
+      purpose: order.purpose,
       issued_by: by,
       issued_at: at,
     })

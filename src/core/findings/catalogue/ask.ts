@@ -60,6 +60,19 @@ export const ASK_FINDINGS = {
     prior: assumed({ mean: 5, sd: 3 }),
     readBy: RULES,
   }),
+  longestOuting: number('Longest outing on foot', 'hours', [0, 12], [0, 48], {
+    scope: 'body',
+    step: 'ask',
+    seconds: 20,
+    carries: false,
+    prior: assumed({ mean: 1.2, sd: 0.8 }),
+    readBy: RULES,
+  }),
+  liftsBestIn: choice(
+    'Lifts best in',
+    { flat: 'a flat sole', half: 'a half heel', raised: 'a raised heel' },
+    { scope: 'body', step: 'ask', seconds: 20, carries: false, prior: FLAT, readBy: RULES },
+  ),
   eventAhead: choice(
     'Event build-up under way',
     { none: 'none', short: '10 km or less', long: 'half or full marathon' },

@@ -1,3 +1,4 @@
+import { OURS } from '../ours';
 import { above, all, any, atLeast, below, has, is, topic } from '../rule';
 
 /** Falls, reach, hands, pregnancy. */
@@ -85,7 +86,7 @@ export const ageingAndReach = topic('Ageing and reach', [
   {
     id: 'falls-podiatry',
     finding: 'falls or sore feet over 65',
-    when: all(atLeast('ageYears', 65), any(atLeast('falls', 1), atLeast('worstPain', 3))),
+    when: all(atLeast('ageYears', 65), any(atLeast('falls', 1), atLeast('worstPain', OURS.sore))),
     wishes: [
       {
         feature: 'insertKind',

@@ -1,3 +1,4 @@
+import { OURS } from '../ours';
 import { all, any, atLeast, has, is, topic } from '../rule';
 
 /** Loss of sensation, circulation, ulcer and amputation. */
@@ -109,7 +110,7 @@ export const atRiskFoot = topic('At-risk foot', [
   {
     id: 'peak-pressure-insensate',
     finding: 'barefoot peak of 700 kPa or more without sensation',
-    when: all(atLeast('peakPressure', 700), is('sensation', 'lost')),
+    when: all(atLeast('peakPressure', OURS.highPeak), is('sensation', 'lost')),
     wishes: [
       { feature: 'rocker', atLeast: 2 },
       { feature: 'rockerApex', atLeast: 50, atMost: 58, strength: 'moderate' },

@@ -17,7 +17,8 @@ export const children = topic('Children', [
     evidence: 'C',
     sources: ['practice'],
     because: 'Room to grow, a front that bends, a heel that holds, and fastened.',
-    caution: 'Re-check every 8–12 weeks under 4, every 12–16 weeks after.',
+    caution:
+      'Re-check every 2–3 months to the age of 2½, every 3–4 to 4, every 4–6 to 6, then every 6; sooner in a growth spurt.',
   },
   {
     id: 'child-small-free',

@@ -124,7 +124,7 @@ export const conditions = topic('Conditions', [
     finding: 'hip arthritis in an older person',
     when: all(has('conditions', 'hip-arthritis'), atLeast('ageYears', 65)),
     wishes: [
-      { feature: 'heelHeight', atMost: 25 },
+      { feature: 'drop', atMost: 12 },
       { feature: 'opening', atLeast: 2.5 },
     ],
     strength: 'slight',

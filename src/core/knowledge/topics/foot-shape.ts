@@ -1,4 +1,7 @@
-import { above, all, has, is, topic } from '../rule';
+import { OURS } from '../ours';
+import { above, all, atMost, below, has, is, not, topic } from '../rule';
+
+const RIGID_FLAT_IN_DRESS = all(is('arch', 'low'), is('archMobility', 'rigid'), has('activities', 'dress'));
 
 /** Arch, roll and how rigid the foot is. */
 export const footShape = topic('Foot shape', [
@@ -31,17 +34,18 @@ export const footShape = topic('Foot shape', [
   {
     id: 'rigid-flat-in-heels',
     finding: 'low, rigid arch that must wear a heeled shoe',
-    when: all(is('arch', 'low'), is('archMobility', 'rigid'), has('activities', 'dress')),
+    when: RIGID_FLAT_IN_DRESS,
     wishes: [
       { feature: 'heelKind', worth: { wedge: 1, block: 0.75, platform: 0.45, flat: 0.4, slender: 0 } },
       { feature: 'opening', atMost: 2 },
+      { feature: 'toeRoom', atLeast: 10, atMost: 12 },
     ],
     strength: 'slight',
     evidence: 'C',
     sources: ['practice'],
     because: 'Wedge and block spread the load; closed-in and snug suits this foot better than sizing up.',
     caution: 'Forefoot load and falls rise with height: comfort decides.',
-    contestedBy: ['heel-height-low-is-not-always-kinder'],
+    contestedBy: ['room-long-use'],
   },
   {
     id: 'normal-arch',
@@ -73,6 +77,7 @@ export const footShape = topic('Foot shape', [
     sources: ['practice'],
     because:
       'A high, stiff arch absorbs little: cushion it, do not push it further out, give it a broad base.',
+    contestedBy: ['high-arch-free-to-move'],
   },
   {
     id: 'arch-alone-decides-nothing',
@@ -101,19 +106,47 @@ export const footShape = topic('Foot shape', [
     contestedBy: ['arch-alone-decides-nothing', 'child-flat-no-correction'],
   },
   {
-    id: 'heel-height-low-is-not-always-kinder',
-    finding: 'low, rigid arch in very low heels',
-    when: all(is('arch', 'low'), is('archMobility', 'rigid'), has('activities', 'dress')),
+    id: 'rigid-flat-broad-low-heel',
+    finding: 'low, rigid arch: broad low heel',
+    when: RIGID_FLAT_IN_DRESS,
     wishes: [
       {
         feature: 'heelHeight',
         curve: [
-          [0, 0.4],
-          [20, 0.6],
-          [40, 1],
-          [60, 0.8],
-          [80, 0.4],
+          [0, 0.7],
+          [10, 1],
+          [30, 1],
+          [60, 0.4],
           [110, 0],
+        ],
+      },
+    ],
+    strength: 'slight',
+    evidence: 'C',
+    sources: ['practice'],
+    because: 'A broad low heel or a wedge of 10–30 mm is often easier for this foot than flat.',
+    contestedBy: ['heel-height-low-is-not-always-kinder'],
+  },
+  {
+    id: 'heel-height-low-is-not-always-kinder',
+    finding: 'low, rigid arch in slender heels',
+    when: all(
+      RIGID_FLAT_IN_DRESS,
+      below('ageYears', 65),
+      below('falls', 1),
+      atMost('atRiskCategory', 0),
+      not(has('pain', ['forefoot', 'between-toes'])),
+      not(is('prosthesisSide', ['left', 'right'])),
+    ),
+    wishes: [
+      {
+        feature: 'heelHeight',
+        curve: [
+          [0, 0.8],
+          [25, 0.2],
+          [100, 0.2],
+          [115, 0.9],
+          [130, 0.9],
         ],
       },
     ],
@@ -121,10 +154,10 @@ export const footShape = topic('Foot shape', [
     evidence: 'C',
     sources: ['practice', 'snow-1992'],
     because:
-      'A very low slender heel can hurt this midfoot more than a moderate one; beyond that the ball pays.',
-    caution: 'Comfort first; falls rise with height.',
+      'Some wearers say that slender heels of 25–100 mm hurt this midfoot most and about 115 mm least, since the load moves to the ball.',
+    caution: 'Contested. Forefoot load and falls rise with height: comfort first.',
     contestedBy: [
-      'rigid-flat-in-heels',
+      'rigid-flat-broad-low-heel',
       'older-low-heel',
       'knee-arthritis-no-heels',
       'bunion-heel-low',
@@ -132,6 +165,32 @@ export const footShape = topic('Foot shape', [
       'prosthesis-dress',
       'dress-lowest-that-works',
     ],
+  },
+  {
+    id: 'high-arch-free-to-move',
+    finding: 'high arch (a single dissenting voice)',
+    when: is('arch', 'high'),
+    wishes: [
+      { feature: 'heelCushioning', atMost: 3, reach: 0.5 },
+      { feature: 'category', prefer: ['neutral'] },
+    ],
+    strength: 'slight',
+    schools: ['shape'],
+    evidence: 'C',
+    sources: ['practice'],
+    because: 'Some would give it less cushioning and leave it free to move.',
+    contestedBy: ['high-arch'],
+  },
+  {
+    id: 'low-arch-cushioned',
+    finding: 'low arch (a single dissenting voice)',
+    when: is('arch', 'low'),
+    wishes: [{ feature: 'heelCushioning', atLeast: 3.5 }],
+    strength: 'slight',
+    schools: ['shape'],
+    evidence: 'C',
+    sources: ['practice'],
+    because: 'Some hold that the flatter the foot, the more cushioning it needs.',
   },
   {
     id: 'high-arch-rigid',
@@ -165,7 +224,7 @@ export const footShape = topic('Foot shape', [
   {
     id: 'broad-ball-slim-heel',
     finding: 'ball much broader than the heel',
-    when: above('ballHeelRatio', 1.6),
+    when: above('ballHeelRatio', OURS.slimHeel),
     wishes: [
       { feature: 'width', atLeast: 2.75 },
       {

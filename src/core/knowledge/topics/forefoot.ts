@@ -1,3 +1,4 @@
+import { OURS } from '../ours';
 import { all, any, atLeast, below, has, is, topic } from '../rule';
 
 /** The ball of the foot, and joints that are inflamed. */
@@ -69,7 +70,7 @@ export const forefoot = topic('Forefoot', [
     id: 'rocker-unsteady',
     finding: 'stiff big toe or sore ball, but unsteady',
     when: all(
-      any(below('bigToeRange', 40), has('pain', ['big-toe', 'forefoot'])),
+      any(below('bigToeRange', OURS.stiffBigToe), has('pain', ['big-toe', 'forefoot'])),
       any(atLeast('falls', 1), below('singleLegStance', 5), is('walkingAid', 'yes')),
     ),
     wishes: [
@@ -87,7 +88,7 @@ export const forefoot = topic('Forefoot', [
     id: 'forefoot-pain-no-heels',
     finding: 'sore ball of the foot in heeled shoes',
     when: all(has('pain', ['forefoot', 'between-toes']), has('activities', 'dress')),
-    wishes: [{ feature: 'heelHeight', atMost: 20 }],
+    wishes: [{ feature: 'drop', atMost: 15, reach: 40 }],
     strength: 'strong',
     evidence: 'C',
     sources: ['snow-1992'],
@@ -112,7 +113,7 @@ export const forefoot = topic('Forefoot', [
     wishes: [
       { feature: 'toeBoxShape', prefer: ['anatomic', 'square', 'round'] },
       { feature: 'toeBoxMaterial', prefer: ['mesh', 'stretch'], strength: 'moderate' },
-      { feature: 'heelHeight', atMost: 25, strength: 'moderate' },
+      { feature: 'drop', atMost: 10, strength: 'moderate' },
     ],
     strength: 'strong',
     evidence: 'C',

@@ -1,3 +1,4 @@
+import { OURS } from '../ours';
 import { above, all, any, below, has, is, topic } from '../rule';
 
 /** Plantar heel, midfoot, tibialis posterior and the ankle. */
@@ -51,7 +52,10 @@ export const heelAndMidfoot = topic('Heel and midfoot', [
   {
     id: 'tibialis-posterior-weak',
     finding: 'tibialis posterior weakness: few heel rises with a flattening arch, or inner ankle pain',
-    when: any(all(below('heelRises', 5), is('archFlattening', 'yes')), has('pain', 'ankle-inner')),
+    when: any(
+      all(below('heelRises', OURS.hardlyAnyHeelRise), is('archFlattening', 'yes')),
+      has('pain', 'ankle-inner'),
+    ),
     wishes: [
       { feature: 'medialSupport', prefer: ['rail', 'post'] },
       { feature: 'torsionalStiffness', atLeast: 4 },
@@ -85,7 +89,7 @@ export const heelAndMidfoot = topic('Heel and midfoot', [
   {
     id: 'heel-pain-rocker',
     finding: 'pain under the heel, stands or walks long',
-    when: all(has('pain', 'plantar-heel'), above('hoursStanding', 4)),
+    when: all(has('pain', 'plantar-heel'), above('hoursStanding', OURS.standsLong)),
     wishes: [
       { feature: 'rocker', atLeast: 1.75 },
       {
@@ -176,7 +180,7 @@ export const heelAndMidfoot = topic('Heel and midfoot', [
   {
     id: 'tibialis-posterior-flare',
     finding: 'flattening arch with few heel rises',
-    when: all(below('heelRises', 5), is('archFlattening', 'yes')),
+    when: all(below('heelRises', OURS.hardlyAnyHeelRise), is('archFlattening', 'yes')),
     wishes: [
       { feature: 'heelBase', atLeast: 86, atMost: 105 },
       {

@@ -1,3 +1,4 @@
+import { OURS } from '../ours';
 import { above, all, any, below, has, topic } from '../rule';
 
 const KNEE_INNER = any(has('conditions', 'knee-arthritis-inner'), has('pain', 'knee-inner'));
@@ -60,7 +61,7 @@ export const kneeAndHip = topic('Knee and hip', [
   {
     id: 'heavy-user-durability',
     finding: 'body mass over 95 kg (trade habit)',
-    when: above('bodyMass', 95),
+    when: above('bodyMass', OURS.heavyWearer),
     wishes: [
       { feature: 'midsoleHardness', atLeast: 3.5 },
       { feature: 'heelBase', atLeast: 86, atMost: 105 },
@@ -89,7 +90,7 @@ export const kneeAndHip = topic('Knee and hip', [
   {
     id: 'mass-argues-for-no-hardness',
     finding: 'body mass over 95 kg (trial)',
-    when: above('bodyMass', 95),
+    when: above('bodyMass', OURS.heavyWearer),
     wishes: [{ feature: 'midsoleHardness', atMost: 3 }],
     strength: 'slight',
     schools: ['comfort', 'load'],
@@ -101,7 +102,7 @@ export const kneeAndHip = topic('Knee and hip', [
   {
     id: 'light-runner-softer',
     finding: 'runner of less than 72 kg',
-    when: all(below('bodyMass', 72), has('activities', ['road-running', 'racing', 'trail'])),
+    when: all(below('bodyMass', OURS.lightRunner), has('activities', ['road-running', 'racing', 'trail'])),
     wishes: [{ feature: 'heelCushioning', atLeast: 3.75 }],
     strength: 'moderate',
     evidence: 'B',
@@ -124,7 +125,10 @@ export const kneeAndHip = topic('Knee and hip', [
   {
     id: 'minimal-not-when-heavy',
     finding: 'runner of more than 71 kg',
-    when: all(above('bodyMass', 71.4), has('activities', ['road-running', 'racing', 'trail'])),
+    when: all(
+      above('bodyMass', OURS.heavyForMinimal),
+      has('activities', ['road-running', 'racing', 'trail']),
+    ),
     wishes: [{ feature: 'category', avoid: ['minimal'] }],
     strength: 'moderate',
     evidence: 'B',
@@ -136,7 +140,7 @@ export const kneeAndHip = topic('Knee and hip', [
     finding: 'inner-side knee arthritis in heeled shoes',
     when: all(KNEE_INNER, has('activities', 'dress')),
     wishes: [
-      { feature: 'heelHeight', atMost: 25 },
+      { feature: 'drop', atMost: 15, reach: 40 },
       { feature: 'heelKind', avoid: ['slender', 'platform'] },
     ],
     strength: 'strong',
@@ -207,7 +211,7 @@ export const kneeAndHip = topic('Knee and hip', [
   {
     id: 'slow-cadence-sore-knee',
     finding: 'few steps a minute (under 85 a foot) with a sore knee or shin',
-    when: all(below('cadence', 85), has('pain', ['knee-front', 'shin', 'hip'])),
+    when: all(below('cadence', OURS.longContact), has('pain', ['knee-front', 'shin', 'hip'])),
     wishes: [
       { feature: 'mass', atMost: 280 },
       { feature: 'heelStack', atMost: 34 },

@@ -1,3 +1,4 @@
+import { OURS } from '../ours';
 import { above, all, atLeast, atMost, has, is, topic } from '../rule';
 import { INNER_TISSUES } from './inner-tissues';
 
@@ -104,7 +105,7 @@ export const posture = topic('Posture', [
   {
     id: 'navicular-drop-large',
     finding: 'navicular drop over 10 mm, shin or inner side sore',
-    when: all(above('navicularDrop', 10), has('pain', ['shin', ...INNER_TISSUES])),
+    when: all(above('navicularDrop', OURS.largeNavicularDrop), has('pain', ['shin', ...INNER_TISSUES])),
     wishes: [
       { feature: 'torsionalStiffness', atLeast: 3.5 },
       { feature: 'archContour', atLeast: 1.75, atMost: 2.5 },

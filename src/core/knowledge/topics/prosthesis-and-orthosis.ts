@@ -1,4 +1,5 @@
 import { ALIGNMENT_TOLERANCE, LARGEST_WEDGE_MM } from '../../prosthesis/shank-alignment';
+import { OURS } from '../ours';
 import { all, atLeast, below, has, is, topic } from '../rule';
 
 /** Shoes for a prosthetic foot, an orthosis, an insert. */
@@ -19,6 +20,14 @@ export const prosthesisAndOrthosis = topic('Prosthesis and orthosis', [
         atMost: { finding: 'prosthesisSetRise', plus: ALIGNMENT_TOLERANCE.fineMm },
         reach: 5,
         strength: 'strong',
+      },
+      // Within the tolerance the set height itself is chosen.
+      {
+        feature: 'drop',
+        atLeast: { finding: 'prosthesisSetRise' },
+        atMost: { finding: 'prosthesisSetRise' },
+        reach: 5,
+        strength: 'slight',
       },
       { feature: 'closure', avoid: ['slip-on'] },
       { feature: 'heelKind', avoid: ['slender', 'platform'] },
@@ -100,7 +109,7 @@ export const prosthesisAndOrthosis = topic('Prosthesis and orthosis', [
   {
     id: 'prosthesis-first-months',
     finding: 'first three months of walking on a prosthesis',
-    when: all(is('prosthesisSide', ['left', 'right']), below('prosthesisMonths', 3)),
+    when: all(is('prosthesisSide', ['left', 'right']), below('prosthesisMonths', OURS.firstMonths)),
     wishes: [
       {
         feature: 'drop',
@@ -195,7 +204,7 @@ export const prosthesisAndOrthosis = topic('Prosthesis and orthosis', [
   {
     id: 'orthosis-thick',
     finding: 'insert of 5 mm or more under the heel',
-    when: atLeast('insertHeel', 5),
+    when: atLeast('insertHeel', OURS.thickInsert),
     wishes: [
       { feature: 'insoleDepth', atLeast: 4, strength: 'strong' },
       { feature: 'toeBoxDepth', atLeast: 2.25 },

@@ -53,7 +53,6 @@ export const roll = topic('Roll', [
     evidence: 'C',
     sources: ['practice'],
     because: 'What leans out is given a broad base and not pushed further, though nothing hurts yet.',
-    contestedBy: ['rolls-out-centre'],
   },
   {
     id: 'stability-without-need',
@@ -116,9 +115,10 @@ export const roll = topic('Roll', [
     wishes: [
       { feature: 'heelCushioning', atLeast: 2.5, atMost: 3.75 },
       { feature: 'heelStack', atMost: 28 },
+      { feature: 'archContour', atMost: 1 },
     ],
     strength: 'moderate',
-    schools: ['comfort'],
+    schools: ['load'],
     evidence: 'C',
     sources: ['practice'],
     because: 'Soft and high lets the ankle tip; broad and low is what keeps it up.',
@@ -126,14 +126,14 @@ export const roll = topic('Roll', [
   },
   {
     id: 'rolls-out-centre',
-    finding: 'rolls out more when moving',
-    when: is('roll', 'out'),
+    finding: 'rolls out more when moving, and it troubles',
+    when: all(is('roll', 'out'), atLeast('worstPain', 1)),
     wishes: [
       { feature: 'lateralSupport', prefer: ['sidewall', 'flare'] },
       { feature: 'heelCushioning', atLeast: 3.5, atMost: 4.5 },
     ],
     strength: 'moderate',
-    schools: ['load'],
+    schools: ['comfort'],
     evidence: 'C',
     sources: ['practice'],
     because: 'Centred between walls on both sides, on good cushioning.',

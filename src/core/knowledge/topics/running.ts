@@ -1,3 +1,4 @@
+import { OURS } from '../ours';
 import { above, all, atLeast, atMost, below, has, is, topic } from '../rule';
 
 const RUNS = has('activities', ['road-running', 'racing', 'trail']);
@@ -53,7 +54,7 @@ export const running = topic('Running', [
   {
     id: 'occasional-runner-low-drop',
     finding: 'runs little (under 20 km a week)',
-    when: all(RUNS, below('weeklyDistance', 20), {
+    when: all(RUNS, below('weeklyDistance', OURS.runsRegularly), {
       not: has('pain', ['achilles-mid', 'achilles-insertion', 'calf']),
     }),
     wishes: [{ feature: 'drop', atMost: 7 }],
@@ -67,7 +68,7 @@ export const running = topic('Running', [
   {
     id: 'regular-runner-higher-drop',
     finding: 'runs regularly (20 km a week or more)',
-    when: all(RUNS, atLeast('weeklyDistance', 20)),
+    when: all(RUNS, atLeast('weeklyDistance', OURS.runsRegularly)),
     wishes: [{ feature: 'drop', atLeast: 6, atMost: 11 }],
     strength: 'slight',
     schools: ['load'],
@@ -82,16 +83,16 @@ export const running = topic('Running', [
     when: RUNS,
     wishes: [{ feature: 'drop', atLeast: 6 }],
     strength: 'slight',
-    schools: ['shape'],
+    schools: ['comfort'],
     evidence: 'C',
     sources: ['practice'],
-    because: 'By habit always some heel, never flat.',
+    because: 'Always some heel, never flat: near what the body is used to.',
     contestedBy: ['occasional-runner-low-drop'],
   },
   {
     id: 'long-weeks',
     finding: 'runs 50 km a week or more',
-    when: all(has('activities', ['road-running', 'racing']), atLeast('weeklyDistance', 50)),
+    when: all(has('activities', ['road-running', 'racing']), atLeast('weeklyDistance', OURS.longWeek)),
     wishes: [
       { feature: 'heelCushioning', atLeast: 3.25, atMost: 4.5 },
       { feature: 'outsoleHardness', atLeast: 3 },
@@ -205,7 +206,7 @@ export const running = topic('Running', [
   {
     id: 'road-hard-rubber',
     finding: 'mostly road and concrete, far',
-    when: all(has('surfaces', 'road'), atLeast('weeklyDistance', 25)),
+    when: all(has('surfaces', 'road'), atLeast('weeklyDistance', OURS.muchRoad)),
     wishes: [{ feature: 'outsoleHardness', atLeast: 3, atMost: 4.5 }],
     strength: 'slight',
     evidence: 'C',
@@ -215,7 +216,7 @@ export const running = topic('Running', [
   {
     id: 'short-race-ahead-keep',
     finding: 'race close, no aches',
-    when: all(is('eventAhead', ['short', 'long']), atMost('worstPain', 2), RUNS),
+    when: all(is('eventAhead', ['short', 'long']), atMost('worstPain', OURS.freeOfAches), RUNS),
     wishes: [
       { feature: 'heelCushioning', atLeast: 2.5, atMost: 4.5 },
       { feature: 'forefootStiffness', atMost: 4 },
@@ -229,7 +230,7 @@ export const running = topic('Running', [
   {
     id: 'heavy-weeks-heavy-runner',
     finding: 'over 85 kg and 40 km a week',
-    when: all(RUNS, above('bodyMass', 85), atLeast('weeklyDistance', 40)),
+    when: all(RUNS, above('bodyMass', OURS.heavyRunner), atLeast('weeklyDistance', OURS.heavyRunnersWeek)),
     wishes: [
       { feature: 'midsoleHardness', atLeast: 2.75, atMost: 4 },
       { feature: 'heelBase', atLeast: 84, atMost: 105 },

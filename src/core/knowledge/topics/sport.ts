@@ -1,4 +1,25 @@
-import { all, any, atLeast, below, has, topic } from '../rule';
+import { all, has, is, not, topic } from '../rule';
+
+const LIFTS = has('activities', ['lifting-upright', 'lifting-low-bar']);
+
+/**
+ * Heel of a lifting shoe, mm of drop, along the knee-to-wall distance, cm: 20–22 at 7 cm or less, flat acceptable from
+ * 13 cm, half heels between. The anchors are ours.
+ */
+const UPRIGHT_HEEL = {
+  least: [
+    [7, 20],
+    [13, 0],
+  ],
+  most: [
+    [7, 22],
+    [13, 12],
+  ],
+} as const;
+const LOW_BAR_HEEL_AT_MOST = [
+  [7, 14],
+  [13, 6],
+] as const;
 
 /** Trail, court, lifting and gym. */
 export const sport = topic('Sport', [
@@ -70,27 +91,67 @@ export const sport = topic('Sport', [
   },
   {
     id: 'task-lifting-raised',
-    finding: 'upright-trunk lifting, or lifting on a stiff ankle',
-    when: any(
-      has('activities', 'lifting-upright'),
-      all(has('activities', 'lifting-low-bar'), below('lungeDistance', 9)),
-    ),
-    wishes: [{ feature: 'drop', atLeast: 20, atMost: 22, reach: 12 }],
+    finding: 'upright-trunk lifting',
+    when: has('activities', 'lifting-upright'),
+    wishes: [
+      {
+        feature: 'drop',
+        atLeast: { finding: 'lungeDistance', along: UPRIGHT_HEEL.least },
+        atMost: { finding: 'lungeDistance', along: UPRIGHT_HEEL.most },
+        reach: 12,
+      },
+    ],
     strength: 'strong',
     evidence: 'B',
     sources: ['sato-2012'],
-    because: 'A hard raised heel keeps the trunk upright where the ankle does not bend enough.',
-    contestedBy: ['lifting-heel-spares-knee-not'],
+    because:
+      'A hard raised heel keeps the trunk upright where the ankle does not bend enough; the freer the ankle, the less of it is needed.',
+    contestedBy: ['lifting-heel-spares-knee-not', 'lifts-best-flat'],
   },
   {
     id: 'task-lifting-flat',
-    finding: 'low-bar lifting with good ankles',
-    when: all(has('activities', 'lifting-low-bar'), atLeast('lungeDistance', 10)),
-    wishes: [{ feature: 'drop', atMost: 4, reach: 22 }],
+    finding: 'low-bar lifting',
+    when: all(has('activities', 'lifting-low-bar'), not(has('activities', 'lifting-upright'))),
+    wishes: [
+      { feature: 'drop', atMost: { finding: 'lungeDistance', along: LOW_BAR_HEEL_AT_MOST }, reach: 22 },
+    ],
     strength: 'moderate',
     evidence: 'C',
     sources: ['practice'],
-    because: 'With good ankles a flat firm sole serves low-bar lifts.',
+    because: 'Low-bar lifts are done flat and firm; a half heel helps a stiff ankle.',
+    contestedBy: ['lifts-best-raised'],
+  },
+  {
+    id: 'lifts-best-flat',
+    finding: 'lifts best flat',
+    when: all(LIFTS, is('liftsBestIn', 'flat')),
+    wishes: [{ feature: 'drop', atMost: 4, reach: 22 }],
+    strength: 'strong',
+    evidence: 'C',
+    sources: ['practice'],
+    because: 'What the lifter feels best in counts, whatever the ankle measures.',
+    contestedBy: ['task-lifting-raised'],
+  },
+  {
+    id: 'lifts-best-half-heel',
+    finding: 'lifts best in a half heel',
+    when: all(LIFTS, is('liftsBestIn', 'half')),
+    wishes: [{ feature: 'drop', atLeast: 8, atMost: 14, reach: 12 }],
+    strength: 'strong',
+    evidence: 'C',
+    sources: ['practice'],
+    because: 'What the lifter feels best in counts, whatever the ankle measures.',
+  },
+  {
+    id: 'lifts-best-raised',
+    finding: 'lifts best in a raised heel',
+    when: all(LIFTS, is('liftsBestIn', 'raised')),
+    wishes: [{ feature: 'drop', atLeast: 16, atMost: 22, reach: 12 }],
+    strength: 'strong',
+    evidence: 'C',
+    sources: ['practice'],
+    because: 'What the lifter feels best in counts; heels do not harm healthy knees.',
+    contestedBy: ['task-lifting-flat', 'lifting-heel-spares-knee-not'],
   },
   {
     id: 'trail-long-plate',
@@ -225,7 +286,7 @@ export const sport = topic('Sport', [
     sources: ['sato-2012'],
     because:
       'A raised heel bends the knee further: a sore one may prefer less, with the bar lower on the back.',
-    contestedBy: ['task-lifting-raised'],
+    contestedBy: ['task-lifting-raised', 'lifts-best-raised'],
   },
   {
     id: 'gym-floor-flat',

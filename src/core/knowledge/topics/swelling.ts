@@ -1,3 +1,4 @@
+import { OURS } from '../ours';
 import { all, any, atLeast, has, is, topic } from '../rule';
 
 /** Feet that swell in the day or stay swollen. */
@@ -122,7 +123,7 @@ export const swelling = topic('Swelling', [
     finding: 'stands for hours and swells',
     when: all(
       is('swelling', ['changes', 'constant']),
-      any(atLeast('hoursStanding', 5), has('activities', 'standing-work')),
+      any(atLeast('hoursStanding', OURS.standsLongSwelling), has('activities', 'standing-work')),
     ),
     wishes: [
       { feature: 'toeRoom', atLeast: 12, atMost: 16 },

@@ -1,3 +1,4 @@
+import { OURS } from '../ours';
 import { all, any, atMost, below, has, is, topic } from '../rule';
 
 /** Heel cord, calf, shin and limited ankle bend. */
@@ -63,7 +64,7 @@ export const tendonAndCalf = topic('Tendon and calf', [
   {
     id: 'limited-ankle-bend',
     finding: 'ankle bends little (lunge under 9 cm or 35°)',
-    when: any(below('lungeDistance', 9), below('lungeAngle', 35)),
+    when: any(below('lungeDistance', OURS.shortLunge), below('lungeAngle', OURS.shortLungeAngle)),
     wishes: [
       { feature: 'drop', atLeast: 8 },
       { feature: 'heelBevel', prefer: ['central', 'lateral'], strength: 'slight' },
@@ -161,7 +162,7 @@ export const tendonAndCalf = topic('Tendon and calf', [
   {
     id: 'calf-weak',
     finding: 'fewer than ten heel rises on one leg',
-    when: below('heelRises', 10),
+    when: below('heelRises', OURS.fewHeelRises),
     wishes: [
       { feature: 'drop', atLeast: 5 },
       { feature: 'rocker', atLeast: 1.5 },
@@ -185,7 +186,7 @@ export const tendonAndCalf = topic('Tendon and calf', [
     id: 'calf-short-from-heels',
     finding: 'wears heels, calf short',
     when: all(has('activities', 'dress'), is('heelsLiftEarly', 'yes')),
-    wishes: [{ feature: 'heelHeight', atLeast: 20, atMost: 45 }],
+    wishes: [{ feature: 'drop', atLeast: 15, atMost: 40, reach: 15 }],
     strength: 'moderate',
     evidence: 'C',
     sources: ['csapo-2010'],
@@ -194,7 +195,7 @@ export const tendonAndCalf = topic('Tendon and calf', [
   {
     id: 'ankle-stiff-flagged-angle',
     finding: 'shin angle at the lunge 36.5° or less in court play',
-    when: all(atMost('lungeAngle', 36.5), has('activities', ['court', 'indoor-court'])),
+    when: all(atMost('lungeAngle', OURS.shortLungeAngle), has('activities', ['court', 'indoor-court'])),
     wishes: [
       { feature: 'drop', atLeast: 5 },
       { feature: 'heelBevel', prefer: ['central', 'lateral'] },

@@ -1,3 +1,4 @@
+import { OURS } from '../ours';
 import { all, any, atLeast, atMost, below, has, is, topic } from '../rule';
 
 /** Bunion, lesser toes, big toe. */
@@ -56,7 +57,7 @@ export const toes = topic('Toes', [
   {
     id: 'stiff-big-toe',
     finding: 'stiff (under 40°) or sore big toe',
-    when: any(below('bigToeRange', 40), has('pain', 'big-toe')),
+    when: any(below('bigToeRange', OURS.stiffBigToe), has('pain', 'big-toe')),
     wishes: [
       { feature: 'forefootStiffness', atLeast: 4 },
       { feature: 'rocker', atLeast: 2 },
@@ -71,12 +72,12 @@ export const toes = topic('Toes', [
   {
     id: 'big-toe-hardly-bends',
     finding: 'big toe bends 10° or less',
-    when: atMost('bigToeRange', 10),
+    when: atMost('bigToeRange', OURS.toeNearlyFixed),
     wishes: [
       { feature: 'rocker', atLeast: 2.5 },
       { feature: 'rockerAngle', atLeast: 15, atMost: 22 },
       { feature: 'plate', prefer: ['rigid'], strength: 'moderate' },
-      { feature: 'heelHeight', atMost: 25, strength: 'moderate' },
+      { feature: 'drop', atMost: 12, strength: 'moderate' },
     ],
     strength: 'strong',
     evidence: 'B',
@@ -87,7 +88,7 @@ export const toes = topic('Toes', [
   {
     id: 'big-toe-mild-shortage',
     finding: 'big toe bends 40 to 60°',
-    when: all(atLeast('bigToeRange', 40), below('bigToeRange', 60)),
+    when: all(atLeast('bigToeRange', OURS.stiffBigToe), below('bigToeRange', OURS.shortBigToe)),
     wishes: [{ feature: 'forefootStiffness', atMost: 3.5 }],
     strength: 'slight',
     schools: ['comfort'],
@@ -131,7 +132,7 @@ export const toes = topic('Toes', [
     finding: 'bunion in dress shoes',
     when: all(is('bunion', ['mild', 'moderate', 'severe']), has('activities', 'dress')),
     wishes: [
-      { feature: 'heelHeight', atMost: 30 },
+      { feature: 'drop', atMost: 18, reach: 40 },
       { feature: 'heelKind', avoid: ['slender'] },
     ],
     strength: 'strong',
@@ -157,7 +158,7 @@ export const toes = topic('Toes', [
   {
     id: 'toes-tall',
     finding: 'tallest toe 27 mm or more',
-    when: atLeast('toeHeight', 27),
+    when: atLeast('toeHeight', OURS.tallToes),
     wishes: [{ feature: 'toeBoxDepth', atLeast: 2.5 }],
     strength: 'moderate',
     evidence: 'C',

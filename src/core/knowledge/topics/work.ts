@@ -1,4 +1,5 @@
-import { above, all, atLeast, has, topic } from '../rule';
+import { OURS } from '../ours';
+import { above, all, any, atLeast, has, topic } from '../rule';
 
 /** Work, walking, everyday and dress. */
 export const work = topic('Work and everyday', [
@@ -54,7 +55,7 @@ export const work = topic('Work and everyday', [
   {
     id: 'long-standing',
     finding: 'stands more than four hours a day',
-    when: above('hoursStanding', 4),
+    when: above('hoursStanding', OURS.standsLong),
     wishes: [
       { feature: 'heelCushioning', atLeast: 3, atMost: 4.5 },
       { feature: 'toeRoom', atLeast: 12, atMost: 15, strength: 'moderate' },
@@ -63,6 +64,24 @@ export const work = topic('Work and everyday', [
     evidence: 'B',
     sources: ['speed-2018'],
     because: 'Standing is a little easier on a softer sole, and feet spread through the day.',
+  },
+  {
+    id: 'room-long-use',
+    finding: 'long on the feet, or downhill',
+    when: any(
+      atLeast('longestOuting', OURS.longOuting),
+      above('hoursStanding', OURS.standsLong),
+      has('activities', ['trail', 'hiking']),
+    ),
+    wishes: [
+      { feature: 'toeRoom', atLeast: 12, atMost: 16 },
+      { feature: 'width', atLeast: 2, strength: 'slight' },
+    ],
+    strength: 'moderate',
+    evidence: 'C',
+    sources: ['practice'],
+    because: 'Feet swell and spread through a long day, and slide forward downhill.',
+    contestedBy: ['rigid-flat-in-heels'],
   },
   {
     id: 'standing-work-closed',
@@ -135,7 +154,7 @@ export const work = topic('Work and everyday', [
   {
     id: 'walking-rotate-light',
     finding: 'walks far (over 25 km a week)',
-    when: all(has('activities', 'walking'), atLeast('weeklyDistance', 25)),
+    when: all(has('activities', 'walking'), atLeast('weeklyDistance', OURS.muchRoad)),
     wishes: [
       { feature: 'heelCushioning', atLeast: 3, atMost: 4.25 },
       { feature: 'mass', atMost: 340 },

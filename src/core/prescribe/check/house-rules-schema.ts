@@ -22,6 +22,7 @@ const demand = z.union(
       below: z.number().optional(),
       above: z.number().optional(),
       atMost: z.number().optional(),
+      over: z.number().positive().optional(),
     }),
   ],
   'Each finding needs at least one option, or a number.',

@@ -14,6 +14,8 @@ import { Variation } from './variation';
 export interface NextQuestion {
   finding: FindingId;
   sides: Side[];
+  /** A rule speaks already and lacks only this amount: it comes before everything else. */
+  lacksAmount: boolean;
   /** The step in which it is taken. */
   step: FindingStep | null;
   /**
@@ -42,20 +44,32 @@ function edgesIn(condition: Condition, id: FindingId): number[] {
 }
 
 /** Open questions with derived findings replaced by what is examined for them. */
-function questions(entered: EnteredPicture, options: ReasoningOptions): Map<FindingId, Side[]> {
+function questions(
+  entered: EnteredPicture,
+  options: ReasoningOptions,
+): Map<FindingId, { sides: Side[]; lacksAmount: boolean }> {
   const { rules } = options.knowledge;
   const picture = deriveFindings(entered);
   const open = gather(picture, rules, options.school ?? 'balanced', []).open;
-  const found = new Map<FindingId, Set<Side>>();
-  for (const { finding, sides } of open) {
+  const found = new Map<FindingId, { sides: Set<Side>; lacksAmount: boolean }>();
+  for (const { finding, sides, lacksAmount } of open) {
     // A category that follows from two tests is asked for by those tests.
     const instead = finding === 'atRiskCategory' ? examinedFor(finding) : [finding];
     for (const id of instead)
       for (const side of sides)
-        if (findingAt(entered, id, side) === NOT_EXAMINED)
-          found.set(id, (found.get(id) ?? new Set<Side>()).add(side));
+        if (findingAt(entered, id, side) === NOT_EXAMINED) {
+          const entry = found.get(id) ?? { sides: new Set<Side>(), lacksAmount: false };
+          entry.sides.add(side);
+          entry.lacksAmount ||= lacksAmount;
+          found.set(id, entry);
+        }
   }
-  return new Map([...found].map(([id, sides]) => [id, SIDES.filter((side) => sides.has(side))]));
+  return new Map(
+    [...found].map(([id, { sides, lacksAmount }]) => [
+      id,
+      { sides: SIDES.filter((side) => sides.has(side)), lacksAmount },
+    ]),
+  );
 }
 
 /** An answer at its place: the value on the body, or on each side where it is missing. */
@@ -69,14 +83,14 @@ function answered(id: FindingId, sides: readonly Side[], value: Plausible['value
 }
 
 /**
- * Ranks what nobody has examined by how much knowing it could change the specification: the change of every target
+ * What a speaking rule lacks first, then what nobody has examined by how much knowing it could change the specification: the change of every target
  * over the finding's plausible values, weighted by their priors.
  */
 export function askNext(picture: EnteredPicture, options: ReasoningOptions): NextQuestion[] {
   const variation = new Variation(picture, options);
   const derived = variation.base;
   const index = indexOf(options.knowledge.rules);
-  const ranked = [...questions(picture, options)].map(([finding, sides]): NextQuestion => {
+  const ranked = [...questions(picture, options)].map(([finding, { sides, lacksAmount }]): NextQuestion => {
     const edges = (index.byFinding.get(finding) ?? []).flatMap((rule) => edgesIn(rule.when, finding));
     const byFeature = new Map<FeatureId, number>();
     let expected = 0;
@@ -96,6 +110,7 @@ export function askNext(picture: EnteredPicture, options: ReasoningOptions): Nex
     return {
       finding,
       sides,
+      lacksAmount,
       step,
       expected,
       chance,
@@ -105,8 +120,13 @@ export function askNext(picture: EnteredPicture, options: ReasoningOptions): Nex
     };
   });
   return ranked
-    .filter((question) => question.expected > 1e-6)
-    .sort((a, b) => b.expected - a.expected || (a.finding < b.finding ? -1 : 1));
+    .filter((question) => question.lacksAmount || question.expected > 1e-6)
+    .sort(
+      (a, b) =>
+        Number(b.lacksAmount) - Number(a.lacksAmount) ||
+        b.expected - a.expected ||
+        (a.finding < b.finding ? -1 : 1),
+    );
 }
 
 function withAnswer(

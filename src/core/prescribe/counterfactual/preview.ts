@@ -66,9 +66,10 @@ function pushesOn(
   const found: Pushes = new Map();
   for (const rule of [...speaking].sort((a, b) => (a.id < b.id ? -1 : 1))) {
     const share = shareOf(rule, school);
-    const { yes } = share === 0 ? { yes: [] } : askRule(rule, picture);
+    if (share === 0) continue;
+    const { yes, degree } = askRule(rule, picture);
     if (yes.length === 0) continue;
-    for (const [feature, push] of pushesOf(rule, yes, share, picture, setAside))
+    for (const [feature, push] of pushesOf(rule, yes, share * degree, picture, setAside))
       if (features.has(feature)) found.set(feature, [...(found.get(feature) ?? []), push]);
   }
   return found;

@@ -118,8 +118,8 @@ export class Variation {
   private ask(rule: Rule, picture: ClinicalPicture): [FeatureId, Push][] {
     const share = shareOf(rule, this.school);
     if (share === 0) return [];
-    const { yes } = askRule(rule, picture);
-    return yes.length === 0 ? [] : pushesOf(rule, yes, share, picture, this.setAside);
+    const { yes, degree } = askRule(rule, picture);
+    return yes.length === 0 ? [] : pushesOf(rule, yes, share * degree, picture, this.setAside);
   }
 
   private rest(place: TargetPlace, pushes: readonly Push[]): RestingState {

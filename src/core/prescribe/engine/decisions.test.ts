@@ -134,21 +134,18 @@ describe('a clinician’s word', () => {
 });
 
 describe('alternatives', () => {
-  it('a true second peak: a lifter whose knee is sore may go high or low, each with its cost', () => {
-    const lifter = resolve(
-      clinicalPicture({
-        body: { activities: ['lifting-upright', 'road-running'], weeklyDistance: 10 },
-        left: { pain: ['knee-front'] },
-        right: { pain: ['knee-front'] },
-      }),
-    );
-    const height = target(lifter, 'drop');
+  it('a true second peak: two wishes too far apart to meet, each with its cost', () => {
+    const torn = with_([
+      rule('raised', { feature: 'drop', atLeast: 20, atMost: 22, reach: 5 }),
+      rule('spared', { feature: 'drop', atLeast: 2, atMost: 8, reach: 5 }, 'moderate'),
+    ]);
+    const height = target(torn, 'drop');
     const [other] = height.alternatives;
     expect(other?.peak).toBe(true);
     expect(Math.abs(Number(other!.value) - Number(height.best))).toBeGreaterThan(6);
     expect(other!.utility).toBeLessThanOrEqual(height.utility);
-    expect(other!.costs.length).toBeGreaterThan(0);
-    expect(other!.serves.length).toBeGreaterThan(0);
+    expect(other!.costs.map(({ rule }) => rule)).toEqual(['raised']);
+    expect(other!.serves).toEqual(['spared']);
   });
 
   it('one peak between two wishes: lower for the knee, higher for the cord, and what each costs the other', () => {
@@ -226,7 +223,8 @@ describe('left and right', () => {
 
   it('heel heights match; the lift goes inside on the side that wants it', () => {
     const specification = resolve(clinicalPicture(prosthesis));
-    expect(Number(target(specification, 'drop').best)).toBeCloseTo(9.5, 0);
+    // Within a millimetre: the sore heel cord of the other side pulls a little.
+    expect(Math.abs(Number(target(specification, 'drop').best) - 9.5)).toBeLessThanOrEqual(1);
     expect(specification.feet.right.map((entry) => entry.feature)).toContain('heelLift');
     expect(specification.feet.left.map((entry) => entry.feature)).not.toContain('heelLift');
   });

@@ -6,9 +6,10 @@ import { type SchoolChoice, shareOf } from '../../knowledge/schools';
 import { memoize } from '../../memo/memoize';
 import { axisOf, type NumericFeature } from '../../shoe/feature-kinds';
 import { type FeatureId, featureOf } from '../../shoe/features';
-import { evaluate } from './evaluate';
+import { degreeOf, evaluate } from './evaluate';
 import { readsBodyOnly, rulesInOrder } from './rule-index';
 import type { Awaited, OpenQuestion, Push, SetAside, Want } from './specification';
+import { onLine } from './utility';
 
 /** Strength words in numbers: each step doubles. A limit does not pull; it excludes. */
 export const WEIGHT: Record<Strength, number> = { limit: 0, strong: 4, moderate: 2, slight: 1 };
@@ -17,7 +18,9 @@ export const WEIGHT: Record<Strength, number> = { limit: 0, strong: 4, moderate:
 function amount(value: Amount, sides: readonly Side[], picture: ClinicalPicture): number | null {
   if (typeof value === 'number') return value;
   const known = sides.flatMap((side) => numberAt(picture, value.finding, side) ?? []);
-  return known.length === 0 ? null : Math.max(...known) + (value.plus ?? 0);
+  if (known.length === 0) return null;
+  const greatest = Math.max(...known);
+  return 'along' in value ? onLine(value.along, greatest) : greatest + (value.plus ?? 0);
 }
 
 /** What a wish wants when nothing in it depends on the picture, else null; made once. */
@@ -68,22 +71,30 @@ const WAITING_LIMIT = 8;
 const heaviestWish = (rule: Rule): number =>
   Math.max(...rule.wishes.map((wish) => WEIGHT[wish.strength ?? rule.strength] || WAITING_LIMIT));
 
-/** Sides on which a rule says yes, and those on which it cannot say. */
-export function askRule(rule: Rule, picture: ClinicalPicture): { yes: Side[]; unknown: Side[] } {
-  // What reads nothing of a foot answers the same for both.
-  if (readsBodyOnly(rule)) {
-    const answer = evaluate(rule.when, picture, 'left');
-    return { yes: answer === 'yes' ? [...SIDES] : [], unknown: answer === 'unknown' ? [...SIDES] : [] };
-  }
+/** Sides on which a rule says yes, how far it holds there at most, and those on which it cannot say. */
+export function askRule(
+  rule: Rule,
+  picture: ClinicalPicture,
+): { yes: Side[]; degree: number; unknown: Side[] } {
   const yes: Side[] = [];
   const unknown: Side[] = [];
-  for (const side of SIDES) {
-    const answer = evaluate(rule.when, picture, side);
-    if (answer === 'yes') yes.push(side);
-    else if (answer === 'unknown') unknown.push(side);
+  let degree = 0;
+  // What reads nothing of a foot answers the same for both.
+  const asked = readsBodyOnly(rule) ? ONE_SIDE : SIDES;
+  for (const side of asked) {
+    const holds = degreeOf(rule.when, picture, side);
+    if (holds === null) unknown.push(side);
+    else if (holds > 0) {
+      yes.push(side);
+      degree = Math.max(degree, holds);
+    }
   }
-  return { yes, unknown };
+  if (asked === SIDES) return { yes, degree, unknown };
+  const onBoth = (of: Side[]): Side[] => (of.length > 0 ? [...SIDES] : []);
+  return { yes: onBoth(yes), degree, unknown: onBoth(unknown) };
 }
+
+const ONE_SIDE: readonly Side[] = ['left'];
 
 /** What a rule that says yes pushes, wish by wish. */
 export function pushesOf(
@@ -189,11 +200,11 @@ export function gather(
   for (const rule of rulesInOrder(rules)) {
     const share = shareOf(rule, school);
     if (share === 0) continue;
-    const { yes, unknown } = askRule(rule, picture);
+    const { yes, degree, unknown } = askRule(rule, picture);
     if (unknown.length > 0) noteMissing(rule, unknown, share, picture, questions);
     if (yes.length === 0) continue;
     if (rule.caution) cautions.add(rule.caution);
-    for (const [feature, push] of pushesOf(rule, yes, share, picture, setAside))
+    for (const [feature, push] of pushesOf(rule, yes, share * degree, picture, setAside))
       append(pushes, feature, push);
     for (const [feature, awaited] of awaitedOf(rule, yes, picture, setAside)) {
       append(awaits, feature, awaited);

@@ -12,7 +12,7 @@ const BINDS = 0.5;
 const TIE_BREAK = 0.5;
 /** From this utility a graded wish (a curve, options of different worth) counts as met; a band is met only inside. */
 const MET_WHEN_GRADED = 0.9;
-const MET = 0.999;
+const MET = 1 - 1e-6;
 
 const isMet = ({ want }: Push, utility: number): boolean =>
   utility >= ('curve' in want || 'worth' in want ? MET_WHEN_GRADED : MET);

@@ -2,8 +2,8 @@ import { memoize } from '../../memo/memoize';
 import { axisOf, type ChoiceFeature, type NumericFeature } from '../../shoe/feature-kinds';
 import type { Want } from './specification';
 
-/** Utility between the points of a curve, straight; beyond its ends as at the ends. */
-function onCurve(curve: readonly (readonly [number, number])[], x: number): number {
+/** A value between points, straight; beyond their ends as at the ends. */
+export function onLine(curve: readonly (readonly [number, number])[], x: number): number {
   const next = curve.findIndex(([at]) => at >= x);
   if (next === 0) return curve[0]![1];
   if (next < 0) return curve.at(-1)![1];
@@ -22,7 +22,7 @@ export function utilityAt(want: Want, value: number | string): number {
   if ('prefer' in want) return want.prefer.includes(String(value)) ? 1 : 0;
   if ('avoid' in want) return want.avoid.includes(String(value)) ? 0 : 1;
   if ('worth' in want) return want.worth[String(value)] ?? 0;
-  return onCurve(want.curve, Number(value));
+  return onLine(want.curve, Number(value));
 }
 
 /** Points of a numeric feature's axis, ascending. */

@@ -6,7 +6,12 @@ import { worthInWords } from './in-words';
 const amountInWords = (wish: Wish, value: Amount): string =>
   typeof value === 'number'
     ? printFeature(wish.feature, value)
-    : `${FINDINGS[value.finding].label.toLowerCase()}${value.plus ? ` ${value.plus > 0 ? '+' : '−'} ${Math.abs(value.plus)}` : ''}`;
+    : 'along' in value
+      ? value.along
+          .map(([found, wanted]) => `${printFeature(wish.feature, wanted)} at ${found}`)
+          .join(', ')
+          .concat(` (${FINDINGS[value.finding].label.toLowerCase()}; ours)`)
+      : `${FINDINGS[value.finding].label.toLowerCase()}${value.plus ? ` ${value.plus > 0 ? '+' : '−'} ${Math.abs(value.plus)}` : ''}`;
 
 /** What a wish asks for, with its feature: `heel-to-toe drop: at least 10 mm, at most 14 mm`. */
 export function wishInWords(wish: Wish): string {
@@ -54,5 +59,6 @@ export function conditionInWords(condition: Condition): string {
     range.atMost !== undefined && `at most ${range.atMost}`,
     range.below !== undefined && `under ${range.below}`,
   ].filter(Boolean);
-  return `${label} ${bounds.join(' and ')}`;
+  const ours = range.over ? ` (ours, over ${range.over})` : '';
+  return `${label} ${bounds.join(' and ')}${ours}`;
 }

@@ -1,5 +1,6 @@
 import { lazy } from 'react';
 import { SIDES } from '@/core/findings/finding-kinds';
+import { optionsIn } from '@/core/findings/findings';
 import { BodyMap } from '../body-map/BodyMap';
 import { InjuryTimeline } from '../body-map/InjuryTimeline';
 import { BothFeet, FindingField } from '../FindingField';
@@ -14,6 +15,8 @@ const Prosthesis = lazy(() => import('./Prosthesis').then((part) => ({ default: 
 /** History: what for, where it hurts, injuries, health and reach, and a prosthesis where there is one. */
 export function Ask() {
   const prosthesis = useFinding('prosthesisSide', 'body').value;
+  const activities = optionsIn(useFinding('activities', 'body').value) ?? [];
+  const lifts = activities.some((activity) => activity.startsWith('lifting'));
   const parts = [
     {
       id: 'for',
@@ -26,8 +29,10 @@ export function Ask() {
             <FindingField id="weeklyDistance" />
             <FindingField id="loadRise" />
             <FindingField id="hoursStanding" />
+            <FindingField id="longestOuting" />
             <FindingField id="bodyMass" />
             <FindingField id="eventAhead" />
+            {lifts && <FindingField id="liftsBestIn" />}
           </div>
           <div className="grid grid-cols-2 gap-4">
             <FindingField id="workedBefore" />

@@ -36,8 +36,10 @@ const settle = async () => {
   await waitFor(() => expect(screen.queryByText('Opening …')).toBeNull(), { timeout: 20_000 });
 };
 
-/** A person with a prosthesis, so that what is asked of its foot is asked. */
-const contents: VisitContents = { ask: { findings: { body: { prosthesisSide: 'left' } } } };
+/** A lifter with a prosthesis, so that what is asked of such a person alone is asked. */
+const contents: VisitContents = {
+  ask: { findings: { body: { prosthesisSide: 'left', activities: ['lifting-upright'] } } },
+};
 
 /** Findings that a step has a field for, tab by tab. */
 async function fieldsOf(step: FindingStep): Promise<Set<string>> {

@@ -38,6 +38,7 @@ export function AskNext() {
                   definitionOf(question.finding).label
                 )}
                 {question.sides.length === 1 && `, ${question.sides[0]}`}
+                {question.lacksAmount && <span className="text-hold"> a rule waits for this amount</span>}
                 {question.step && <span className="text-faint"> {STEP_NAME[question.step]}</span>}
               </>
             ),

@@ -48,12 +48,13 @@ export function Board() {
     [specification, picture, options.knowledge],
   );
   const tense = board.columns.findIndex(({ target }) => isTense(target));
-  const [chosen, setChosen] = useState<Place | null>(null);
+  // Where it opens stays where it is, whatever a decision changes.
+  const [chosen, setChosen] = useState<Place>({ row: -1, column: Math.max(0, tense) });
   const grid = useRef<HTMLTableElement>(null);
   if (board.columns.length === 0)
     return <p className="text-faint">Nothing asks for anything yet: go back and examine.</p>;
-  const inside = chosen && chosen.row < board.rows.length && chosen.column < board.columns.length;
-  const place = inside ? chosen : { row: -1, column: Math.max(0, tense) };
+  const inside = chosen.row < board.rows.length && chosen.column < board.columns.length;
+  const place = inside ? chosen : { row: -1, column: 0 };
   const go = (to: Place) => {
     setChosen(to);
     grid.current?.querySelector<HTMLElement>(`[data-place="${to.row} ${to.column}"]`)?.focus();

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { isOurs } from '@/core/knowledge/rule';
 import { BUILT_IN } from '@/core/prescribe/engine/resolve';
 import { indexOf } from '@/core/prescribe/engine/rule-index';
 import type { Push, Target } from '@/core/prescribe/engine/specification';
@@ -28,6 +29,7 @@ export function PushLine({ target, push }: { target: Target; push: Push }) {
   const { setAside, takeBack, readOnly } = useChoices();
   const { options } = useVisit();
   const index = indexOf((options.knowledge ?? BUILT_IN).rules);
+  const rule = index.byId.get(push.rule);
   const [asking, setAsking] = useState(false);
   return (
     <li className={push.setAside ? 'text-faint' : ''}>
@@ -52,6 +54,9 @@ export function PushLine({ target, push }: { target: Target; push: Push }) {
       <p className="text-faint text-xs pl-6">
         {push.strength}, evidence {push.evidence}
         {push.schools.length > 0 && `, ${push.schools.join(' and ')} school`}. <Sources ids={push.sources} />
+        {rule && isOurs(rule) && (
+          <span className="text-hold">Its cut-off is ours, a setting: nobody published it. </span>
+        )}
         {push.contestedBy.length > 0 && (
           <>
             Contested by{' '}

@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import { call, failureInWords } from '@/contract/client';
+import { DISAGREEMENTS, type Disagreement } from '@/core/knowledge/disagreements';
 import { SCHOOL_CHOICES, type SchoolChoice } from '@/core/knowledge/schools';
 import type { Target } from '@/core/prescribe/engine/specification';
 import { type ComparedTargetRow, compareSchools } from '@/core/prescribe/explain/compare-schools';
@@ -109,6 +110,28 @@ export function Schools() {
       />
       {rows.length === 0 && <p className="text-faint">No school asks for anything yet.</p>}
       <p className="text-faint text-xs">{SCHOOL_CHOICES.balanced.says}</p>
+      <details>
+        <summary className="cursor-pointer">Where they disagree, beyond features</summary>
+        <DataTable
+          spacing="close"
+          rows={DISAGREEMENTS}
+          keyOf={({ question }) => question}
+          columns={[
+            { id: 'question', head: 'Question', namesRow: true, cell: ({ question }) => question },
+            ...CAMPS.map((camp) => ({
+              id: camp,
+              head: SCHOOL_CHOICES[camp].label,
+              cell: ({ answers }: Disagreement) =>
+                answers[camp] ?? <span className="text-faint">no view</span>,
+            })),
+            {
+              id: 'single',
+              head: 'Some practitioners',
+              cell: ({ single }) => single ?? '',
+            },
+          ]}
+        />
+      </details>
     </div>
   );
 }

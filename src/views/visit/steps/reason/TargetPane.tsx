@@ -1,6 +1,6 @@
 import type { Side } from '@/core/findings/finding-kinds';
 import { definitionOf } from '@/core/findings/findings';
-import type { Alternative, Target } from '@/core/prescribe/engine/specification';
+import type { Alternative, EndCost, NumericTarget, Target } from '@/core/prescribe/engine/specification';
 import { firmnessWord, isTense, targetInWords } from '@/core/prescribe/explain/in-words';
 import { featureOf, printFeature } from '@/core/shoe/features';
 import { useVisit } from '../../visit-context';
@@ -23,6 +23,7 @@ export function TargetPane({ target, side }: { target: Target; side: Side | unde
         {isTense(target) &&
           `; tension ${percent(target.tension)}: the pushes pull apart, this is the compromise`}
       </p>
+      {target.kind === 'band' && <HowFar target={target} />}
       <Decide target={target} side={side} />
       <HangsOn target={target} />
       <Alternatives target={target} />
@@ -32,6 +33,21 @@ export function TargetPane({ target, side }: { target: Target; side: Side | unde
         ))}
       </ul>
     </section>
+  );
+}
+
+/** The best value, and what going beyond either end of the band costs. */
+function HowFar({ target }: { target: NumericTarget }) {
+  const { best, band, ends } = target;
+  const say = (value: number) => printFeature(target.feature, value);
+  const beyond = (where: string, cost: EndCost | null) =>
+    cost && `${where}: ${cost.limit ? 'not allowed' : 'costs'}, ${cost.finding}`;
+  const parts = [beyond(`below ${say(band.from)}`, ends.low), beyond(`over ${say(band.to)}`, ends.high)];
+  return (
+    <p className="text-sm">
+      <strong>{target.awaits.length > 0 ? 'So far' : 'Best'}</strong> {say(best)}
+      {parts.some(Boolean) && `; ${parts.filter(Boolean).join('; ')}`}.
+    </p>
   );
 }
 
