@@ -1,4 +1,4 @@
-import type { SizingGroup } from '@/core/findings/findings';
+import type { FindingId, SizingGroup } from '@/core/findings/findings';
 import type { BodyFindings, Findings, FootFindings } from '@/core/findings/picture';
 import type { OrderState } from '@/core/orders/order';
 import type { Activity } from '@/core/purpose/serves';
@@ -23,6 +23,8 @@ export interface Persona {
   pair?: Activity;
   /** An examination begun today and not handed over. */
   openVisit?: boolean;
+  /** What nobody has found out yet at the visit begun today. */
+  openWithout?: readonly FindingId[];
   /** The pair of the last visit was ordered, and how far that has come. */
   order?: Extract<OrderState, 'wanted' | 'ordered' | 'arrived' | 'checked'>;
 }
@@ -158,6 +160,9 @@ export const PERSONAS: readonly Persona[] = [
     weeklyKm: 12,
     surface: 'hard',
     visits: [260],
+    openVisit: true,
+    // A new foot: nobody has measured what it is set for.
+    openWithout: ['prosthesisSetRise'],
     findings: feet(
       foot(272, 103, { sensation: 'felt', pulses: 'present', arch: 'medium' }),
       foot(274, 105, {
@@ -352,6 +357,7 @@ export const PERSONAS: readonly Persona[] = [
     group: 'women',
     occupation: 'weekend lifter, joiner',
     pair: 'lifting-upright',
+    openVisit: true,
     weeklyKm: null,
     surface: 'mixed',
     visits: [150],

@@ -26,7 +26,7 @@ import { isFirm } from './explain/in-words';
 /** As many invented patients as each property is held against; a failure is shrunk to the fewest findings. */
 const PATIENTS = 2000;
 const many = { numRuns: PATIENTS, seed: 20_261_125 };
-const some = { numRuns: 200, seed: 20_261_125 };
+const some = { numRuns: 300, seed: 20_261_125 };
 
 const catalogue: readonly ShoeModel[] = obtainable(demoModels(random(7)));
 const byId = new Map(catalogue.map((model) => [model.id, model]));
@@ -49,7 +49,7 @@ const allTargets = ({ targets, feet }: Specification): Target[] => [...targets, 
 const activePushes = (target: Target): Push[] =>
   target.pushes.filter(({ setAside }) => setAside === undefined);
 
-describe(`over ${PATIENTS} invented patients`, () => {
+describe(`over ${PATIENTS} invented patients`, { timeout: 120_000 }, () => {
   it('no proposed model is for another use, breaks a limit or lies outside a firm target; a wait proposes nothing', () => {
     const tally = { pairs: 0, proposed: [0, 0, 0, 0] };
     fc.assert(
@@ -232,7 +232,17 @@ const NAMED_CUTS: Partial<Record<FindingId, string>> = {
   legLengthDifference: 'from nothing on, growing without a step',
 };
 
-describe('continuity', () => {
+/** Units walked from a start that is drawn with the patient. */
+const WALKED = 8;
+const share = fc.double({ min: 0, max: 1, noNaN: true });
+
+/**
+ * A best value that moves by more than this share of its reach for one unit more has jumped. The steepest line that rules
+ * draw is the lifter's heel: 20 mm over 6 cm of knee to wall, 0.42 of the reach a centimetre.
+ */
+const JUMP = 0.45;
+
+describe('continuity', { timeout: 120_000 }, () => {
   it('each cut-off that comes in at once is published or counted; every other is ours and has a width', () => {
     const unnamed = RULES.flatMap((rule) =>
       crispCuts(rule.when).map((cut) => ({ rule: rule.id, ...cut })),
@@ -250,13 +260,15 @@ describe('continuity', () => {
     const walked = numeric.filter((id) => read.has(id) && NAMED_CUTS[id] === undefined);
     const largest: { finding: string; feature: string; jump: number }[] = [];
     fc.assert(
-      fc.property(patients, fc.constantFrom(...walked), (findings, id) => {
+      fc.property(patients, fc.constantFrom(...walked), share, (findings, id, begins) => {
         const definition = definitionOf(id);
         if (definition.kind !== 'number') return;
         const [from, to] = definition.plausible;
         const step = Math.min(1, (to - from) / 20);
+        const start = from + begins * Math.max(0, to - from - WALKED * step);
         let before: Specification | null = null;
-        for (let value = from; value <= to; value += step) {
+        for (let taken = 0; taken <= WALKED; taken += 1) {
+          const value = start + taken * step;
           const at: Findings =
             definition.scope === 'body'
               ? { ...findings, body: { ...findings.body, [id]: value } }
@@ -274,7 +286,7 @@ describe('continuity', () => {
               if (feature.kind === 'choice') continue;
               const jump = Math.abs(target.best - was.best) / feature.reach;
               const peaks = [...target.alternatives, ...was.alternatives].some(({ peak }) => peak);
-              if (jump > 0.3 && !peaks) largest.push({ finding: id, feature: target.feature, jump });
+              if (jump > 0.15 && !peaks) largest.push({ finding: id, feature: target.feature, jump });
             }
           before = now;
         }
@@ -282,7 +294,11 @@ describe('continuity', () => {
       some,
     );
     largest.sort((a, b) => b.jump - a.jump);
-    expect(largest.slice(0, 10)).toEqual([]);
+    const say = largest
+      .slice(0, 5)
+      .map(({ finding, feature, jump }) => `${feature} ${jump.toFixed(2)} of its reach by ${finding}`);
+    console.info(`Largest jumps for one unit more: ${say.join('; ') || 'none over 0.15 of a reach'}.`);
+    expect(largest.filter(({ jump }) => jump > JUMP)).toEqual([]);
   });
 });
 

@@ -171,7 +171,13 @@ export const footShape = topic('Foot shape', [
     finding: 'high arch (a single dissenting voice)',
     when: is('arch', 'high'),
     wishes: [
-      { feature: 'heelCushioning', atMost: 3, reach: 0.5 },
+      {
+        feature: 'heelCushioning',
+        curve: [
+          [3, 1],
+          [5, 0.6],
+        ],
+      },
       { feature: 'category', prefer: ['neutral'] },
     ],
     strength: 'slight',

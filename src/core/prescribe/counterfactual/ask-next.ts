@@ -43,6 +43,9 @@ function edgesIn(condition: Condition, id: FindingId): number[] {
   );
 }
 
+/** Categories that follow from other findings and mean nothing to ask for by themselves. */
+const ASKED_THROUGH: ReadonlySet<FindingId> = new Set(['atRiskCategory', 'ground', 'therapeuticAsked']);
+
 /** Open questions with derived findings replaced by what is examined for them. */
 function questions(
   entered: EnteredPicture,
@@ -53,8 +56,8 @@ function questions(
   const open = gather(picture, rules, options.school ?? 'balanced', []).open;
   const found = new Map<FindingId, { sides: Set<Side>; lacksAmount: boolean }>();
   for (const { finding, sides, lacksAmount } of open) {
-    // A category that follows from two tests is asked for by those tests.
-    const instead = finding === 'atRiskCategory' ? examinedFor(finding) : [finding];
+    // What is never taken itself is asked for by what it follows from.
+    const instead = ASKED_THROUGH.has(finding) ? examinedFor(finding) : [finding];
     for (const id of instead)
       for (const side of sides)
         if (findingAt(entered, id, side) === NOT_EXAMINED) {

@@ -69,7 +69,7 @@ function pushesOn(
     if (share === 0) continue;
     const { yes, degree } = askRule(rule, picture);
     if (yes.length === 0) continue;
-    for (const [feature, push] of pushesOf(rule, yes, share * degree, picture, setAside))
+    for (const [feature, push] of pushesOf(rule, yes, { share, degree }, picture, setAside))
       if (features.has(feature)) found.set(feature, [...(found.get(feature) ?? []), push]);
   }
   return found;

@@ -129,10 +129,16 @@ describe('what to ask next', () => {
       fc.property(generatedFindings, (findings) => {
         const picture = enteredPicture(findings);
         const questions = askNext(picture, SHIPPED);
-        const expected = questions.map((question) => question.expected);
-        expect(expected).toEqual(expected.toSorted((a, b) => b - a));
-        for (const { finding, sides, chance, seconds } of questions) {
-          expect(chance).toBeGreaterThan(0);
+        const ofKind = (lacks: boolean) =>
+          questions.filter(({ lacksAmount }) => lacksAmount === lacks).map((question) => question.expected);
+        for (const expected of [ofKind(true), ofKind(false)])
+          expect(expected).toEqual(expected.toSorted((a, b) => b - a));
+        // What a speaking rule lacks comes before all that might make one speak.
+        expect(questions.map(({ lacksAmount }) => lacksAmount)).toEqual(
+          questions.map(({ lacksAmount }) => lacksAmount).toSorted((a, b) => Number(b) - Number(a)),
+        );
+        for (const { finding, sides, chance, seconds, lacksAmount } of questions) {
+          if (!lacksAmount) expect(chance).toBeGreaterThan(0);
           expect(chance).toBeLessThanOrEqual(1.0001);
           expect(seconds).toBeGreaterThan(0);
           for (const side of sides)

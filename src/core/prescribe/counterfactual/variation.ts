@@ -119,7 +119,7 @@ export class Variation {
     const share = shareOf(rule, this.school);
     if (share === 0) return [];
     const { yes, degree } = askRule(rule, picture);
-    return yes.length === 0 ? [] : pushesOf(rule, yes, share * degree, picture, this.setAside);
+    return yes.length === 0 ? [] : pushesOf(rule, yes, { share, degree }, picture, this.setAside);
   }
 
   private rest(place: TargetPlace, pushes: readonly Push[]): RestingState {

@@ -96,25 +96,39 @@ export function askRule(
 
 const ONE_SIDE: readonly Side[] = ['left'];
 
-/** What a rule that says yes pushes, wish by wish. */
+/** What a rule that holds in part wants: its band has come so far on its way from a usual shoe. */
+function inPart(id: FeatureId, want: Want, degree: number): Want {
+  const feature = featureOf(id);
+  if (!('band' in want) || feature.kind === 'choice') return want;
+  const { usual } = feature;
+  const { from, to } = want.band;
+  const toward = (end: number) => usual + degree * (end - usual);
+  return {
+    ...want,
+    band: { from: from > usual ? toward(from) : from, to: to < usual ? toward(to) : to },
+  };
+}
+
+/** What a rule that says yes pushes, wish by wish, and how far: by its school's share, and by how far it holds. */
 export function pushesOf(
   rule: Rule,
   sides: Side[],
-  share: number,
+  { share, degree }: { share: number; degree: number },
   picture: ClinicalPicture,
   setAside: readonly SetAside[],
 ): [FeatureId, Push][] {
   const pushes: [FeatureId, Push][] = [];
   for (const wish of rule.wishes) {
-    const want = wantOf(wish, sides, picture);
-    if (!want) continue;
+    const whole = wantOf(wish, sides, picture);
+    if (!whole) continue;
+    const want = degree < 1 ? inPart(wish.feature, whole, degree) : whole;
     const strength = wish.strength ?? rule.strength;
     const aside = setAside.find((entry) => entry.rule === rule.id && entry.feature === wish.feature);
     const push: Push = {
       rule: rule.id,
       sides,
       strength,
-      weight: WEIGHT[strength] * share,
+      weight: WEIGHT[strength] * share * degree,
       want,
       without: null,
       because: rule.because,
@@ -204,7 +218,7 @@ export function gather(
     if (unknown.length > 0) noteMissing(rule, unknown, share, picture, questions);
     if (yes.length === 0) continue;
     if (rule.caution) cautions.add(rule.caution);
-    for (const [feature, push] of pushesOf(rule, yes, share * degree, picture, setAside))
+    for (const [feature, push] of pushesOf(rule, yes, { share, degree }, picture, setAside))
       append(pushes, feature, push);
     for (const [feature, awaited] of awaitedOf(rule, yes, picture, setAside)) {
       append(awaits, feature, awaited);

@@ -38,6 +38,7 @@ export function CandidateRow({ candidate, open, onOpen, onLike, also }: Props) {
   const reasons = useMemo(() => reasonsFor(model, specification), [model, specification]);
   const drawing = useMemo(() => ({ ...sideProfile(model.features), dimensions: [] }), [model]);
   const title = modelTitle(model);
+  const wants = specification.targets.length > 0;
   return (
     <li className="border-b border-line py-1.5 grid grid-cols-[1.4rem_6rem_1fr_10.5rem] gap-x-3 items-start">
       <input
@@ -51,7 +52,13 @@ export function CandidateRow({ candidate, open, onOpen, onLike, also }: Props) {
       <ShoeDrawing drawing={drawing} className="w-24" />
       <div>
         <p>
-          <strong>{title}</strong> <span className="figure">{scoreInWords(entry)}</span> of what is wanted
+          <strong>{title}</strong>
+          {wants && (
+            <>
+              {' '}
+              <span className="figure">{scoreInWords(entry)}</span> of what is wanted
+            </>
+          )}
           {entry.unknown > 0.02 && (
             <span className="text-faint">, {Math.round(entry.unknown * 100)} % rests on unstated values</span>
           )}
