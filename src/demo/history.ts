@@ -117,15 +117,7 @@ export function demoHistory(
     visits.push({
       day: today,
       closedBecause: null,
-      steps: withDetails(
-        intoSteps(
-          begun({ findings: now, ...(persona.openWithout ? { openWithout: persona.openWithout } : {}) }),
-          today,
-        ),
-        now,
-        today,
-        random,
-      ),
+      steps: withDetails(intoSteps(begun(now), today), now, today, random),
       handOver: null,
       order: null,
       fittings: [],
@@ -134,17 +126,12 @@ export function demoHistory(
 }
 
 /** An examination that has got as far as the feet: sensation is still open, nothing is loaded yet. */
-function begun({ findings, openWithout = [] }: Pick<Persona, 'findings' | 'openWithout'>): Findings {
+function begun(findings: Findings): Findings {
   const open = <F extends object>(part: F | undefined): F =>
     Object.fromEntries(
       Object.entries(part ?? {}).filter(([id]) => {
         const { step } = FINDINGS[id as FindingId];
-        return (
-          (step === 'ask' || step === 'feet') &&
-          id !== 'sensation' &&
-          !id.startsWith('monofilament') &&
-          !openWithout.some((open) => open === id)
-        );
+        return (step === 'ask' || step === 'feet') && id !== 'sensation' && !id.startsWith('monofilament');
       }),
     ) as F;
   return { body: open(findings.body), left: open(findings.left), right: open(findings.right) };

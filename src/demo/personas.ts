@@ -1,4 +1,4 @@
-import type { FindingId, SizingGroup } from '@/core/findings/findings';
+import type { SizingGroup } from '@/core/findings/findings';
 import type { BodyFindings, Findings, FootFindings } from '@/core/findings/picture';
 import type { OrderState } from '@/core/orders/order';
 import type { Activity } from '@/core/purpose/serves';
@@ -23,8 +23,6 @@ export interface Persona {
   pair?: Activity;
   /** An examination begun today and not handed over. */
   openVisit?: boolean;
-  /** What nobody has found out yet at the visit begun today. */
-  openWithout?: readonly FindingId[];
   /** The pair of the last visit was ordered, and how far that has come. */
   order?: Extract<OrderState, 'wanted' | 'ordered' | 'arrived' | 'checked'>;
 }
@@ -160,9 +158,7 @@ export const PERSONAS: readonly Persona[] = [
     weeklyKm: 12,
     surface: 'hard',
     visits: [260],
-    openVisit: true,
-    // A new foot: nobody has measured what it is set for.
-    openWithout: ['prosthesisSetRise'],
+
     findings: feet(
       foot(272, 103, { sensation: 'felt', pulses: 'present', arch: 'medium' }),
       foot(274, 105, {
@@ -423,5 +419,57 @@ export const PERSONAS: readonly Persona[] = [
     surface: 'hard',
     visits: [],
     findings: {},
+  },
+  {
+    given: 'Ottoline',
+    family: 'Farrow',
+    age: 58,
+    group: 'women',
+    occupation: 'bookbinder',
+    weeklyKm: 8,
+    surface: 'hard',
+    visits: [],
+    openVisit: true,
+    // A new foot: nobody has measured what it is set for.
+    findings: feet(
+      foot(247, 94, { ...well, arch: 'medium', worstPain: 0 }),
+      foot(246, 94, { ...well, arch: 'medium', worstPain: 0 }),
+      {
+        bodyMass: 66,
+        activities: ['walking', 'everyday'],
+        surfaces: ['road', 'home'],
+        prosthesisSide: 'right',
+        prosthesisMonths: 14,
+        conditions: [],
+        falls: 0,
+        reach: 'easily',
+        hands: 'tie',
+      },
+    ),
+  },
+  {
+    given: 'Hedda',
+    family: 'Quist',
+    age: 61,
+    group: 'women',
+    occupation: 'choir conductor',
+    weeklyKm: 6,
+    surface: 'hard',
+    visits: [],
+    openVisit: true,
+    // Came for concert shoes; what her feet do not feel asks for a pair for the rest of the day.
+    findings: feet(
+      foot(244, 96, { sensation: 'lost', pulses: 'present', arch: 'low', archMobility: 'rigid' }),
+      foot(245, 97, { sensation: 'lost', pulses: 'present', arch: 'low', archMobility: 'rigid' }),
+      {
+        bodyMass: 72,
+        activities: ['dress'],
+        surfaces: ['road', 'home'],
+        conditions: ['diabetes', 'neuropathy'],
+        falls: 0,
+        reach: 'easily',
+        hands: 'tie',
+      },
+    ),
   },
 ];

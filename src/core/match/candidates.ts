@@ -60,7 +60,7 @@ export function candidatesOf(
 /** What to bring, and what stands in the way where it is fewer than three. */
 export interface Trial {
   proposals: Proposal[];
-  /** Plain sentences: what has to be found out first, or what the shelf lacks. Empty where three are proposed. */
+  /** Plain sentences: what has to be found out, or what the shelf lacks. Empty where three are proposed and nothing is open. */
   because: string[];
 }
 
@@ -83,19 +83,31 @@ export function proposeFrom(
     proposeTrial(eligible(ranked(of), models, specification), models);
   const here = from(usable.filter(({ onShelf }) => onShelf > 0));
   const proposals = here.length >= 2 ? here : from(usable);
-  return { proposals, because: proposals.length >= 3 ? [] : whyFewer(usable, models, specification) };
+  return {
+    proposals,
+    because: [
+      ...(proposals.length >= 3 ? [] : whyFewer(usable, models, specification)),
+      ...stillOpen(specification).map((line) => `${line} Until then these are the nearest so far.`),
+    ],
+  };
 }
 
+/** Targets that lack an amount, each in a sentence. */
+const stillOpen = ({ targets }: Specification): string[] =>
+  targets
+    .filter(({ awaits }) => awaits.length > 0)
+    .map((target) => `${featureOf(target.feature).label} ${awaitedInWords(target)}.`);
+
 /** Why nothing can be proposed yet: no purpose is known, or an amount that a limit needs. */
-function notYet({ targets }: Specification): string[] {
+function notYet(specification: Specification): string[] {
+  const { targets } = specification;
   const isForSomething = targets.some(
     ({ feature, pushes, decision }) =>
       feature === 'use' && (decision !== undefined || pushes.some(({ strength }) => strength === 'limit')),
   );
   if (!isForSomething) return ['Say first what the shoes are for.'];
-  return targets
-    .filter(({ awaits }) => awaits.some(({ strength }) => strength === 'limit'))
-    .map((target) => `${featureOf(target.feature).label} ${awaitedInWords(target)}.`);
+  const waits = targets.filter(({ awaits }) => awaits.some(({ strength }) => strength === 'limit'));
+  return stillOpen({ ...specification, targets: waits });
 }
 
 function whyFewer(

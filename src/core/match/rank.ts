@@ -212,7 +212,19 @@ export function isInside(target: Target, value: FeatureValue): boolean {
   return Number(value) >= target.band.from - slack && Number(value) <= target.band.to + slack;
 }
 
-/** Where a model that breaks no limit stands: what cannot be judged yet, and which firm targets it misses. */
+/** What is wanted at least so much must be met at least in part. */
+const WEIGHTY = 2;
+const IN_PART = 0.25;
+
+/** Whether a value fails outright what is wanted moderately or more: a pair that nobody would put on this foot. */
+function failsOutright(target: Target, value: FeatureValue): boolean {
+  const pulls = target.pushes.filter((push) => push.setAside === undefined && push.strength !== 'limit');
+  const weight = pulls.reduce((sum, push) => sum + push.weight, 0);
+  const served = pulls.reduce((sum, push) => sum + push.weight * utilityAt(push.want, value), 0);
+  return target.decision === undefined && weight >= WEIGHTY && served < IN_PART * weight;
+}
+
+/** Where a model that breaks no limit stands: what cannot be judged yet, and which firm targets it misses or others it fails outright. */
 export interface Standing {
   /** Limits that cannot be judged for want of a value or an amount, in words. */
   provisional: string[];
@@ -230,10 +242,13 @@ export function standingOf(model: ShoeModel, specification: Specification): Stan
     if (target.awaits.some(({ strength }) => strength === 'limit'))
       provisional.push(`${label} ${awaitedInWords(target)}.`);
     const value = featureIn(model, target.feature);
+    // A target that still lacks an amount is not resolved: nothing is held against it.
+    const isResolved = target.awaits.length === 0;
     if (value === undefined) {
       if (hasLimit(target)) provisional.push(`${label} is not stated: check it (${targetInWords(target)}).`);
-      else if (isFirm(target)) misses.push(target);
-    } else if (isFirm(target) && !isInside(target, value)) misses.push(target);
+      else if (isResolved && isFirm(target)) misses.push(target);
+    } else if (isResolved && (isFirm(target) ? !isInside(target, value) : failsOutright(target, value)))
+      misses.push(target);
   }
   return { provisional, misses };
 }

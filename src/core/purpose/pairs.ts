@@ -32,11 +32,19 @@ const canShare = (activities: readonly Activity[]): boolean =>
 /** Purposes that an ordinary day is covered by. */
 const EVERY_DAY: readonly Activity[] = ['everyday', 'walking', 'standing-work', 'protective-work'];
 
-const isAtRisk = (picture: Picture): boolean =>
-  SIDES.some((side) => {
+/** An at-risk foot, or one that nobody tested in somebody who has diabetes or neuropathy: unknown is not normal. */
+const isAtRisk = (picture: Picture): boolean => {
+  const { conditions } = picture.body;
+  const mayBe =
+    conditions !== NOT_EXAMINED && conditions.some((entry) => entry === 'diabetes' || entry === 'neuropathy');
+  return SIDES.some((side) => {
     const answer = atRiskCategory(picture, side);
-    return picture[side].sensation === 'lost' || (answer.known && answer.category >= 1);
+    const { sensation } = picture[side];
+    return (
+      sensation === 'lost' || (mayBe && sensation === NOT_EXAMINED) || (answer.known && answer.category >= 1)
+    );
   });
+};
 
 /**
  * The pairs that a patient needs for what the shoes are for: purposes share a pair where one kind of shoe serves them

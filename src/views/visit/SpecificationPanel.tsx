@@ -3,7 +3,13 @@ import { greaterOf } from '@/core/findings/picture';
 import { costInWords, costsOfUnknown } from '@/core/prescribe/counterfactual/cost-of-unknown';
 import { shoeValues } from '@/core/prescribe/engine/shoe-values';
 import type { Specification, Target } from '@/core/prescribe/engine/specification';
-import { acceptsEverything, firmnessWord, isTense, targetInWords } from '@/core/prescribe/explain/in-words';
+import {
+  acceptsEverything,
+  awaitedInWords,
+  firmnessWord,
+  isTense,
+  targetInWords,
+} from '@/core/prescribe/explain/in-words';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
 import { solePlan } from '@/core/shoe/drawing/sole-plan';
 import { type FeatureId, featureOf } from '@/core/shoe/features';
@@ -20,7 +26,7 @@ interface Props {
 /** Leading targets first: limits, then what most weight stands behind. */
 export const leading = (specification: Specification): Target[] =>
   specification.targets
-    .filter((target) => !acceptsEverything(target))
+    .filter((target) => !acceptsEverything(target) || target.awaits.length > 0)
     .toSorted((a, b) => b.firmness - a.firmness || Number(isTense(b)) - Number(isTense(a)));
 
 /** Targets that came or changed their words since the last look. */
@@ -107,6 +113,9 @@ export function SpecificationPanel({ onLight, lit, onOpen }: Props) {
                     )}
                     {targetInWords(target)}
                   </span>
+                  {target.awaits.length > 0 && (
+                    <span className="col-span-3 text-xs text-hold text-right">{awaitedInWords(target)}</span>
+                  )}
                 </button>
               </li>
             ))}

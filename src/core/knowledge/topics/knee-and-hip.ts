@@ -195,9 +195,16 @@ export const kneeAndHip = topic('Knee and hip', [
   },
   {
     id: 'front-knee-not-running',
-    finding: 'front-of-knee pain, does not run',
+    finding: 'front-of-knee pain, neither runs nor lifts',
     when: all(has('pain', 'knee-front'), {
-      not: has('activities', ['road-running', 'racing', 'trail', 'gym']),
+      not: has('activities', [
+        'road-running',
+        'racing',
+        'trail',
+        'gym',
+        'lifting-upright',
+        'lifting-low-bar',
+      ]),
     }),
     wishes: [
       { feature: 'drop', atMost: 10 },

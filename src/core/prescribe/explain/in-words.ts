@@ -59,11 +59,9 @@ export const awaitedInWords = ({ awaits }: Pick<Target, 'awaits'>): string => {
 
 /** A target in words: `9–12 mm`, `at least firm`, `up to 25 mm`, `rail or post`, `any`; a slight one says `preferably`. */
 export function targetInWords(target: Target): string {
-  const awaited = target.awaits.length > 0 ? awaitedInWords(target) : '';
-  if (acceptsEverything(target)) return awaited || 'any';
+  if (acceptsEverything(target)) return target.awaits.length > 0 ? 'not known yet' : 'any';
   const words = rangeInWords(target);
-  const said = isSlight(target) ? `preferably ${words}` : words;
-  return awaited ? `${said}; ${awaited}` : said;
+  return isSlight(target) ? `preferably ${words}` : words;
 }
 
 function rangeInWords(target: Target): string {

@@ -10,6 +10,14 @@ import { useBrought } from './use-brought';
 
 const SHOWN = 8;
 
+/** What is said of a number of proposals that want explaining. */
+const HOW_MANY = [
+  'Nothing is proposed yet:',
+  'Only one is proposed: each must satisfy every limit and every strong target.',
+  'Only two are proposed: each must satisfy every limit and every strong target.',
+  'Still open:',
+];
+
 /** Best first, with the three that teach most together, and ways to look for others like one of them. */
 export function RankedList({ candidates }: { candidates: CandidatesView }) {
   const { readOnly, specification } = useVisit();
@@ -53,15 +61,11 @@ export function RankedList({ candidates }: { candidates: CandidatesView }) {
           limits again.
         </p>
       ) : (
-        <ToTry proposals={proposals} candidates={candidates} />
+        proposals.length > 0 && <ToTry proposals={proposals} candidates={candidates} />
       )}
       {usable.length > 0 && because.length > 0 && (
         <section aria-label="Why fewer than three" className="text-hold">
-          <p>
-            {proposals.length === 0
-              ? 'Nothing is proposed yet.'
-              : `Only ${proposals.length === 1 ? 'one is' : 'two are'} proposed: each must satisfy every limit and every strong target.`}
-          </p>
+          <p>{HOW_MANY[proposals.length]}</p>
           <ul className="list-disc pl-5">
             {because.map((line) => (
               <li key={line}>{line}</li>

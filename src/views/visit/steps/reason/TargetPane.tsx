@@ -1,7 +1,7 @@
 import type { Side } from '@/core/findings/finding-kinds';
 import { definitionOf } from '@/core/findings/findings';
 import type { Alternative, EndCost, NumericTarget, Target } from '@/core/prescribe/engine/specification';
-import { firmnessWord, isTense, targetInWords } from '@/core/prescribe/explain/in-words';
+import { awaitedInWords, firmnessWord, isTense, targetInWords } from '@/core/prescribe/explain/in-words';
 import { featureOf, printFeature } from '@/core/shoe/features';
 import { useVisit } from '../../visit-context';
 import { Decide } from './Decide';
@@ -24,6 +24,11 @@ export function TargetPane({ target, side }: { target: Target; side: Side | unde
           `; tension ${percent(target.tension)}: the pushes pull apart, this is the compromise`}
       </p>
       {target.kind === 'band' && <HowFar target={target} />}
+      {target.awaits.length > 0 && (
+        <p className="text-hold">
+          {feature.label} {awaitedInWords(target)}.
+        </p>
+      )}
       <Decide target={target} side={side} />
       <HangsOn target={target} />
       <Alternatives target={target} />
@@ -41,7 +46,7 @@ function HowFar({ target }: { target: NumericTarget }) {
   const { best, band, ends } = target;
   const say = (value: number) => printFeature(target.feature, value);
   const beyond = (where: string, cost: EndCost | null) =>
-    cost && `${where}: ${cost.limit ? 'not allowed' : 'costs'}, ${cost.finding}`;
+    cost && `${where} ${cost.limit ? 'a limit forbids it' : 'it costs'}: ${cost.finding}`;
   const parts = [beyond(`below ${say(band.from)}`, ends.low), beyond(`over ${say(band.to)}`, ends.high)];
   return (
     <p className="text-sm">
