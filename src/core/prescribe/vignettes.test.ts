@@ -1,4 +1,6 @@
 import { BLIND } from '@tests/fixtures/vignettes/blind';
+import { DIFFICULT } from '@tests/fixtures/vignettes/difficult';
+import { ROWS_BLIND, ROWS_TASKS } from '@tests/fixtures/vignettes/rows';
 import { TEXTBOOK } from '@tests/fixtures/vignettes/textbook';
 import { unmetBy, type Vignette } from '@tests/fixtures/vignettes/vignette';
 import { describe, expect, it } from 'vitest';
@@ -15,6 +17,16 @@ describe('twenty textbook vignettes over every school', () => {
 describe('ten vignettes written blind', () => {
   it.each(named(BLIND))('%s', (_, vignette) => {
     expect(unmetBy(vignette)).toEqual([]);
+  });
+});
+
+describe('sixty vignettes over the rows of practice', () => {
+  it.each(named([...ROWS_BLIND, ...ROWS_TASKS, ...DIFFICULT]))('%s', (_, vignette) => {
+    expect(unmetBy(vignette)).toEqual([]);
+  });
+
+  it('are sixty, half of them written blind, twelve difficult', () => {
+    expect([ROWS_BLIND.length, ROWS_TASKS.length, DIFFICULT.length]).toEqual([30, 18, 12]);
   });
 });
 
