@@ -2,12 +2,16 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { clinicalPicture } from '@/core/examination/clinical-picture';
 import { resolve } from '@/core/prescribe/engine/resolve';
 import { FEATURES } from '@/core/shoe/features';
+import { contentsOf } from '@/core/visit/held';
+import { turnToPair } from '@/core/visit/pair-work';
 import { type Actor, asTenant } from '@/server/database/tenant';
 import type { Refusal } from '@/server/http/problem';
 import { endPair, logPair, today } from '@/server/services/people/pairs';
 import { addPatient, readPatient } from '@/server/services/people/patients';
 import { readToday } from '@/server/services/people/today';
 import { handOver } from '@/server/services/visits/hand-over';
+import { readRationale } from '@/server/services/visits/rationales';
+import { readSheet } from '@/server/services/visits/sheets';
 import { closeVisit, loadVisit, notePresence, saveStep, startVisit } from '@/server/services/visits/visits';
 import { freshDatabase, type TestDatabase } from './database';
 
@@ -163,6 +167,44 @@ describe('handing over', () => {
       1,
     );
     await expect(issue(visitId)).resolves.toMatchObject({ sheet: { shoe: 'Testmaker One 1' } });
+  });
+
+  it('several pairs: each is issued under its purpose with its own sheet, none twice, and the last ends the visit', async () => {
+    const { patientId, visitId } = await openVisit();
+    const tried = (comfort: number) => ({
+      tryOns: [{ model: modelId, sizeLeft: 39, sizeRight: 39, width: 'B', comfort, verdict: 'chosen' }],
+    });
+    await save(visitId, 'ask', { findings: { body: { activities: ['dress', 'everyday'] } } });
+    await save(visitId, 'warnings', { checked: true });
+    await save(visitId, 'try-on', tried(70));
+    await issue(visitId, { weeklyKm: 2 });
+    const between = await asTenant(me, (tenant) => loadVisit(tenant, visitId));
+    expect(between.closedAt).toBeNull();
+    expect(between.issued.map(({ purpose }) => purpose)).toEqual(['dress']);
+    // The same pair again is refused; a second visit is not begun meanwhile.
+    expect((await refusal(issue(visitId))).extra.errors?.[0]?.message).toContain('already');
+    expect((await asTenant(me, (tenant) => startVisit(tenant, patientId))).id).toBe(visitId);
+    const contents = contentsOf(between.steps);
+    const turned = turnToPair(contents, 'dress', 'everyday');
+    await save(visitId, 'reason', turned.reason);
+    await save(visitId, 'try-on', { ...turned['try-on'], ...tried(88) }, 1);
+    await issue(visitId, { weeklyKm: 20 });
+    const after = await asTenant(me, (tenant) => loadVisit(tenant, visitId));
+    expect(after.closedAt).not.toBeNull();
+    expect(after.issued.map(({ purpose }) => purpose)).toEqual(['dress', 'everyday']);
+    const uses = after.issued.map(
+      ({ specification }) => specification.targets.find(({ feature }) => feature === 'use')!.best,
+    );
+    expect(uses).toEqual(['dress', 'everyday']);
+    for (const { id, sheet } of after.issued) expect(await readSheet(me, visitId, id)).toEqual(sheet);
+    expect((await readSheet(me, visitId, null))?.shoe).toBe(after.issued[0]!.sheet!.shoe);
+    const { pairs } = await asTenant(me, (tenant) => readPatient(tenant, patientId));
+    expect(pairs.map(({ log }) => log[0]?.comfort).toSorted()).toEqual([70, 88]);
+    // Each reads as it was issued, whichever is looked at.
+    const rationale = async (pair: string) =>
+      (await asTenant(me, (tenant) => readRationale(tenant, visitId, pair))).specification;
+    expect((await rationale('dress')).targets).toEqual(after.issued[0]!.specification.targets);
+    expect((await rationale('everyday')).targets).toEqual(after.issued[1]!.specification.targets);
   });
 
   it('an assistant may not answer warning signs', async () => {

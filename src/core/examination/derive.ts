@@ -23,6 +23,8 @@ import { POSTURE_ITEMS, postureTotal } from './posture/six-items';
 import { MONOFILAMENT_SITES, protectiveSensation } from './sensation';
 
 const ADULT_YEARS = 16;
+/** Redmond 2006, from memory: +6 and more is a pronated posture. */
+const PRONATED_FROM = 6;
 
 /**
  * Findings from which others follow; leaving out any other changes nothing but itself. One that can be entered and also
@@ -140,6 +142,25 @@ function therapeuticAsked({
   return asked ? 'yes' : 'no';
 }
 
+/** Whether some finding could ask for hold on the inner side: a foot that leans or rolls in, or a sore inner tissue. */
+function correctionAsked({
+  body,
+  left,
+  right,
+}: Pick<Picture, 'body' | Side>): ClinicalPicture['body']['correctionAsked'] {
+  if (body.activities === NOT_EXAMINED) return NOT_EXAMINED;
+  const asked = [left, right].some(
+    (foot) =>
+      isOneOf(foot.roll, 'in') ||
+      isOneOf(foot.arch, 'low') ||
+      isOneOf(foot.archFlattening, 'yes') ||
+      (foot.postureTotal !== NOT_EXAMINED && foot.postureTotal >= PRONATED_FROM) ||
+      (foot.pain !== NOT_EXAMINED &&
+        foot.pain.some((site) => isOneOf(site, 'ankle-inner', 'arch', 'plantar-heel', 'shin'))),
+  );
+  return asked ? 'yes' : 'no';
+}
+
 /** The ground that a pair is for: rough where a purpose or a surface says so, indoors where nothing else is named. */
 function groundOf({ activities, surfaces }: EnteredPicture['body']): ClinicalPicture['body']['ground'] {
   if (activities === NOT_EXAMINED) return NOT_EXAMINED;
@@ -180,6 +201,7 @@ export function deriveFindings(entered: EnteredPicture): ClinicalPicture {
     body: {
       ...body,
       ground: groundOf(entered.body),
+      correctionAsked: correctionAsked({ body, left: ownLeft, right: ownRight }),
       therapeuticAsked: therapeuticAsked({ body, left: ownLeft, right: ownRight }),
     },
     left: ownLeft,

@@ -29,6 +29,8 @@ const court = {
   upperFirmness: 3,
   outsoleHardness: 4.5,
   tread: 'herringbone',
+  category: 'structured',
+  medialSupport: 'none',
 } as const;
 const shelf = [
   testShoe('middle', court, { sizing, stock: { '42 D': 2, '42 2E': 1 } }),

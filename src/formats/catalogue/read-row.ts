@@ -181,8 +181,21 @@ function agreeingHeights({ take }: Reading, readings: Partial<Record<FeatureId, 
 /** An insole stands between the seat and the ground of a heel, mm. */
 const SEAT_AND_STACK_MM = 8;
 
-/** A heel stands as high as its stack, give or take the insole. */
+/** Only a heeled shoe has more drop than this, mm. */
+const FLAT_DROP_MM = 25;
+
+/** A heel stands as high as its stack, give or take the insole; a drop that only a heel has comes with the heel's height. */
 function agreeingHeel({ take }: Reading, readings: Partial<Record<FeatureId, FeatureReading[]>>): void {
+  const drop = Number(readings.drop?.[0]?.value ?? 0);
+  if (drop > FLAT_DROP_MM && !readings.heelHeight)
+    take(
+      'drop_mm',
+      fail(
+        'out-of-bounds',
+        `${drop} mm lies outside 0–${FLAT_DROP_MM} for a shoe whose heel height is not stated: check the unit.`,
+        String(drop / 10),
+      ),
+    );
   const [height, stack] = (['heelHeight', 'heelStack'] as const).map((id) => readings[id]?.[0]);
   if (!height || !stack || height.from !== stack.from) return;
   if (Math.abs(Number(height.value) - Number(stack.value)) > SEAT_AND_STACK_MM)

@@ -157,6 +157,16 @@ export const DERIVED_FINDINGS = {
       examinedBy: ['activities'],
     },
   ),
+  correctionAsked: choice('Asks for correction inwards', YES_NO, {
+    scope: 'body',
+    step: null,
+    seconds: 60,
+    carries: false,
+    prior: FLAT,
+    readBy: RULES,
+    derivedFrom: ['roll', 'arch', 'pain', 'archFlattening', 'heelRises', 'activities'],
+    examinedBy: ['activities'],
+  }),
   therapeuticAsked: choice('Asks for a therapeutic shoe', YES_NO, {
     scope: 'body',
     step: null,

@@ -64,6 +64,19 @@ export const purpose = topic('Purpose', [
     because: 'A house shoe is not made for the street.',
   },
   {
+    id: 'correction-only-when-asked',
+    finding: 'nothing asks for correction',
+    when: is('correctionAsked', 'no'),
+    wishes: [
+      { feature: 'medialSupport', avoid: ['post'] },
+      { feature: 'category', avoid: ['motion-control'] },
+    ],
+    strength: 'strong',
+    evidence: 'C',
+    sources: ['practice'],
+    because: 'Who needs no correction is pushed toward the outer edge by it.',
+  },
+  {
     id: 'therapeutic-only-when-asked',
     finding: 'no finding asks for a therapeutic shoe',
     when: is('therapeuticAsked', 'no'),

@@ -44,7 +44,12 @@ function edgesIn(condition: Condition, id: FindingId): number[] {
 }
 
 /** Categories that follow from other findings and mean nothing to ask for by themselves. */
-const ASKED_THROUGH: ReadonlySet<FindingId> = new Set(['atRiskCategory', 'ground', 'therapeuticAsked']);
+const ASKED_THROUGH: ReadonlySet<FindingId> = new Set([
+  'atRiskCategory',
+  'ground',
+  'correctionAsked',
+  'therapeuticAsked',
+]);
 
 /** Open questions with derived findings replaced by what is examined for them. */
 function questions(
