@@ -34,6 +34,11 @@ export function followMarks(
   const unmarked = list(now[id]).filter((entry) => !list(was[id]).includes(entry) && entry !== forget);
   const entries = [...new Set([...unmarked, ...list(is[id])])];
   const followed: Followed[] = [{ id, value: entries.length > 0 ? entries : undefined }];
+  if (layer === 'skin') {
+    const untouched = list(now.rubbedAt).filter((entry) => !list(was.rubbedAt).includes(entry));
+    const places = [...new Set([...untouched, ...list(is.rubbedAt)])];
+    return [...followed, { id: 'rubbedAt', value: places.length > 0 ? places : undefined }];
+  }
   if (layer !== 'ache') return followed;
   const typed = typeof now.worstPain === 'number' && was.worstPain === undefined ? now.worstPain : undefined;
   return [...followed, { id: 'worstPain', value: is.worstPain ?? typed }];

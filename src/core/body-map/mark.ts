@@ -2,6 +2,7 @@ import type { Side } from '../findings/finding-kinds';
 import { FINDINGS } from '../findings/findings';
 import type { FootFindings } from '../findings/picture';
 import { isKeyOf } from '../tables/keys-of';
+import { rubbedPlaceOf } from './rubbed-places';
 import { siteOf, type View } from './sites';
 
 export const LAYERS = { ache: 'Aches', injury: 'Injuries', skin: 'Skin' } as const;
@@ -32,6 +33,9 @@ export const SKIN_KINDS = {
 } as const;
 export type SkinKind = keyof typeof SKIN_KINDS;
 export type InjuryKind = keyof typeof FINDINGS.injuries.options | 'other';
+
+/** Skin that a shoe has rubbed or pressed. */
+const RUBS: ReadonlySet<SkinKind> = new Set<SkinKind>(['blister', 'callus', 'corn', 'redness', 'nail']);
 
 interface MarkBase {
   id: string;
@@ -80,11 +84,17 @@ export function findingsOfMarks(marks: readonly BodyMark[], side: Side): FootFin
       ? [mark.kind]
       : [],
   );
+  const rubbed = here.flatMap((mark) =>
+    mark.layer === 'skin' && mark.kind !== undefined && RUBS.has(mark.kind)
+      ? (rubbedPlaceOf(mark.site) ?? [])
+      : [],
+  );
   return {
     pain: knownIfAny(aches.flatMap((mark) => siteOf(mark.site)?.ache ?? [])),
     worstPain: scores.length > 0 ? Math.max(...scores) : undefined,
     injuries: knownIfAny(injuries),
     skin: knownIfAny(skin),
+    rubbedAt: knownIfAny(rubbed),
   };
 }
 

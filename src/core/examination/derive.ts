@@ -71,6 +71,16 @@ function temperatureExcess(picture: Picture, side: Side, other: Side): number | 
   return differences.length === 0 ? undefined : Math.round(Math.max(...differences) * 100) / 100;
 }
 
+/** Whether no place that is rubbed here is rubbed on the other foot; a foot that nobody looked at shares none. */
+function rubbedOneSided(
+  here: Picture[Side]['rubbedAt'],
+  there: Picture[Side]['rubbedAt'],
+): FootFindings['rubbedOneSided'] {
+  if (here === NOT_EXAMINED) return undefined;
+  const shared = there !== NOT_EXAMINED && here.some((place) => there.includes(place));
+  return here.length > 0 && !shared ? 'yes' : 'no';
+}
+
 function derivedOf(picture: Picture, side: Side): FootFindings {
   const at = (id: FindingId) => numberAt(picture, id, side);
   const other = side === 'left' ? 'right' : 'left';
@@ -102,6 +112,7 @@ function derivedOf(picture: Picture, side: Side): FootFindings {
       both(at('legLength'), numberAt(picture, 'legLength', other), (own, theirs) =>
         own < theirs ? 'yes' : 'no',
       ) ?? undefined,
+    rubbedOneSided: rubbedOneSided(picture[side].rubbedAt, picture[other].rubbedAt),
     arch: archClass(picture, side, standing),
     sensation: sensationOf(picture, side),
   };

@@ -1,4 +1,6 @@
+import { ONE_SIDE_FIRST, RUBBED_PLACES, type RubbedPlace, rubbedPlaceOf } from '../body-map/rubbed-places';
 import { SIDES, type Side } from '../findings/finding-kinds';
+import { FINDINGS } from '../findings/findings';
 import { sizeInWords } from '../sizing/start-size';
 import { PATTERNS } from './lacing-patterns';
 import {
@@ -154,16 +156,68 @@ function pairAdvice(tryOn: TryOn, context: FitContext): FitAdvice[] {
     );
   if (Object.values(tryOn.tasks ?? {}).includes('poor'))
     advice.push(advise('tasks', 'Fails a real task: not this one for that use.'));
-  const pressed = (tryOn.points ?? []).filter((point) => point.kind !== 'gapes').length;
-  if (pressed > 0)
-    advice.push(
-      advise(
-        'points',
-        `${pressed} place${pressed === 1 ? '' : 's'} pressed or rubbed: stretch there, or another last.`,
-        otherModelsWith(context, 'seamFree', 'yes'),
-      ),
-    );
-  return advice;
+  return [...advice, ...pressedAdvice(tryOn, context)];
+}
+
+/** What is done where a pair presses or rubs: the place says what, and one foot alone asks about the foot first. */
+const AT_PLACE: Readonly<Record<RubbedPlace, { says: string; remedies: (context: FitContext) => Remedy[] }>> =
+  {
+    'toe-tips': {
+      says: 'longer, or hold the foot back from the front',
+      remedies: () => [{ kind: 'lacing', pattern: 'heel-lock' }],
+    },
+    'between-toes': {
+      says: 'a broader, rounder front',
+      remedies: (context) => otherModelsWith(context, 'toeBoxShape', 'anatomic'),
+    },
+    knuckles: { says: 'deeper over the toes', remedies: (context) => otherModels(context, 'toeBoxDepth', 1) },
+    ball: {
+      says: 'the foot slides: lace the midfoot firmer, a drier sock',
+      remedies: (context) => otherModels(context, 'forefootCushioning', 1),
+    },
+    arch: { says: 'flatter under the arch', remedies: (context) => otherModels(context, 'archContour', -1) },
+    instep: {
+      says: 'leave out the crossing over the spot',
+      remedies: (context) => [{ kind: 'lacing', pattern: 'window' }, ...otherModels(context, 'opening', 1)],
+    },
+    'heel-back': {
+      says: 'hold the heel, or a softer rim',
+      remedies: (context) => [
+        { kind: 'lacing', pattern: 'heel-lock' },
+        ...otherModelsWith(context, 'softCounterEdge', 'yes'),
+      ],
+    },
+    'outer-edge': { says: 'wider, or less arch', remedies: (context) => otherModels(context, 'width', 1) },
+    'inner-edge': {
+      says: 'wider at the big-toe joint, stretch there',
+      remedies: (context) => otherModelsWith(context, 'toeBoxShape', 'anatomic'),
+    },
+    ankle: {
+      says: 'a collar clear of the ankle bones',
+      remedies: (context) => otherModelsWith(context, 'collarClear', 'yes'),
+    },
+  };
+
+function pressedAdvice(tryOn: TryOn, context: FitContext): FitAdvice[] {
+  const pressed = (tryOn.points ?? []).filter((point) => point.kind !== 'gapes');
+  return RUBBED_PLACES.flatMap((place): FitAdvice[] => {
+    const here = pressed.filter((point) => rubbedPlaceOf(point.site) === place);
+    const [first] = here;
+    if (!first) return [];
+    const oneSided = here.every((point) => point.side === first.side);
+    const { says, remedies } = AT_PLACE[place];
+    const where = FINDINGS.rubbedAt.options[place];
+    return [
+      {
+        level: 'change',
+        side: oneSided ? first.side : null,
+        field: 'points',
+        sentence: `Pressed or rubbed, ${where}: ${says}.${oneSided ? ` Only ${ONE_SIDE_FIRST}.` : ''}`,
+        remedies: remedies(context),
+        mark: PRACTICE,
+      },
+    ];
+  });
 }
 
 function roomAdvice(tryOn: TryOn, side: Side, roomMm: number, context: FitContext): FitAdvice {

@@ -13,6 +13,7 @@ import { posture } from './topics/posture';
 import { prosthesisAndOrthosis } from './topics/prosthesis-and-orthosis';
 import { purpose } from './topics/purpose';
 import { roll } from './topics/roll';
+import { rubbedPlaces } from './topics/rubbed-places';
 import { running } from './topics/running';
 import { skinAndNails } from './topics/skin-and-nails';
 import { sport } from './topics/sport';
@@ -36,6 +37,7 @@ export const RULES: readonly Rule[] = [
   ...forefoot,
   ...toes,
   ...skinAndNails,
+  ...rubbedPlaces,
   ...atRiskFoot,
   ...swelling,
   ...conditions,

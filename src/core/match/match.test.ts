@@ -217,8 +217,18 @@ describe('what to bring', () => {
       ['structured', 'structured'],
       ['softer', 'softer'],
     ]);
-    expect(proposals[1]!.teaches).toMatch(/[Mm]ore structured.*more hold is wanted/);
-    expect(proposals[2]!.teaches).toMatch(/[Ss]ofter.*less shoe will do/);
+    expect(proposals[1]!.teaches).toMatch(/[Mm]ore structured.*more hold.* is wanted/);
+    expect(proposals[2]!.teaches).toMatch(/[Ss]ofter.*(more give|less shoe).* is wanted/);
+  });
+
+  it('none stands for a role that it contradicts: no “more hold” for one that is easier to bend', () => {
+    const limp = shoe('limp', { ...shelf[2]!.features, forefootStiffness: 1 });
+    const base = shoe('base', { ...best.features, forefootStiffness: 3 });
+    const proposals = proposeTrial(ranked([base, limp]), of([base, limp]));
+    expect(proposals.map(({ id, role }) => [id, role])).toEqual([
+      ['base', 'optimum'],
+      ['limp', 'other'],
+    ]);
   });
 
   it('never a twin, never one that serves the specification much worse, nothing of nothing', () => {

@@ -2,7 +2,14 @@ import type { ShoeModel } from '../catalogue/model';
 import type { Specification } from '../prescribe/engine/specification';
 import { targetInWords } from '../prescribe/explain/in-words';
 import type { FeatureId } from '../shoe/features';
-import { differenceInWords, dissimilarity, FELT, type FeelDifference, feelDifference } from './feel';
+import {
+  differenceInWords,
+  dissimilarity,
+  FELT,
+  type FeelAxis,
+  type FeelDifference,
+  feelDifference,
+} from './feel';
 import { type Ranked, standingOf } from './rank';
 
 export type TrialRole = 'optimum' | 'structured' | 'softer' | 'other';
@@ -85,6 +92,13 @@ const toward: Record<'structured' | 'softer', (difference: FeelDifference) => nu
   softer: ({ firmness = 0, weight = 0 }) => -firmness - weight,
 };
 
+/** A pair that goes the other way on what its role is named after does not stand for it. */
+const contradicts: Record<'structured' | 'softer', (difference: FeelDifference) => boolean> = {
+  structured: ({ firmness = 0, structure = 0, stiffness = 0 }) =>
+    firmness <= -FELT || structure <= -FELT || stiffness <= -FELT,
+  softer: ({ firmness = 0, weight = 0 }) => firmness >= FELT || weight >= FELT,
+};
+
 /**
  * Two or three pairs that teach something together: the one nearest to the specification, one firmer or more structured,
  * one softer or lighter, each good in itself and unlike the others. Where a direction has no good model, the most unlike
@@ -120,7 +134,7 @@ export function proposeTrial(
   for (const role of ['structured', 'softer'] as const) {
     if (chosen.length >= count) break;
     const that = free()
-      .filter(({ difference }) => toward[role](difference) >= 2 * FELT)
+      .filter(({ difference }) => toward[role](difference) >= 2 * FELT && !contradicts[role](difference))
       // Its score counts first; a clearer step decides between equals.
       .toSorted(
         (a, b) =>
@@ -141,11 +155,31 @@ export function proposeTrial(
   return proposals;
 }
 
+/** What liking a pair better would tell: only what truly sets it apart from the first is drawn a conclusion from. */
+const CONCLUSIONS: readonly [axis: FeelAxis, more: string, less: string][] = [
+  ['firmness', 'a firmer sole', 'more give'],
+  ['structure', 'more hold', 'less hold'],
+  ['weight', 'more shoe', 'less shoe'],
+  ['drop', 'a higher heel', 'a lower heel'],
+  ['stiffness', 'a stiffer front', 'a front that bends more'],
+  ['height', 'more sole', 'less sole'],
+];
+
+/** The two strongest differences as what would be wanted: `more hold and a firmer sole`. */
+const wanted = (difference: FeelDifference): string =>
+  CONCLUSIONS.map(([axis, more, less]) => ({ steps: difference[axis] ?? 0, more, less }))
+    .filter(({ steps }) => Math.abs(steps) >= FELT)
+    .toSorted((a, b) => Math.abs(b.steps) - Math.abs(a.steps))
+    .slice(0, 2)
+    .map(({ steps, more, less }) => (steps > 0 ? more : less))
+    .join(' and ');
+
+const liked = (difference: FeelDifference): string =>
+  `${sentence(difference)}: if this one is liked better, ${wanted(difference)} is wanted.`;
+
 const teaches: Record<Exclude<TrialRole, 'optimum'>, (difference: FeelDifference) => string> = {
-  structured: (difference) =>
-    `${sentence(difference)}: if this one is liked better, more hold is wanted than the rules think.`,
-  softer: (difference) =>
-    `${sentence(difference)}: if this one is liked better, less shoe will do, or more give is wanted.`,
+  structured: liked,
+  softer: liked,
   other: (difference) => `${sentence(difference)}: shows whether that is felt and minded.`,
 };
 

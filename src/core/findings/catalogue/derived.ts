@@ -157,6 +157,16 @@ export const DERIVED_FINDINGS = {
       examinedBy: ['activities'],
     },
   ),
+  rubbedOneSided: choice('Rubbed on this foot only', YES_NO, {
+    scope: 'foot',
+    step: null,
+    seconds: 30,
+    carries: false,
+    prior: FLAT,
+    readBy: RULES,
+    derivedFrom: ['rubbedAt'],
+    examinedBy: ['rubbedAt'],
+  }),
   correctionAsked: choice('Asks for correction inwards', YES_NO, {
     scope: 'body',
     step: null,

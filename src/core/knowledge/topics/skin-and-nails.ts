@@ -45,11 +45,10 @@ export const skinAndNails = topic('Skin and nails', [
     caution: 'Have it removed and the skin beneath looked at.',
   },
   {
-    id: 'blister-heel-hold',
+    id: 'blister-dry-and-smooth',
     finding: 'blisters',
     when: has('skin', 'blister'),
     wishes: [
-      { feature: 'heelCounter', atLeast: 3, atMost: 4.5 },
       { feature: 'seamFree', prefer: ['yes'] },
       {
         feature: 'closure',

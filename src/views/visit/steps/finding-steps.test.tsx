@@ -77,6 +77,7 @@ const TAKEN_OTHERWISE: Partial<Record<FindingId, string>> = {
   worstPain: 'aches on the drawing',
   injuries: 'injuries on the drawing',
   skin: 'skin on the drawing',
+  rubbedAt: 'skin on the drawing',
   archIndex: 'footprint',
   chippauxSmirak: 'footprint',
   staheli: 'footprint',
