@@ -46,7 +46,7 @@ describe('marks speak the vocabulary of findings', () => {
       worstPain: 7,
       injuries: ['lateral-sprain', 'bone-stress'],
       skin: ['callus'],
-      rubbedAt: ['ball'],
+      rubbedAt: ['ball', 'outer-edge'],
     });
     expect(findingsOfMarks(marks, 'right')).toEqual({});
   });
