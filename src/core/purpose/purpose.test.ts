@@ -9,7 +9,7 @@ const asked = (activities: Activity[], rest: Findings = {}) =>
   pairsAskedFor(enteredPicture({ ...rest, body: { ...rest.body, activities } })).map(
     ({ activities: of }) => of,
   );
-const useOf = (findings: Findings) =>
+const targetOfUse = (findings: Findings) =>
   resolve(clinicalPicture(findings)).targets.find(({ feature }) => feature === 'use');
 
 /** Handbook 04, “By task”; the shares are ours. */
@@ -97,7 +97,7 @@ describe('the pairs that are asked for', () => {
 describe('purpose is a boundary', () => {
   it('a therapeutic or post-operative shoe only where a finding asks for it', () => {
     const walker: Findings = { body: { activities: ['walking'] } };
-    expect(useOf(walker)).toMatchObject({
+    expect(targetOfUse(walker)).toMatchObject({
       excluded: expect.arrayContaining(['therapeutic', 'post-operative']),
     });
     for (const asks of [
@@ -106,14 +106,14 @@ describe('purpose is a boundary', () => {
       { right: { bunion: 'severe' } },
       { left: { insert: 'brace' } },
     ] satisfies Findings[]) {
-      const target = useOf({ ...asks, body: { ...walker.body, ...('body' in asks ? asks.body : {}) } });
+      const target = targetOfUse({ ...asks, body: { ...walker.body, ...('body' in asks ? asks.body : {}) } });
       expect(target?.kind === 'options' && target.excluded.includes('therapeutic')).toBe(false);
     }
   });
 
   it('lugs are for rough ground, house shoes for indoors', () => {
     const excluded = (surfaces: NonNullable<Findings['body']>['surfaces'], activity: Activity) => {
-      const target = useOf({ body: { activities: [activity], ...(surfaces ? { surfaces } : {}) } });
+      const target = targetOfUse({ body: { activities: [activity], ...(surfaces ? { surfaces } : {}) } });
       return target?.kind === 'options' ? target.excluded : [];
     };
     expect(excluded(undefined, 'walking')).toContain('trail');
