@@ -298,6 +298,7 @@ const featureReasonSchema: z.ZodType<FeatureReason> = z.object({
   serves: z.number(),
   inside: z.boolean(),
   weight: z.number(),
+  fails: sideSchema.nullable(),
 });
 
 export const candidatesAnswer = z.object({

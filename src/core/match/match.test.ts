@@ -107,6 +107,19 @@ describe('reasons for a model', () => {
     const posted = reasonsFor(shoe('posted', { medialSupport: 'post' }), specification);
     expect(posted.contra.map((reason) => reason.feature)).toContain('medialSupport');
   });
+
+  it('a pair is judged by its worse side, and the foot that it fails is named', () => {
+    const stiffLeft = resolve(clinicalPicture({ left: { bigToeRange: 15 }, right: { bigToeRange: 70 } }));
+    const stiffBoth = resolve(clinicalPicture({ left: { bigToeRange: 15 }, right: { bigToeRange: 15 } }));
+    const soft = shoe('soft', { forefootStiffness: 1, rocker: 1 });
+    const score = (of: typeof stiffLeft) => rank([soft], of).ranked[0]!.score;
+    // One stiff toe asks no less of the pair than two.
+    expect(score(stiffLeft)).toBeCloseTo(score(stiffBoth), 6);
+    const fails = (of: typeof stiffLeft) =>
+      reasonsFor(soft, of).contra.find(({ feature }) => feature === 'forefootStiffness')?.fails;
+    expect(fails(stiffLeft)).toBe('left');
+    expect(fails(stiffBoth)).toBeNull();
+  });
 });
 
 describe('unknown values', () => {

@@ -1,4 +1,5 @@
 import type { ShoeModel } from '../catalogue/model';
+import type { Side } from '../findings/finding-kinds';
 import type { Specification, Target, Want } from '../prescribe/engine/specification';
 import { utilityAt, valuesOf } from '../prescribe/engine/utility';
 import { awaitedInWords, hasLimit, isFirm, targetInWords } from '../prescribe/explain/in-words';
@@ -16,6 +17,8 @@ export interface FeatureReason {
   /** Whether the value lies in the target's band or among its options. */
   inside: boolean;
   weight: number;
+  /** The one foot that it fails, where only one of them wants otherwise. */
+  fails: Side | null;
 }
 
 export interface Ranked {
@@ -253,6 +256,19 @@ export function standingOf(model: ShoeModel, specification: Specification): Stan
   return { provisional, misses };
 }
 
+/** The one foot whose wishes a value does not serve; null where it serves both, or neither. */
+function footFailed(target: Target, value: FeatureValue): Side | null {
+  const sides = new Set(
+    target.pushes.flatMap((push) =>
+      push.setAside === undefined && push.weight > 0 && utilityAt(push.want, value) < SERVES_WELL
+        ? push.sides
+        : [],
+    ),
+  );
+  const [only] = sides;
+  return sides.size === 1 && only ? only : null;
+}
+
 /** Why one model suits or does not, weightiest first; limits on values nobody knows are named to be checked. */
 export function reasonsFor(
   model: ShoeModel,
@@ -272,6 +288,7 @@ export function reasonsFor(
       serves: serves(value),
       inside: isInside(target, value),
       weight,
+      fails: footFailed(target, value),
     });
   }
   // What lies inside the target speaks for a model, though some outvoted push would have liked more.

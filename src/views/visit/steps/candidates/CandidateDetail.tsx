@@ -83,7 +83,7 @@ export function CandidateDetail({ candidate, reasons }: Props) {
         <p>
           {reasons.contra.length === 0
             ? 'Nothing speaks against it.'
-            : `Against: ${reasons.contra.map((reason) => `${reason.label.toLowerCase()} ${reason.has} (wanted ${reason.wanted})`).join(', ')}.`}
+            : `Against: ${reasons.contra.map((reason) => `${reason.label.toLowerCase()} ${reason.has} (wanted ${reason.wanted}${reason.fails ? ` for the ${reason.fails}` : ''})`).join(', ')}.`}
         </p>
         {model.learned && (
           <p className="col-span-2 text-faint">

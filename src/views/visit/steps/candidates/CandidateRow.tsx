@@ -76,7 +76,10 @@ export function CandidateRow({ candidate, open, onOpen, onLike, also }: Props) {
             Against:{' '}
             {reasons.contra
               .slice(0, 2)
-              .map((reason) => `${reason.label.toLowerCase()} ${reason.has} (wanted ${reason.wanted})`)
+              .map(
+                (reason) =>
+                  `${reason.label.toLowerCase()} ${reason.has} (wanted ${reason.wanted}${reason.fails ? ` for the ${reason.fails}` : ''})`,
+              )
               .join(', ')}
             .
           </p>
