@@ -9,6 +9,7 @@ import {
   specificationAnswer,
 } from '@/contract/answers/calculations';
 import { wearForecastSchema } from '@/contract/answers/records';
+import { activitySchema } from '@/contract/answers/shared';
 import { sizeRowSchema } from '@/contract/answers/shoes';
 import { findingsSchema } from '@/core/findings/schema';
 import {
@@ -29,6 +30,8 @@ export const pictureSchema = z.strictObject({
   school: schoolSchema.optional(),
   setAside: z.array(setAsideSchema).max(60).optional(),
   decisions: z.array(decisionSchema).max(60).optional(),
+  /** Which of the pairs that the purposes ask for; else the first. */
+  pair: activitySchema.optional(),
 });
 
 /** Stateless calculations. */

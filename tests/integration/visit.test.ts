@@ -198,7 +198,8 @@ describe('handing over', () => {
     expect(uses).toEqual(['dress', 'everyday']);
     for (const { id, sheet } of after.issued) expect(await readSheet(me, visitId, id)).toEqual(sheet);
     expect((await readSheet(me, visitId, null))?.shoe).toBe(after.issued[0]!.sheet!.shoe);
-    const { pairs } = await asTenant(me, (tenant) => readPatient(tenant, patientId));
+    const { pairs, visits } = await asTenant(me, (tenant) => readPatient(tenant, patientId));
+    expect(visits.map(({ id }) => id)).toEqual([visitId]);
     expect(pairs.map(({ log }) => log[0]?.comfort).toSorted()).toEqual([70, 88]);
     // Each reads as it was issued, whichever is looked at.
     const rationale = async (pair: string) =>

@@ -108,6 +108,14 @@ test.describe('the HTTP API', () => {
     expect(
       specification.targets.find((target: { feature: string }) => target.feature === 'medialSupport').options,
     ).not.toContain('post');
+    // Purposes that exclude each other are pairs of their own; one is picked by its purpose.
+    const findings = { body: { activities: ['road-running', 'lifting-upright'] } };
+    for (const pair of ['road-running', 'lifting-upright']) {
+      const answer = await (await post('/calculations/specification', { findings, pair })).json();
+      expect(answer.pairs.map(({ id }: { id: string }) => id)).toEqual(['road-running', 'lifting-upright']);
+      expect(answer.pair).toBe(pair);
+      expect(answer.deadlocks).toEqual([]);
+    }
   });
 
   test('reasons: every school, what hangs on what, what to ask next, what if', async () => {

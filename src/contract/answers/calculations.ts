@@ -6,6 +6,7 @@ import type { ShankAnswer } from '@/core/prosthesis/shank-alignment';
 import type { SockAnswer, SockStack } from '@/core/prosthesis/sock-stack';
 import type { LoadChange, RegionChange } from '@/core/what-if/what-if';
 import {
+  activitySchema,
   featureIdSchema,
   featureValueSchema,
   findingIdSchema,
@@ -96,6 +97,16 @@ export const specificationAnswer = z.object({
   deadlocks: z.array(deadlockSchema),
   open: z.array(openQuestionSchema),
   cautions: z.array(z.string()),
+  /** The pairs that the purposes ask for, and the one that this is for. */
+  pairs: z.array(
+    z.object({
+      id: activitySchema,
+      activities: z.array(activitySchema).readonly(),
+      label: z.string(),
+      because: z.string(),
+    }),
+  ),
+  pair: activitySchema.nullable(),
   limitsOfUse,
 });
 

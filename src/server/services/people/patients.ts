@@ -92,6 +92,7 @@ export async function readPatient(tenant: Tenant, id: string): Promise<PatientRe
     ])
     .where('visit.patient_id', '=', id)
     .orderBy('started_at', 'desc')
+    .orderBy('handed_over_at')
     .execute();
   return {
     ...summaryOf(row),
@@ -99,15 +100,18 @@ export async function readPatient(tenant: Tenant, id: string): Promise<PatientRe
     school: row.school,
     pairs: await listPairs(tenant, { patientId: id }, lifeSchool),
     orders: await listOrders(tenant, { patientId: id }),
-    visits: visits.map((visit) => ({
-      id: visit.id,
-      startedAt: visit.started_at.toISOString(),
-      closedAt: visit.closed_at?.toISOString() ?? null,
-      closedBecause: visit.closed_because,
-      startedBy: visit.started_by ?? '',
-      pairId: visit.pair_id,
-      reviewOn: visit.review_on,
-    })),
+    // A visit that handed over several pairs is told once, with the first and its review.
+    visits: [...new Map(visits.toReversed().map((visit) => [visit.id, visit])).values()]
+      .reverse()
+      .map((visit) => ({
+        id: visit.id,
+        startedAt: visit.started_at.toISOString(),
+        closedAt: visit.closed_at?.toISOString() ?? null,
+        closedBecause: visit.closed_because,
+        startedBy: visit.started_by ?? '',
+        pairId: visit.pair_id,
+        reviewOn: visit.review_on,
+      })),
   };
 }
 

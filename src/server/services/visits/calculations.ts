@@ -9,6 +9,7 @@ import type { ReasoningOptions } from '@/core/prescribe/engine/reasoning-options
 import { type ResolveOptions, resolve } from '@/core/prescribe/engine/resolve';
 import { compareSchools } from '@/core/prescribe/explain/compare-schools';
 import { targetInWords } from '@/core/prescribe/explain/in-words';
+import { type AskedPair, findingsForPair, pairAt, pairsAskedFor } from '@/core/purpose/pairs';
 import { LIMITS_OF_USE } from '@/core/safety/cautions';
 import { WHAT_IF_CAUTION, whatIf } from '@/core/what-if/what-if';
 import type { Tenant } from '../../database/tenant';
@@ -20,17 +21,23 @@ type Body<K extends keyof typeof api> = (typeof api)[K] extends { body?: infer B
     : never
   : never;
 
-/** What was entered, the picture that follows, and the options that a call asks for, under the clinic's own rules. */
+/** What was entered as it concerns one pair, the picture that follows, and the options that a call asks for, under the clinic's own rules. */
 export async function readCalculation(
   tenant: Tenant,
   body: Partial<Body<'specification'>> & Pick<Body<'specification'>, 'findings'>,
 ): Promise<{
+  pairs: AskedPair[];
+  pair: AskedPair | null;
   entered: EnteredPicture;
   picture: ClinicalPicture;
   options: ResolveOptions & ReasoningOptions;
 }> {
-  const entered = enteredPicture(body.findings);
+  const pairs = pairsAskedFor(enteredPicture(body.findings));
+  const pair = pairAt(pairs, body.pair);
+  const entered = enteredPicture(findingsForPair(body.findings, pair, pairs));
   return {
+    pairs,
+    pair,
     entered,
     picture: deriveFindings(entered),
     options: {
@@ -43,8 +50,8 @@ export async function readCalculation(
 }
 
 export async function calculateSpecification(tenant: Tenant, body: Body<'specification'>) {
-  const { picture, options } = await readCalculation(tenant, body);
-  return { ...resolve(picture, options), limitsOfUse: LIMITS_OF_USE };
+  const { picture, options, pairs, pair } = await readCalculation(tenant, body);
+  return { ...resolve(picture, options), pairs, pair: pair?.id ?? null, limitsOfUse: LIMITS_OF_USE };
 }
 
 export async function compareSchoolsFor(tenant: Tenant, body: Body<'comparison'>) {
