@@ -81,7 +81,7 @@ describe(`over ${PATIENTS} invented patients`, { timeout: 120_000 }, () => {
             for (const target of specification.targets) {
               const value = model.features[target.feature];
               if (value === undefined || target.feature === 'toeRoom') continue;
-              if (isFirm(target))
+              if (target.awaits.length === 0 && isFirm(target))
                 must(isInside(target, value), () => `${model.name} misses ${target.feature}`);
             }
           }
@@ -232,6 +232,14 @@ const NAMED_CUTS: Partial<Record<FindingId, string>> = {
   legLengthDifference: 'from nothing on, growing without a step',
 };
 
+/** Two values are equally good where they differ by less than this share of what is wanted. */
+const TIE = 0.05;
+const servedBy = (target: Target, value: number): number => {
+  const pulls = activePushes(target).filter(({ strength }) => strength !== 'limit');
+  const weight = pulls.reduce((sum, push) => sum + push.weight, 0);
+  return pulls.reduce((sum, push) => sum + push.weight * utilityAt(push.want, value), 0) / (weight || 1);
+};
+
 /** Units walked from a start that is drawn with the patient. */
 const WALKED = 8;
 const share = fc.double({ min: 0, max: 1, noNaN: true });
@@ -250,7 +258,7 @@ describe('continuity', { timeout: 120_000 }, () => {
     expect(unnamed).toEqual([]);
   });
 
-  it('one unit more of a finding never jumps the answer, but at a named cut or between two peaks', () => {
+  it('one unit more of a finding never jumps the answer, but at a named cut or between answers that are as good', () => {
     const numeric = FINDING_IDS.filter(
       (id) => definitionOf(id).kind === 'number' && definitionOf(id).step !== null,
     );
@@ -258,7 +266,7 @@ describe('continuity', { timeout: 120_000 }, () => {
       RULES.flatMap(({ when, wishes }) => [...findingsRead(when), ...amountsRead(wishes)]),
     );
     const walked = numeric.filter((id) => read.has(id) && NAMED_CUTS[id] === undefined);
-    const largest: { finding: string; feature: string; jump: number }[] = [];
+    const largest: { finding: string; feature: string; jump: number; of: string }[] = [];
     fc.assert(
       fc.property(patients, fc.constantFrom(...walked), share, (findings, id, begins) => {
         const definition = definitionOf(id);
@@ -285,8 +293,15 @@ describe('continuity', { timeout: 120_000 }, () => {
               const feature = featureOf(target.feature);
               if (feature.kind === 'choice') continue;
               const jump = Math.abs(target.best - was.best) / feature.reach;
-              const peaks = [...target.alternatives, ...was.alternatives].some(({ peak }) => peak);
-              if (jump > 0.15 && !peaks) largest.push({ finding: id, feature: target.feature, jump });
+              // Between two answers that are almost equally good the best tips over: nothing is lost by either.
+              const isTie = servedBy(target, target.best) - servedBy(target, was.best) < TIE;
+              if (jump > 0.15 && !isTie)
+                largest.push({
+                  finding: id,
+                  feature: target.feature,
+                  jump,
+                  of: `${JSON.stringify(findings)} at ${value}: ${was.best} to ${target.best}`,
+                });
             }
           before = now;
         }

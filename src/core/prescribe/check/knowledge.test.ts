@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { definitionOf, FINDING_IDS, isFindingId } from '../../findings/findings';
 import { RULES } from '../../knowledge/knowledge-base';
-import { above, all, atMost, below, has, is, not, type Rule } from '../../knowledge/rule';
+import { above, all, atMost, below, has, is, isOurs, not, type Rule } from '../../knowledge/rule';
 import { isSatisfiable, shareATrigger } from '../../knowledge/satisfiable';
 import { SCHOOL_CHOICES, shareOf } from '../../knowledge/schools';
 import { FEATURE_IDS } from '../../shoe/features';
@@ -13,6 +13,15 @@ describe('the knowledge base', () => {
   it('has at least 180 rules and nothing wrong with any', () => {
     expect(RULES.length).toBeGreaterThanOrEqual(180);
     expect(knowledgeProblems(RULES)).toEqual([]);
+  });
+
+  it('no limit rests on a number of ours: it would come and go at once', () => {
+    const ours = RULES.filter(isOurs);
+    expect(ours.length).toBeGreaterThan(20);
+    for (const rule of ours) {
+      expect(rule.strength).not.toBe('limit');
+      expect(rule.wishes.map(({ strength }) => strength)).not.toContain('limit');
+    }
   });
 
   it('each finding says truly whether rules read it; any other says what does, or why it is only recorded', () => {

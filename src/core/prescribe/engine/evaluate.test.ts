@@ -4,7 +4,7 @@ import { clinicalPicture } from '../../examination/clinical-picture';
 import type { FindingId } from '../../findings/findings';
 import { above, all, any, atLeast, atMost, below, type Condition, has, is, not } from '../../knowledge/rule';
 import { directionOf, firmnessWord, movedInWords, targetInWords, wantInWords } from '../explain/in-words';
-import { evaluate, type ThreeValued } from './evaluate';
+import { degreeOf, evaluate, type ThreeValued } from './evaluate';
 import { resolve } from './resolve';
 import { utilityAt } from './utility';
 
@@ -45,6 +45,25 @@ describe('conditions with three answers', () => {
     [any(), 'no'],
   ] as [Condition, ThreeValued][])('%j is %s (Kleene)', (condition, answer) => {
     expect(ask(condition)).toBe(answer);
+  });
+
+  it('a cut-off of ours comes in over its width; the least of all, the greatest of any, the rest of a not', () => {
+    const degree = (condition: Condition) => degreeOf(condition, picture, 'left');
+    const from = (at: number, over = 10) => atLeast('ageYears', { at, over });
+    // 70 years: half-way at 70, in full from 65 on, not at all from 75 on.
+    expect([64, 65, 67.5, 70, 72.5, 75, 76].map((at) => degree(from(at)))).toEqual([
+      1, 1, 0.75, 0.5, 0.25, 0, 0,
+    ]);
+    expect(degree(below('ageYears', { at: 72.5, over: 10 }))).toBe(0.75);
+    expect(degree(not(from(72.5)))).toBe(0.75);
+    expect(degree(all(YES, from(70), from(72.5)))).toBe(0.25);
+    expect(degree(any(NO, from(70), from(72.5)))).toBe(0.5);
+    // Half of an answer is a yes already; what is unknown stays so unless something has begun to hold.
+    expect(ask(from(72.5))).toBe('yes');
+    expect(degree(all(from(70), UNKNOWN))).toBeNull();
+    expect(degree(any(from(70), UNKNOWN))).toBe(0.5);
+    // A published one comes in at once.
+    expect([69, 70, 71].map((at) => degree(atLeast('ageYears', at)))).toEqual([1, 1, 0]);
   });
 
   it('names only the findings that could still settle it', () => {

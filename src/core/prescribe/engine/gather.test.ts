@@ -167,6 +167,39 @@ describe('what nobody has examined', () => {
     expect(gathered(worn, [thick], 'balanced', aside).awaits.size).toBe(0);
   });
 
+  it('an amount along a line: straight between its points, level beyond them', () => {
+    const heel = rule('heel', {
+      when: { finding: 'ageYears', atLeast: 0 },
+      wishes: [
+        {
+          feature: 'drop',
+          atLeast: {
+            finding: 'lungeDistance',
+            along: [
+              [7, 20],
+              [13, 0],
+            ],
+          },
+        },
+      ],
+    });
+    const from = (cm: number) => {
+      const [push] = onDrop({ ...adult, left: { lungeDistance: cm }, right: { lungeDistance: cm } }, [heel]);
+      return push && 'band' in push.want ? push.want.band.from : null;
+    };
+    expect([5, 7, 10, 13, 15].map(from)).toEqual([20, 20, 10, 0, 0]);
+  });
+
+  it('a rule that holds by half weighs half and has come half of its way from a usual shoe', () => {
+    const half = rule('half', {
+      when: { finding: 'ageYears', atLeast: 40, over: 10 },
+      wishes: [{ feature: 'drop', atLeast: 12, atMost: 14 }],
+    });
+    const [push] = onDrop(adult, [half]);
+    // Usual is 8 mm: 12 is 4 mm away, of which half; an end on the near side of usual stays.
+    expect(push).toMatchObject({ weight: 2, want: { band: { from: 10, to: 14 } } });
+  });
+
   it('an amount is read on the side on which the rule speaks, not on the other', () => {
     const thick = rule('thick', {
       when: { finding: 'insert', is: 'orthosis' },
