@@ -211,7 +211,7 @@ export const running = topic('Running', [
     strength: 'slight',
     evidence: 'C',
     sources: ['practice'],
-    because: 'Asphalt eats soft rubber.',
+    because: 'Asphalt wears soft rubber away quickly.',
   },
   {
     id: 'short-race-ahead-keep',
@@ -225,7 +225,7 @@ export const running = topic('Running', [
     schools: ['comfort'],
     evidence: 'C',
     sources: ['practice'],
-    because: 'Nothing new before the day: stay within what the feet know.',
+    because: 'Shortly before a race nothing is changed that the feet are not used to.',
   },
   {
     id: 'heavy-weeks-heavy-runner',
@@ -238,6 +238,6 @@ export const running = topic('Running', [
     strength: 'slight',
     evidence: 'C',
     sources: ['practice'],
-    because: 'Foam that is still foam in three months, on a base that does not tip.',
+    because: 'Body mass and distance wear foam out: one that lasts, on a base that does not tip.',
   },
 ]);

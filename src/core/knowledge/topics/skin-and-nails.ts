@@ -14,7 +14,7 @@ export const skinAndNails = topic('Skin and nails', [
     strength: 'moderate',
     evidence: 'C',
     sources: ['menz-morris-2005', 'buldt-2018'],
-    because: 'Shoes narrower than the foot go with corns: pressure first, knife second.',
+    because: 'Shoes narrower than the foot go with corns: take the pressure away before the skin is treated.',
   },
   {
     id: 'callus-ball-cushion',
@@ -27,7 +27,7 @@ export const skinAndNails = topic('Skin and nails', [
     strength: 'moderate',
     evidence: 'C',
     sources: ['practice'],
-    because: 'Callus marks where the load is: spread it.',
+    because: 'Callus shows where the load is high: cushion it and spread it.',
   },
   {
     id: 'callus-insensate',
@@ -68,7 +68,7 @@ export const skinAndNails = topic('Skin and nails', [
     strength: 'moderate',
     evidence: 'B',
     sources: ['knapik-1995'],
-    because: 'Blisters are shear repeated: stop the slipping, keep the skin dry.',
+    because: 'Blisters come from repeated shear in damp skin: smooth inside, and dry.',
     caution: 'Fit and socks before skin treatment.',
   },
   {

@@ -35,7 +35,8 @@ export const sport = topic('Sport', [
     strength: 'strong',
     evidence: 'C',
     sources: ['practice'],
-    because: 'Lugs hold, a bumper protects; a hybrid trail shoe is the best all-round hiking shoe for most.',
+    because:
+      'Lugs hold on loose ground and a bumper protects the toes; a hybrid trail shoe suits most hikers.',
   },
   {
     id: 'task-court',
@@ -64,7 +65,7 @@ export const sport = topic('Sport', [
     strength: 'strong',
     evidence: 'C',
     sources: ['practice'],
-    because: 'Hard courts eat soft soles.',
+    because: 'Hard courts wear soft outsoles away quickly.',
   },
   {
     id: 'task-court-indoors',
@@ -273,7 +274,7 @@ export const sport = topic('Sport', [
     strength: 'moderate',
     evidence: 'C',
     sources: ['practice'],
-    because: 'Nothing gives, nothing rolls, the foot does not slide under the bar.',
+    because: 'Under the bar the sole must not compress or roll, and the foot must not slide.',
   },
   {
     id: 'lifting-heel-spares-knee-not',

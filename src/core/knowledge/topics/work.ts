@@ -163,7 +163,8 @@ export const work = topic('Work and everyday', [
     strength: 'slight',
     evidence: 'C',
     sources: ['practice'],
-    because: 'Distance is distance: cushioned, light and with rubber that lasts.',
+    because:
+      'Walking far wears foam and rubber as running does: cushioned, light, with an outsole that lasts.',
   },
   {
     id: 'rough-ground-not-smooth',
