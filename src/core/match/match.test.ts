@@ -13,7 +13,7 @@ import { compareModels } from './compare';
 import { differenceInWords, dissimilarity, type FeelAxis, feelDifference } from './feel';
 import { moreLikeThis } from './more-like';
 import { proposeTrial } from './propose';
-import { type Ranked, rank, reasonsFor } from './rank';
+import { type Ranked, rank, reasonsFor, standingOf } from './rank';
 import { versionDifferences } from './version-differences';
 
 const shoe = (id: string, features: FeatureValues = {}) => testShoe(id, features, { stock: { '42 D': 1 } });
@@ -106,6 +106,20 @@ describe('reasons for a model', () => {
     expect(pro.map((reason) => reason.feature)).toContain('medialSupport');
     const posted = reasonsFor(shoe('posted', { medialSupport: 'post' }), specification);
     expect(posted.contra.map((reason) => reason.feature)).toContain('medialSupport');
+  });
+
+  it('a value nobody states: unjudged on a limit, missed on a firm target, but not where most shoes have what is wanted', () => {
+    const specification = wanting('court', 'achilles-mid');
+    const missesOf = (features: FeatureValues) => {
+      const { provisional, misses } = standingOf(shoe('m', features), specification);
+      return { provisional: provisional.length, misses: misses.map(({ feature }) => feature) };
+    };
+    expect(missesOf({}).provisional).toBe(1);
+    expect(missesOf({ use: 'court' }).provisional).toBe(0);
+    expect(missesOf({ use: 'court' }).misses).toContain('outsoleHardness');
+    // Anything but a post is wanted: three of four options.
+    expect(missesOf({ use: 'court' }).misses).not.toContain('medialSupport');
+    expect(missesOf({ use: 'court', medialSupport: 'post' }).misses).toContain('medialSupport');
   });
 
   it('a pair is judged by its worse side, and the foot that it fails is named', () => {

@@ -227,6 +227,16 @@ function failsOutright(target: Target, value: FeatureValue): boolean {
   return target.decision === undefined && weight >= WEIGHTY && served < IN_PART * weight;
 }
 
+/** Whether most options of a choice are wanted: a model that does not say which it has is not held to have another. */
+const isCommon = (target: Target): boolean => {
+  const feature = featureOf(target.feature);
+  return (
+    target.kind === 'options' &&
+    feature.kind === 'choice' &&
+    2 * target.options.length > Object.keys(feature.options).length
+  );
+};
+
 /** Where a model that breaks no limit stands: what cannot be judged yet, and which firm targets it misses or others it fails outright. */
 export interface Standing {
   /** Limits that cannot be judged for want of a value or an amount, in words. */
@@ -249,7 +259,7 @@ export function standingOf(model: ShoeModel, specification: Specification): Stan
     const isResolved = target.awaits.length === 0;
     if (value === undefined) {
       if (hasLimit(target)) provisional.push(`${label} is not stated: check it (${targetInWords(target)}).`);
-      else if (isResolved && isFirm(target)) misses.push(target);
+      else if (isResolved && isFirm(target) && !isCommon(target)) misses.push(target);
     } else if (isResolved && (isFirm(target) ? !isInside(target, value) : failsOutright(target, value)))
       misses.push(target);
   }
