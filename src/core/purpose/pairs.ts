@@ -27,7 +27,8 @@ const servesAll = (use: Use, activities: readonly Activity[]): number =>
   Math.min(...activities.map((activity) => SERVES[activity][use] ?? 0));
 
 const canShare = (activities: readonly Activity[]): boolean =>
-  usesServing(activities[0]!).some((use) => servesAll(use, activities) >= SHARED);
+  // A therapeutic shoe serves much, but is only for whom a finding asks for it.
+  usesServing(activities[0]!).some((use) => use !== 'therapeutic' && servesAll(use, activities) >= SHARED);
 
 /** Purposes that an ordinary day is covered by. */
 const EVERY_DAY: readonly Activity[] = ['everyday', 'walking', 'standing-work', 'protective-work'];

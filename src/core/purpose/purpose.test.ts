@@ -53,6 +53,11 @@ describe('the pairs that are asked for', () => {
       [['dress'], ['everyday']],
     ],
     [['standing-work', 'protective-work'], [['standing-work', 'protective-work']]],
+    // Shoes for the shift stay at work.
+    [
+      ['standing-work', 'walking'],
+      [['walking'], ['standing-work']],
+    ],
   ])('%s', (activities, pairs) => {
     expect(asked(activities)).toEqual(pairs);
   });

@@ -21,7 +21,7 @@ export const SERVES: Readonly<Record<Activity, Readonly<Partial<Record<Use, numb
   'lifting-upright': { lifting: 1, gym: 0.4 },
   'lifting-low-bar': { lifting: 1, gym: 0.5 },
   gym: { gym: 1, 'road-running': 0.8, 'indoor-court': 0.7, court: 0.6, walking: 0.6 },
-  'standing-work': { work: 1, safety: 0.8, walking: 0.8, therapeutic: 0.7, everyday: 0.5 },
+  'standing-work': { work: 1, safety: 0.8, walking: 0.5, therapeutic: 0.7, everyday: 0.4 },
   'protective-work': { safety: 1 },
   dress: { dress: 1, everyday: 0.5 },
   everyday: { everyday: 1, walking: 1, 'road-running': 0.7, therapeutic: 0.8, gym: 0.4, house: 0.5 },

@@ -1,5 +1,5 @@
 import { OURS } from '../ours';
-import { above, all, any, atLeast, has, topic } from '../rule';
+import { above, all, any, atLeast, has, not, topic } from '../rule';
 
 /** Work, walking, everyday and dress. */
 export const work = topic('Work and everyday', [
@@ -82,6 +82,16 @@ export const work = topic('Work and everyday', [
     sources: ['practice'],
     because: 'Feet swell and spread through a long day, and slide forward downhill.',
     contestedBy: ['rigid-flat-in-heels'],
+  },
+  {
+    id: 'standing-work-no-cap',
+    finding: 'standing work without need of protection',
+    when: all(has('activities', 'standing-work'), not(has('activities', 'protective-work'))),
+    wishes: [{ feature: 'toeProtection', avoid: ['safety'] }],
+    strength: 'moderate',
+    evidence: 'C',
+    sources: ['practice'],
+    because: 'A safety cap is weight and hardness that nobody carries who does not need it.',
   },
   {
     id: 'standing-work-closed',
