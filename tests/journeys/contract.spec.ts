@@ -7,6 +7,7 @@ import { enteredPicture, type Findings } from '@/core/findings/picture';
 import { relianceOf } from '@/core/prescribe/counterfactual/reliance';
 import { canonical } from '@/core/prescribe/counterfactual/replay';
 import { BUILT_IN, resolve } from '@/core/prescribe/engine/resolve';
+import { pairAt, pairsAskedFor } from '@/core/purpose/pairs';
 import { contentsOf } from '@/core/visit/held';
 import { chosenTryOn, readVisit } from '@/core/visit/read-visit';
 import { origin } from './server';
@@ -148,7 +149,9 @@ test.describe('the contract', () => {
     expect(knowledge).toBe(edition);
     const inForce = { edition, rules };
     const entered = enteredPicture(findings);
-    const { limitsOfUse: _, ...fromApi } = rest;
+    const { limitsOfUse: _, pairs, pair, ...fromApi } = rest;
+    expect(pairs).toEqual(pairsAskedFor(entered));
+    expect(pair).toBe(pairAt(pairsAskedFor(entered), undefined)?.id ?? null);
     expect(canonical({ knowledge, ...fromApi })).toBe(
       canonical(resolve(deriveFindings(entered), { knowledge: inForce })),
     );
