@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { clinicalPicture } from '../examination/clinical-picture';
-import { fitAdvice } from '../fitting/fit-advice';
+import { type FitContext, fitAdvice } from '../fitting/fit-advice';
 import { resolve } from '../prescribe/engine/resolve';
 import { targetInWords } from '../prescribe/explain/in-words';
 import { followMarks } from './follow';
@@ -22,9 +22,7 @@ const wordsOf = (marks: BodyMark[]) => {
     words: new Map(specification.targets.map((target) => [target.feature, targetInWords(target)])),
   };
 };
-const context = { room: { least: 10, most: 15 }, model: null, others: [] } as unknown as Parameters<
-  typeof fitAdvice
->[1];
+const context: FitContext = { room: { least: 10, wished: 12, most: 15 } };
 
 /** Handbook 07, place and first suspects. */
 describe('place × side × finding', () => {

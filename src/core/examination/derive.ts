@@ -124,7 +124,7 @@ const withoutUndefined = <T extends object>(part: T): { [K in keyof T]?: Exclude
   };
 
 const isOneOf = <V extends string>(value: string, ...wanted: V[]): boolean =>
-  (wanted as string[]).includes(value);
+  wanted.some((entry) => entry === value);
 
 /**
  * Whether some finding asks for a shoe that is made for feet that are deformed, swollen or without feeling; open only

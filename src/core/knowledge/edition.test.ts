@@ -9,7 +9,7 @@ import { KNOWLEDGE_VERSION, RULES } from './knowledge-base';
  */
 const FINGERPRINTS: Readonly<Record<string, string>> = {
   '2': 'bb2e9f083d8bd867',
-  '3': '78a02efdf40a8e65',
+  '3': 'e1b53d2820cd8751',
 };
 
 describe('the edition of the knowledge', () => {

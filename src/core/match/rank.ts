@@ -1,6 +1,7 @@
 import type { ShoeModel } from '../catalogue/model';
 import type { Side } from '../findings/finding-kinds';
-import type { Specification, Target, Want } from '../prescribe/engine/specification';
+import { FIRM_WEIGHT } from '../prescribe/engine/settle';
+import { activePushes, type Specification, type Target, type Want } from '../prescribe/engine/specification';
 import { utilityAt, valuesOf } from '../prescribe/engine/utility';
 import { awaitedInWords, hasLimit, isFirm, targetInWords } from '../prescribe/explain/in-words';
 import { axisOf } from '../shoe/feature-kinds';
@@ -75,7 +76,7 @@ function decidedPulls(target: Target): { weight: number; want: Want }[] | null {
 
 function column(target: Target): Column {
   const feature = featureOf(target.feature);
-  const active = target.pushes.filter((push) => push.setAside === undefined);
+  const active = activePushes(target);
   const pulls = decidedPulls(target) ?? active.filter((push) => push.strength !== 'limit');
   const limits = active.filter((push) => push.strength === 'limit');
   const weight = pulls.reduce((sum, push) => sum + push.weight, 0);
@@ -145,9 +146,6 @@ function rowOf(model: ShoeModel): Row {
 const columnsOf = (specification: Specification): Column[] =>
   specification.targets.filter((target) => target.feature !== 'toeRoom').map(column);
 
-/** Weight of two strong rules: where less is wanted in all, missing it costs no more than its share of this. */
-const FULL_WEIGHT = 8;
-
 /**
  * Ranks models by how much of the specification's weighted utility they give; what is lost counts against at least the
  * weight of two strong rules, so that one slight wish alone does not rank as a firm one. A limit excludes and says so;
@@ -156,7 +154,7 @@ const FULL_WEIGHT = 8;
 export function rank(models: readonly ShoeModel[], specification: Specification): Ranking {
   const columns = columnsOf(specification);
   const total = columns.reduce((sum, { weight }) => sum + weight, 0);
-  const share = 1 / Math.max(total, FULL_WEIGHT);
+  const share = 1 / Math.max(total, FIRM_WEIGHT);
   const ranked: Ranked[] = [];
   const excluded: Excluded[] = [];
   for (const model of models) {
@@ -221,7 +219,7 @@ const IN_PART = 0.25;
 
 /** Whether a value fails outright what is wanted moderately or more: a pair that nobody would put on this foot. */
 function failsOutright(target: Target, value: FeatureValue): boolean {
-  const pulls = target.pushes.filter((push) => push.setAside === undefined && push.strength !== 'limit');
+  const pulls = activePushes(target).filter(({ strength }) => strength !== 'limit');
   const weight = pulls.reduce((sum, push) => sum + push.weight, 0);
   const served = pulls.reduce((sum, push) => sum + push.weight * utilityAt(push.want, value), 0);
   return target.decision === undefined && weight >= WEIGHTY && served < IN_PART * weight;
@@ -269,10 +267,8 @@ export function standingOf(model: ShoeModel, specification: Specification): Stan
 /** The one foot whose wishes a value does not serve; null where it serves both, or neither. */
 function footFailed(target: Target, value: FeatureValue): Side | null {
   const sides = new Set(
-    target.pushes.flatMap((push) =>
-      push.setAside === undefined && push.weight > 0 && utilityAt(push.want, value) < SERVES_WELL
-        ? push.sides
-        : [],
+    activePushes(target).flatMap(({ weight, want, sides: of }) =>
+      weight > 0 && utilityAt(want, value) < SERVES_WELL ? of : [],
     ),
   );
   const [only] = sides;

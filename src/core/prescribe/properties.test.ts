@@ -19,7 +19,7 @@ import { suggestedWarnings } from '../safety/suggested-warnings';
 import { featureOf } from '../shoe/features';
 import type { sizePair } from '../sizing/size-pair';
 import { resolve } from './engine/resolve';
-import type { Push, Specification, Target } from './engine/specification';
+import { activePushes, type Specification, type Target } from './engine/specification';
 import { utilityAt } from './engine/utility';
 import { isFirm } from './explain/in-words';
 
@@ -47,8 +47,6 @@ const pairsOf = (findings: Findings) => {
   }));
 };
 const allTargets = ({ targets, feet }: Specification): Target[] => [...targets, ...feet.left, ...feet.right];
-const activePushes = (target: Target): Push[] =>
-  target.pushes.filter(({ setAside }) => setAside === undefined);
 
 describe(`over ${PATIENTS} invented patients`, { timeout: 120_000 }, () => {
   it('no proposed model is for another use, breaks a limit or lies outside a firm target; a wait proposes nothing', () => {

@@ -9,16 +9,11 @@ export const isPairStep = (step: string): step is PairStep => OF_PAIR.has(step);
 
 export type PairContents = { [S in PairStep]: StepContents[S] };
 
-/** A step's content without what is parked beside it. */
-export function ownWork<S extends PairStep>(
-  content: StepContents[S],
-): Omit<StepContents[S], 'parked' | 'pair'> {
-  const { parked: _, pair: __, ...own } = content as StepContents[S] & { pair?: Activity };
-  return own;
-}
-
 /** What was chosen for the pair under work alone, as it is kept with what is issued. */
-export const choicesOf = ({ reason = {} }: VisitContents): Choices => ownWork<'reason'>(reason);
+export function choicesOf({ reason = {} }: VisitContents): Choices {
+  const { parked: _, pair: __, ...choices } = reason;
+  return choices;
+}
 
 /** The work on one pair put aside under its purpose, and that on another brought back as it was left. */
 function turned<C extends { parked?: Partial<Record<Activity, object>> | undefined }>(

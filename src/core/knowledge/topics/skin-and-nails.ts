@@ -50,19 +50,6 @@ export const skinAndNails = topic('Skin and nails', [
     when: has('skin', 'blister'),
     wishes: [
       { feature: 'seamFree', prefer: ['yes'] },
-      {
-        feature: 'closure',
-        worth: {
-          'laces-extra-eyelet': 1,
-          laces: 0.8,
-          dial: 0.8,
-          'hook-and-loop': 0.6,
-          buckle: 0.5,
-          zip: 0.3,
-          elastic: 0.3,
-          'slip-on': 0,
-        },
-      },
       { feature: 'water', prefer: ['breathable'], strength: 'slight' },
     ],
     strength: 'moderate',

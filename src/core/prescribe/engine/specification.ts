@@ -154,6 +154,10 @@ export interface SetAside {
   reason: string;
 }
 
+/** Pushes of a target that nobody set aside. */
+export const activePushes = ({ pushes }: Pick<Target, 'pushes'>): Push[] =>
+  pushes.filter((push) => push.setAside === undefined);
+
 /** The shoe being prescribed: resolved, never looked up, with every reason. */
 export interface Specification {
   /** Edition of the rules that made it. */

@@ -3,14 +3,15 @@ import { axisOf } from '../../shoe/feature-kinds';
 import { type FeatureId, type FeatureValue, featureOf, gradeName, printFeature } from '../../shoe/features';
 import { WEIGHT } from '../engine/gather';
 import { FIRM_WEIGHT } from '../engine/settle';
-import type {
-  Band,
-  ChoiceTarget,
-  DecisionKind,
-  NumericTarget,
-  Push,
-  Target,
-  Want,
+import {
+  activePushes,
+  type Band,
+  type ChoiceTarget,
+  type DecisionKind,
+  type NumericTarget,
+  type Push,
+  type Target,
+  type Want,
 } from '../engine/specification';
 
 /** Which ends of a numeric target reach the end of its scale. */
@@ -155,17 +156,15 @@ export const DECISION_WORD: Record<DecisionKind, string> = {
   overrule: 'overruled',
 };
 
-const active = ({ pushes }: Target): Push[] => pushes.filter((push) => push.setAside === undefined);
-
 /** Whether a limit that nobody set aside speaks of a target. */
 export const hasLimit = (target: Target): boolean =>
-  active(target).some(({ strength }) => strength === 'limit');
+  activePushes(target).some(({ strength }) => strength === 'limit');
 
 /** Whether a target is strong: at least as much weight as one strong wish, and more than slight wishes that agree. */
 export function isFirm(target: Target): boolean {
   if (target.decision && !target.decision.refused) return target.decision.kind !== 'loosen';
-  const heaviest = Math.max(0, ...active(target).map(({ weight }) => weight));
-  const weight = active(target).reduce((sum, push) => sum + push.weight, 0);
+  const heaviest = Math.max(0, ...activePushes(target).map(({ weight }) => weight));
+  const weight = activePushes(target).reduce((sum, push) => sum + push.weight, 0);
   return weight >= FIRM * FIRM_WEIGHT && heaviest >= WEIGHT.moderate;
 }
 
