@@ -8,7 +8,7 @@ import type { FeatureId } from '../../shoe/features';
 import { gather } from '../engine/gather';
 import type { ReasoningOptions } from '../engine/reasoning-options';
 import { indexOf } from '../engine/rule-index';
-import { Variation } from './variation';
+import { type PlacedValues, Variation } from './variation';
 
 /** A finding that nobody has taken, and how much knowing it could change. */
 export interface NextQuestion {
@@ -81,7 +81,7 @@ function questions(
 }
 
 /** An answer at its place: the value on the body, or on each side where it is missing. */
-function answered(id: FindingId, sides: readonly Side[], value: Plausible['value']) {
+function answered(id: FindingId, sides: readonly Side[], value: Plausible['value']): PlacedValues {
   if (definitionOf(id).scope === 'body') return { body: { [id]: value } };
   const of = (side: Side) => {
     if (definitionOf(id).oppositeOnOtherFoot && side === 'right') return value === 'yes' ? 'no' : 'yes';
@@ -104,10 +104,7 @@ export function askNext(picture: EnteredPicture, options: ReasoningOptions): Nex
     let expected = 0;
     let chance = 0;
     for (const { value, share } of plausibleValues(finding, derived, edges)) {
-      const shifts =
-        examinedFor(finding).length > 0
-          ? variation.shiftsWith(answered(finding, sides, value))
-          : variation.shifts(withAnswer(picture, answered(finding, sides, value)));
+      const shifts = variation.shiftsIf(finding, answered(finding, sides, value));
       if (shifts.length > 0) chance += share;
       for (const { feature, moves } of shifts) {
         expected += share * moves;
@@ -135,16 +132,4 @@ export function askNext(picture: EnteredPicture, options: ReasoningOptions): Nex
         b.expected - a.expected ||
         (a.finding < b.finding ? -1 : 1),
     );
-}
-
-function withAnswer(
-  picture: EnteredPicture,
-  values: Partial<Record<'body' | Side, Record<string, unknown>>>,
-): EnteredPicture {
-  return {
-    ...picture,
-    body: { ...picture.body, ...values.body },
-    left: { ...picture.left, ...values.left },
-    right: { ...picture.right, ...values.right },
-  };
 }

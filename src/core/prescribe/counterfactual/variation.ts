@@ -1,10 +1,19 @@
 import { DERIVED_FROM, deriveFindings } from '../../examination/derive';
 import type { Side } from '../../findings/finding-kinds';
-import { definitionOf, FINDING_IDS, type FindingId } from '../../findings/findings';
+import {
+  type AnyFindingValue,
+  definitionOf,
+  examinedFor,
+  FINDING_IDS,
+  type FindingId,
+} from '../../findings/findings';
 import {
   type ClinicalPicture,
   type EnteredPicture,
+  type FindingPlace,
   NOT_EXAMINED,
+  type NotExamined,
+  type Picture,
   placesOf,
   valueAt,
   withoutFinding,
@@ -37,7 +46,8 @@ interface RestingState {
   ends: readonly number[];
   options: ReadonlySet<string> | null;
   firmness: number;
-  allowed: string;
+  /** Places that its limits leave; null where there are none, or where they contradict each other. */
+  allowed: Uint8Array | null;
 }
 
 function restingState(settled: Settled): RestingState {
@@ -50,7 +60,7 @@ function restingState(settled: Settled): RestingState {
       ? new Set(settled.values.list.filter((_, at) => isAcceptable(settled, at)).map(String))
       : null,
     firmness: settled.firmness,
-    allowed: settled.limits.length === 0 || settled.contradicting ? '' : settled.inside.join(''),
+    allowed: settled.limits.length === 0 || settled.contradicting ? null : settled.inside,
   };
 }
 
@@ -63,16 +73,19 @@ function unaskedState(feature: FeatureId): RestingState {
     ends: definition.kind === 'choice' ? [] : [axisOf(definition).from, axisOf(definition).to],
     options: definition.kind === 'choice' ? new Set(list.map(String)) : null,
     firmness: 0,
-    allowed: '',
+    allowed: null,
   };
 }
+
+const leaveTheSame = (a: Uint8Array | null, b: Uint8Array | null): boolean =>
+  a === b || (a !== null && b !== null && a.every((value, at) => value === b[at]));
 
 /** What it counts when only the first choice among acceptable options moves. */
 const TIE_MOVED = 0.1;
 
 /** Distance of two rests, 0 … 1: how far best value and ends move in shares of the reach, by the firmer of both. */
 function distanceOf(feature: FeatureId, a: RestingState, b: RestingState): number {
-  if (a.allowed !== b.allowed) return 1;
+  if (!leaveTheSame(a.allowed, b.allowed)) return 1;
   const firmness = Math.max(a.firmness, b.firmness);
   const definition = featureOf(feature);
   if (definition.kind === 'choice') {
@@ -87,6 +100,26 @@ function distanceOf(feature: FeatureId, a: RestingState, b: RestingState): numbe
   return firmness * Math.min(1, Math.max(best, ends / 2) / definition.reach);
 }
 
+type Pushes = readonly [FeatureId, Push][];
+const NONE: Pushes = [];
+
+/** Findings that some other finding leads to. */
+const FOLLOWING = FINDING_IDS.filter((id) => (definitionOf(id).derivedFrom ?? []).length > 0);
+const withWhatFollows = (finding: FindingId): readonly FindingId[] =>
+  DERIVED_FROM.has(finding) ? [finding, ...FOLLOWING] : [finding];
+
+/** Values of some findings, each at its place. */
+export type PlacedValues = Partial<
+  Record<FindingPlace, Readonly<Record<string, AnyFindingValue | NotExamined>>>
+>;
+
+const withValues = <P extends Picture>(picture: P, values: PlacedValues): P => ({
+  ...picture,
+  body: { ...picture.body, ...values.body },
+  left: { ...picture.left, ...values.left },
+  right: { ...picture.right, ...values.right },
+});
+
 /**
  * A picture resolved once, ready to be asked what would be otherwise. Only rules that read a changed finding are
  * asked again, and only the features they push are settled again.
@@ -98,7 +131,7 @@ export class Variation {
   private readonly school;
   private readonly setAside;
   /** Pushes by rule, for rules that say yes. */
-  private readonly pushesByRule = new Map<string, [FeatureId, Push][]>();
+  private readonly pushesByRule = new Map<Rule, Pushes>();
   private readonly rests = new Map<string, RestingState>();
 
   constructor(
@@ -111,15 +144,15 @@ export class Variation {
     this.base = deriveFindings(picture);
     for (const rule of this.index.inOrder) {
       const pushes = this.ask(rule, this.base);
-      if (pushes.length > 0) this.pushesByRule.set(rule.id, pushes);
+      if (pushes.length > 0) this.pushesByRule.set(rule, pushes);
     }
   }
 
-  private ask(rule: Rule, picture: ClinicalPicture): [FeatureId, Push][] {
+  private ask(rule: Rule, picture: ClinicalPicture): Pushes {
     const share = shareOf(rule, this.school);
-    if (share === 0) return [];
+    if (share === 0) return NONE;
     const { yes, degree } = askRule(rule, picture);
-    return yes.length === 0 ? [] : pushesOf(rule, yes, { share, degree }, picture, this.setAside);
+    return yes.length === 0 ? NONE : pushesOf(rule, yes, { share, degree }, picture, this.setAside);
   }
 
   private rest(place: TargetPlace, pushes: readonly Push[]): RestingState {
@@ -138,56 +171,59 @@ export class Variation {
   }
 
   /** Pushes on a feature, with some rules' answers replaced. */
-  private pushesFor(feature: FeatureId, instead: ReadonlyMap<string, [FeatureId, Push][]>): Push[] {
-    return (this.index.byFeature.get(feature) ?? []).flatMap((rule) =>
-      (instead.get(rule.id) ?? this.pushesByRule.get(rule.id) ?? []).flatMap(([of, push]) =>
-        of === feature ? [push] : [],
-      ),
-    );
+  private pushesFor(feature: FeatureId, instead: ReadonlyMap<Rule, Pushes>): Push[] {
+    const found: Push[] = [];
+    for (const rule of this.index.byFeature.get(feature) ?? [])
+      for (const [of, push] of instead.get(rule) ?? this.pushesByRule.get(rule) ?? NONE)
+        if (of === feature) found.push(push);
+    return found;
   }
 
-  /** Findings that read otherwise once everything has been derived. */
-  private changed(other: ClinicalPicture): FindingId[] {
-    return FINDING_IDS.filter((id) =>
+  /** Those of some findings that read otherwise than in the base. */
+  private changed(other: ClinicalPicture, among: readonly FindingId[]): FindingId[] {
+    return among.filter((id) =>
       placesOf(id).some((place) => valueAt(this.base, place, id) !== valueAt(other, place, id)),
     );
   }
 
   /** Which targets would move, and where to, if the picture were another. */
   shifts(picture: EnteredPicture): Shift[] {
-    return this.shiftsTo(deriveFindings(picture));
+    return this.shiftsTo(deriveFindings(picture), FINDING_IDS);
   }
 
   /** Which targets would move if nobody had taken one finding. */
   shiftsWithout(finding: FindingId): Shift[] {
-    if (DERIVED_FROM.has(finding)) return this.shifts(withoutFinding(this.picture, finding));
+    if (DERIVED_FROM.has(finding))
+      return this.shiftsTo(deriveFindings(withoutFinding(this.picture, finding)), withWhatFollows(finding));
     if (!this.index.byFinding.has(finding)) return [];
     const unexamined = { [finding]: NOT_EXAMINED };
-    return this.shiftsWith(
-      definitionOf(finding).scope === 'body' ? { body: unexamined } : { left: unexamined, right: unexamined },
+    return this.shiftsTo(
+      withValues(
+        this.base,
+        definitionOf(finding).scope === 'body'
+          ? { body: unexamined }
+          : { left: unexamined, right: unexamined },
+      ),
+      [finding],
     );
   }
 
-  /** The same with some findings of the derived picture replaced, whether they are taken or follow from others. */
-  shiftsWith(values: Partial<Record<'body' | Side, Record<string, unknown>>>): Shift[] {
-    const { base } = this;
-    return this.shiftsTo({
-      ...base,
-      body: { ...base.body, ...values.body },
-      left: { ...base.left, ...values.left },
-      right: { ...base.right, ...values.right },
-    });
+  /** Which targets would move if a finding that nobody has taken were so. One that follows from others is set itself. */
+  shiftsIf(finding: FindingId, values: PlacedValues): Shift[] {
+    return examinedFor(finding).length > 0
+      ? this.shiftsTo(withValues(this.base, values), [finding])
+      : this.shiftsTo(deriveFindings(withValues(this.picture, values)), withWhatFollows(finding));
   }
 
-  private shiftsTo(other: ClinicalPicture): Shift[] {
-    const rules = new Set(this.changed(other).flatMap((id) => this.index.byFinding.get(id) ?? []));
-    const instead = new Map<string, [FeatureId, Push][]>();
+  private shiftsTo(other: ClinicalPicture, among: readonly FindingId[]): Shift[] {
+    const rules = new Set(this.changed(other, among).flatMap((id) => this.index.byFinding.get(id) ?? []));
+    const instead = new Map<Rule, Pushes>();
     const features = new Set<FeatureId>();
     for (const rule of rules) {
       const now = this.ask(rule, other);
-      const before = this.pushesByRule.get(rule.id) ?? [];
+      const before = this.pushesByRule.get(rule) ?? NONE;
       if (now.length === 0 && before.length === 0) continue;
-      instead.set(rule.id, now);
+      instead.set(rule, now);
       for (const [feature] of [...now, ...before]) features.add(feature);
     }
     return [...features].flatMap(placesOfFeature).flatMap((place) => {

@@ -32,7 +32,7 @@ function otherPeaks({ total, inside, bestAt, weight }: Settled): number[] {
 function ends({ pulls, columns, inside, bestAt, values, total }: Settled): number[] {
   const best = Number(values.list[bestAt]);
   const outvoted = pulls.flatMap((push, index) =>
-    utilityAt(push.want, best) < SERVED ? [{ weight: push.weight, own: columns[index]! }] : [],
+    utilityAt(push.want, best) < SERVED ? [{ weight: push.weight, own: columns[index]!.own }] : [],
   );
   const toward = (step: -1 | 1): number | null => {
     const group = outvoted.filter(({ own }) => (own[bestAt + step] ?? -1) > own[bestAt]!);

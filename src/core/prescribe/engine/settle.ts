@@ -14,8 +14,19 @@ const TIE_BREAK = 0.5;
 const MET_WHEN_GRADED = 0.9;
 const MET = 1 - 1e-6;
 
-const isMet = ({ want }: Push, utility: number): boolean =>
-  utility >= ('curve' in want || 'worth' in want ? MET_WHEN_GRADED : MET);
+/** From which utility a want counts as met. */
+const metFrom = (want: Want): number => ('curve' in want || 'worth' in want ? MET_WHEN_GRADED : MET);
+
+/** A want read over all values of its feature; the same for every picture where nothing in it is an amount. */
+export interface Column {
+  /** The utility at each place, before a push's weight. */
+  own: Float64Array;
+  /** From which utility it counts as met. */
+  met: number;
+  /** First and last place where it is met; none where `firstMet` lies beyond `lastMet`. */
+  firstMet: number;
+  lastMet: number;
+}
 /** Weight at which a target counts as fully firm: two strong rules. */
 export const FIRM_WEIGHT = 8;
 
@@ -25,8 +36,8 @@ export interface Settled {
   values: Values;
   limits: Push[];
   pulls: Push[];
-  /** A pull's utility at every value, before its weight, in the order of `pulls`. */
-  columns: Float64Array[];
+  /** Each pull over all values, in the order of `pulls`. */
+  columns: Column[];
   total: Float64Array;
   weight: number;
   /** Those of `pulls` that set where the target ends. */
@@ -53,13 +64,13 @@ export function settle(feature: FeatureId, pushes: readonly Push[]): Settled {
   const contradicting = !allowed.includes(1);
   const inside = contradicting ? allowedBy([], list) : allowed;
   let weight = 0;
-  const columns: Float64Array[] = [];
+  const columns: Column[] = [];
   const total = new Float64Array(list.length);
   for (const push of pulls) {
     weight += push.weight;
-    const own = column(push.want, list);
-    columns.push(own);
-    for (let at = 0; at < total.length; at += 1) total[at]! += push.weight * own[at]!;
+    const column = columnOf(push.want, list);
+    columns.push(column);
+    addTo(total, push.weight, column.own);
   }
   const bestAt = bestOf(values, total, inside);
   return {
@@ -84,7 +95,9 @@ function bindingOf(pulls: readonly Push[]): number[] {
   let heaviest = 0;
   for (const { weight } of pulls) heaviest = Math.max(heaviest, weight);
   const least = Math.max(TIE_BREAK, BINDS * heaviest);
-  return pulls.flatMap(({ weight }, at) => (weight >= least ? [at] : []));
+  const binding: number[] = [];
+  for (let at = 0; at < pulls.length; at += 1) if (pulls[at]!.weight >= least) binding.push(at);
+  return binding;
 }
 
 /**
@@ -98,10 +111,12 @@ export function isAcceptable(settled: Settled, at: number): boolean {
   let weight = 0;
   for (const index of binding) {
     const pull = pulls[index]!;
-    const [best, here] = [columns[index]![bestAt]!, columns[index]![at]!];
+    const { own, met } = columns[index]!;
+    const best = own[bestAt]!;
+    const here = own[at]!;
     weight += pull.weight;
-    if (isMet(pull, here)) continue;
-    if (isMet(pull, best)) return false;
+    if (here >= met) continue;
+    if (best >= met) return false;
     lost += pull.weight * (best - here);
   }
   return lost <= BAND_TOLERANCE * weight;
@@ -131,15 +146,16 @@ export function bandOf(settled: Settled): Band {
 }
 
 /** First and last place that some binding pull wants in full; the whole scale where nothing binds. */
-function outermost({ values, pulls, columns, binding, bestAt }: Settled): { low: number; high: number } {
+function outermost({ values, columns, binding, bestAt }: Settled): { low: number; high: number } {
   const last = values.list.length - 1;
   if (binding.length === 0) return { low: 0, high: last };
   let low = bestAt;
   let high = bestAt;
   for (const index of binding) {
-    const own = columns[index]!;
-    for (let at = 0; at < low; at += 1) if (isMet(pulls[index]!, own[at]!)) low = at;
-    for (let at = last; at > high; at -= 1) if (isMet(pulls[index]!, own[at]!)) high = at;
+    const { firstMet, lastMet } = columns[index]!;
+    if (firstMet > lastMet) continue;
+    low = Math.min(low, firstMet);
+    high = Math.max(high, lastMet);
   }
   return { low, high };
 }
@@ -156,7 +172,7 @@ export function costAt(settled: Settled, at: number): EndCost | null {
   let loser: Push | null = null;
   for (const index of binding) {
     const push = pulls[index]!;
-    const loss = push.weight * (columns[index]![bestAt]! - columns[index]![at]!);
+    const loss = push.weight * (columns[index]!.own[bestAt]! - columns[index]!.own[at]!);
     if (loss > most + 1e-9) [most, loser] = [loss, push];
   }
   return loser && of(loser, false);
@@ -167,9 +183,8 @@ export function withoutEach(settled: Settled, pushes: readonly Push[]): Push[] {
   const { values, total, inside, limits, pulls, columns, best } = settled;
   const rest = new Float64Array(total.length);
   const withoutPull = (index: number): FeatureValue => {
-    const own = columns[index]!;
-    const { weight } = pulls[index]!;
-    for (let at = 0; at < rest.length; at += 1) rest[at] = total[at]! - weight * own[at]!;
+    rest.set(total);
+    addTo(rest, -pulls[index]!.weight, columns[index]!.own);
     return values.list[bestOf(values, rest, inside)]!;
   };
   const withoutLimit = (limit: Push): FeatureValue => {
@@ -194,11 +209,22 @@ export function tensionOf({ pulls, weight, best }: Settled): number {
   return given / weight;
 }
 
-/** A want's utility at every value of its feature; made once, since most wants are the same for every picture. */
-const column = memoize((want: Want, list: readonly (number | string)[]): Float64Array => {
-  const result = new Float64Array(list.length);
-  for (let at = 0; at < list.length; at += 1) result[at] = utilityAt(want, list[at]!);
-  return result;
+function addTo(total: Float64Array, weight: number, own: Float64Array): void {
+  for (let at = 0; at < total.length; at += 1) total[at]! += weight * own[at]!;
+}
+
+const columnOf = memoize((want: Want, list: readonly (number | string)[]): Column => {
+  const own = new Float64Array(list.length);
+  const met = metFrom(want);
+  let firstMet = list.length;
+  let lastMet = -1;
+  for (let at = 0; at < list.length; at += 1) {
+    own[at] = utilityAt(want, list[at]!);
+    if (own[at]! < met) continue;
+    firstMet = Math.min(firstMet, at);
+    lastMet = at;
+  }
+  return { own, met, firstMet, lastMet };
 });
 
 const allowedEverywhere = memoize((list: readonly (number | string)[]) =>
@@ -210,7 +236,7 @@ function allowedBy(limits: readonly Push[], list: readonly (number | string)[]):
   if (limits.length === 0) return allowedEverywhere(list);
   const inside = new Uint8Array(list.length).fill(1);
   for (const limit of limits) {
-    const own = column(limit.want, list);
+    const { own } = columnOf(limit.want, list);
     for (let at = 0; at < list.length; at += 1) if (own[at]! < 1) inside[at] = 0;
   }
   return inside;
