@@ -170,8 +170,16 @@ export interface VisitSummary {
   closedAt: string | null;
   closedBecause: string | null;
   startedBy: string;
-  pairId: string | null;
-  reviewOn: string | null;
+  /** Each pair that the visit handed over, in the order of the hand-overs. */
+  handedOver: HandedOver[];
+}
+
+export interface HandedOver {
+  specificationId: string;
+  pairId: string;
+  /** As its sheet names it. */
+  shoe: string;
+  reviewOn: string;
 }
 
 export interface PatientRecord extends PatientSummary {

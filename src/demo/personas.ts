@@ -395,15 +395,14 @@ export const PERSONAS: readonly Persona[] = [
     visits: [460, 230, 2],
     order: 'wanted',
     findings: feet(
-      foot(270, 105, { ...well, midfootArthritis: 'yes', pain: ['midfoot'], worstPain: 5 }),
-      foot(262, 103, { ...well, midfootArthritis: 'no' }),
+      foot(270, 105, { ...well, midfootArthritis: 'yes', pain: ['midfoot'], worstPain: 5, legLength: 918 }),
+      foot(262, 103, { ...well, midfootArthritis: 'no', legLength: 901 }),
       {
         bodyMass: 90,
         activities: ['walking', 'everyday'],
         surfaces: ['road'],
         conditions: ['knee-arthritis-inner'],
         falls: 0,
-        legLengthDifference: 7,
         reach: 'effort',
         hands: 'tie',
       },

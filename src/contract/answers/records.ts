@@ -208,8 +208,9 @@ export const visitSummarySchema: z.ZodType<VisitSummary> = z.object({
   closedAt: momentSchema.nullable(),
   closedBecause: z.string().nullable(),
   startedBy: z.string(),
-  pairId: idSchema.nullable(),
-  reviewOn: daySchema.nullable(),
+  handedOver: z.array(
+    z.object({ specificationId: idSchema, pairId: idSchema, shoe: z.string(), reviewOn: daySchema }),
+  ),
 });
 
 export const patientRecordSchema: z.ZodType<PatientRecord> = z.object({

@@ -53,6 +53,18 @@ describe('the patient’s sheet', () => {
     }
   });
 
+  it('tells a patient with a short leg the stages of the lift, and nobody else', () => {
+    const legs = (right: number) => sheetOf({ left: { legLength: 900 }, right: { legLength: right } });
+    expect(legs(876).changes?.join(' ')).toMatch(/Your right leg is raised in \d stages.*no longer notice/);
+    expect(legs(900).changes).toBeUndefined();
+    expect(
+      sheetOf(
+        { left: { legLength: 900 }, right: { legLength: 876 } },
+        { changes: ['Heel lift, right, 10 mm'] },
+      ).changes,
+    ).toHaveLength(2);
+  });
+
   it('dates every break-in step from the start, the window and the next pair', () => {
     const sheet = sheetOf({});
     expect(sheet.breakIn[0]!.on).toBe('2030-03-01');

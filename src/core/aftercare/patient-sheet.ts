@@ -1,10 +1,12 @@
 import { addDays } from '../calendar/days';
 import { type AtRiskCategory, REVIEW_MONTHS } from '../examination/at-risk-category';
+import { SIDES, type Side } from '../findings/finding-kinds';
 import type { ClinicalPicture } from '../findings/picture';
 import { type LacingAdvice, lacingAdvice } from '../fitting/lacing';
 import type { TryOn } from '../fitting/try-on';
 import type { Specification } from '../prescribe/engine/specification';
 import { acceptsEverything, targetInWords } from '../prescribe/explain/in-words';
+import { liftStages, liftStagesInWords } from '../prescribe/explain/lift-stages';
 import { SHEET_CAUTION, STOP_AND_CALL } from '../safety/cautions';
 import { type FeatureValues, featureOf } from '../shoe/features';
 import { type BreakInStep, breakInPlan } from './break-in';
@@ -59,6 +61,13 @@ export function reviewDay(startedOn: string, category: AtRiskCategory | null): s
 /** Most telling features on one page. */
 const FEATURES_ON_SHEET = 6;
 
+function liftPlan(specification: Specification, side: Side): string[] {
+  const plan = liftStagesInWords(liftStages(specification, side));
+  return plan === ''
+    ? []
+    : [`Your ${side} leg is raised ${plan}. Go on to the next when you no longer notice the one you have.`];
+}
+
 /** The patient's sheet as a value; screen, print and PDF show the same one. */
 export function patientSheet(input: SheetInput): PatientSheet {
   const { picture, specification, startedOn } = input;
@@ -73,6 +82,7 @@ export function patientSheet(input: SheetInput): PatientSheet {
     eventAhead: picture.body.eventAhead === 'short' || picture.body.eventAhead === 'long',
     prosthesisNew: typeof picture.body.prosthesisMonths === 'number' && picture.body.prosthesisMonths < 3,
   });
+  const changes = [...(input.changes ?? []), ...SIDES.flatMap((side) => liftPlan(specification, side))];
   const features = specification.targets
     .filter((target) => !acceptsEverything(target))
     .map((target) => {
@@ -110,7 +120,7 @@ export function patientSheet(input: SheetInput): PatientSheet {
       'The sides meet your foot without bulging over the sole; your toes can spread.',
       'Your heel stays in place when you walk uphill or stand on tip-toe.',
     ],
-    ...(input.changes && input.changes.length > 0 ? { changes: [...input.changes] } : {}),
+    ...(changes.length > 0 ? { changes } : {}),
     breakIn: steps.map((step) => ({ ...step, on: addDays(startedOn, step.day) })),
     lacing: lacingAdvice(
       picture,

@@ -12,6 +12,7 @@ import {
   type EnteredPicture,
   type FootFindings,
   NOT_EXAMINED,
+  type NotExamined,
   numberAt,
   type Picture,
 } from '../findings/picture';
@@ -71,13 +72,13 @@ function temperatureExcess(picture: Picture, side: Side, other: Side): number | 
   return differences.length === 0 ? undefined : Math.round(Math.max(...differences) * 100) / 100;
 }
 
-/** Whether no place that is rubbed here is rubbed on the other foot; a foot that nobody looked at shares none. */
-function rubbedOneSided(
-  here: Picture[Side]['rubbedAt'],
-  there: Picture[Side]['rubbedAt'],
-): FootFindings['rubbedOneSided'] {
+/** Whether nothing of a kind that is here is on the other foot too; a foot that nobody looked at shares nothing. */
+function isOneSided(
+  here: readonly string[] | NotExamined,
+  there: readonly string[] | NotExamined,
+): 'yes' | 'no' | undefined {
   if (here === NOT_EXAMINED) return undefined;
-  const shared = there !== NOT_EXAMINED && here.some((place) => there.includes(place));
+  const shared = there !== NOT_EXAMINED && here.some((entry) => there.includes(entry));
   return here.length > 0 && !shared ? 'yes' : 'no';
 }
 
@@ -112,7 +113,8 @@ function derivedOf(picture: Picture, side: Side): FootFindings {
       both(at('legLength'), numberAt(picture, 'legLength', other), (own, theirs) =>
         own < theirs ? 'yes' : 'no',
       ) ?? undefined,
-    rubbedOneSided: rubbedOneSided(picture[side].rubbedAt, picture[other].rubbedAt),
+    rubbedOneSided: isOneSided(picture[side].rubbedAt, picture[other].rubbedAt),
+    acheOneSided: isOneSided(picture[side].pain, picture[other].pain),
     arch: archClass(picture, side, standing),
     sensation: sensationOf(picture, side),
   };

@@ -10,6 +10,7 @@ import { KNOWLEDGE_VERSION, RULES } from './knowledge-base';
 const FINGERPRINTS: Readonly<Record<string, string>> = {
   '2': 'bb2e9f083d8bd867',
   '3': 'e1b53d2820cd8751',
+  '4': 'd1c7c81fc9b28596',
 };
 
 describe('the edition of the knowledge', () => {

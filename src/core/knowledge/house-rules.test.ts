@@ -7,7 +7,8 @@ import { houseChangeSchema, houseRulesSchema } from '../prescribe/check/house-ru
 import { changedRules, previewOf } from '../prescribe/counterfactual/preview';
 import { canonical, replay, replaysAlike } from '../prescribe/counterfactual/replay';
 import { resolve } from '../prescribe/engine/resolve';
-import { targetInWords } from '../prescribe/explain/in-words';
+import type { Target } from '../prescribe/engine/specification';
+import { awaitedInWords, targetInWords } from '../prescribe/explain/in-words';
 import {
   editionOf,
   type HouseChange,
@@ -137,10 +138,11 @@ describe('preview and replay', () => {
       fc.property(generatedFindings, (findings) => {
         const words = (knowledge: typeof before) => {
           const { targets, feet } = resolve(clinicalPicture(findings), { knowledge });
+          const read = (target: Target) => `${targetInWords(target)} ${awaitedInWords(target)}`;
           return new Map([
-            ...targets.map((target) => [target.feature, targetInWords(target)] as const),
+            ...targets.map((target) => [target.feature, read(target)] as const),
             ...(['left', 'right'] as const).flatMap((side) =>
-              feet[side].map((target) => [`${target.feature} ${side}`, targetInWords(target)] as const),
+              feet[side].map((target) => [`${target.feature} ${side}`, read(target)] as const),
             ),
           ]);
         };
@@ -154,6 +156,26 @@ describe('preview and replay', () => {
         expect((said ?? []).toSorted()).toEqual(differ.toSorted());
       }),
       { numRuns: 40 },
+    );
+  });
+
+  it('counts a target that only begins to wait for an amount', () => {
+    const waiting = knowledgeOf(
+      house([
+        {
+          kind: 'own',
+          rule: {
+            ...own,
+            id: 'house-drop-of-old-pair',
+            wishes: [{ feature: 'drop', atMost: { finding: 'oldPairDrop' } }],
+          },
+          reason: 'test',
+        },
+      ]),
+    );
+    const change = previewOf(before, waiting)({ findings: deckhand });
+    expect(change?.targets.find(({ feature }) => feature === 'drop')?.after).toMatch(
+      /cannot be judged until .* is known/,
     );
   });
 

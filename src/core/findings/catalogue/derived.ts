@@ -167,6 +167,16 @@ export const DERIVED_FINDINGS = {
     derivedFrom: ['rubbedAt'],
     examinedBy: ['rubbedAt'],
   }),
+  acheOneSided: choice('Ache on this side only', YES_NO, {
+    scope: 'foot',
+    step: null,
+    seconds: 30,
+    carries: false,
+    prior: FLAT,
+    readBy: RULES,
+    derivedFrom: ['pain'],
+    examinedBy: ['pain'],
+  }),
   correctionAsked: choice('Asks for correction inwards', YES_NO, {
     scope: 'body',
     step: null,

@@ -70,6 +70,18 @@ export const legLength = topic('Leg length', [
       'Reach it in stages of 3–6 mm, each worn until it is not noticed. A tape is 5 mm out easily: blocks under the foot decide.',
   },
   {
+    id: 'leg-length-ache-one-side',
+    finding: 'ache on one side only, legs unequal',
+    when: all(is('acheOneSided', 'yes'), above('legLengthDifference', OURS.legsUnequal)),
+    wishes: [{ feature: 'removableInsole', prefer: ['yes'], strength: 'slight' }],
+    strength: 'slight',
+    evidence: 'C',
+    sources: ['practice'],
+    because: 'Unequal legs load the sides unequally: level them before the ache is put down to the shoe.',
+    caution:
+      'An ache on one side only: look at camber, leg length and a difference in size before the shoe is blamed.',
+  },
+  {
     id: 'leg-length-sole-workable',
     finding: 'leg length difference over 10 mm',
     when: above('legLengthDifference', OURS.soleToRaise),

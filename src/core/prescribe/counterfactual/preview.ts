@@ -5,13 +5,13 @@ import type { Knowledge } from '../../knowledge/edition';
 import type { Rule } from '../../knowledge/rule';
 import { type SchoolChoice, shareOf } from '../../knowledge/schools';
 import type { FeatureId } from '../../shoe/features';
-import { askRule, pushesOf } from '../engine/gather';
+import { append, askRule, awaitedOf, pushesOf } from '../engine/gather';
 import { deadlockOfHeights } from '../engine/limits';
 import { decisionAt } from '../engine/resolve';
 import { placeKey, placesOfFeature, resolveFeature, TARGET_PLACES } from '../engine/resolve-feature';
 import { indexOf } from '../engine/rule-index';
-import type { Decision, Push, SetAside } from '../engine/specification';
-import { targetInWords } from '../explain/in-words';
+import type { Awaited, Decision, Push, SetAside } from '../engine/specification';
+import { awaitedInWords, targetInWords } from '../explain/in-words';
 
 /** A stored picture with the choices it was resolved under. */
 export interface StoredPicture {
@@ -51,34 +51,41 @@ export function changedRules(
 
 const HEIGHTS: readonly FeatureId[] = ['drop', 'heelStack', 'forefootStack'];
 
-type Pushes = Map<FeatureId, Push[]>;
+/** What rules push on some features, and the amounts that they lack there. */
+interface Speaking {
+  pushes: Map<FeatureId, Push[]>;
+  awaits: Map<FeatureId, Awaited[]>;
+}
 
-/** What rules push on some features, for one picture. */
-function pushesOn(
+/** What rules say of some features, for one picture. */
+function speakingOn(
   features: ReadonlySet<FeatureId>,
   { rules }: Knowledge,
   picture: ClinicalPicture,
   { school = 'balanced', setAside = [] }: StoredPicture,
-): Pushes {
+): Speaking {
   const { byFeature } = indexOf(rules);
   const speaking = new Set<Rule>();
   for (const feature of features) for (const rule of byFeature.get(feature) ?? []) speaking.add(rule);
-  const found: Pushes = new Map();
+  const pushes: Speaking['pushes'] = new Map();
+  const awaits: Speaking['awaits'] = new Map();
   for (const rule of [...speaking].sort((a, b) => (a.id < b.id ? -1 : 1))) {
     const share = shareOf(rule, school);
     if (share === 0) continue;
     const { yes, degree } = askRule(rule, picture);
     if (yes.length === 0) continue;
     for (const [feature, push] of pushesOf(rule, yes, { share, degree }, picture, setAside))
-      if (features.has(feature)) found.set(feature, [...(found.get(feature) ?? []), push]);
+      if (features.has(feature)) append(pushes, feature, push);
+    for (const [feature, awaited] of awaitedOf(rule, yes, picture, setAside))
+      if (features.has(feature)) append(awaits, feature, awaited);
   }
-  return found;
+  return { pushes, awaits };
 }
 
 /** How each target reads, and what cannot hold together, on some features. */
 function reading(
   features: ReadonlySet<FeatureId>,
-  pushes: Pushes,
+  { pushes, awaits }: Speaking,
   decisions: readonly Decision[],
 ): { words: Map<string, string>; deadlocks: string[] } {
   const words = new Map<string, string>();
@@ -86,11 +93,13 @@ function reading(
   for (const place of [...features].flatMap(placesOfFeature)) {
     const resolved = resolveFeature(place, pushes.get(place.feature) ?? [], {
       decision: decisionAt(decisions, place),
+      awaits: awaits.get(place.feature),
       explained: false,
     });
     if (!resolved) continue;
     if (resolved.deadlock) deadlocks.push(resolved.deadlock.message);
-    words.set(placeKey(place), targetInWords(resolved.target));
+    const { target } = resolved;
+    words.set(placeKey(place), [targetInWords(target), awaitedInWords(target)].filter(Boolean).join('; '));
   }
   const heights = deadlockOfHeights(pushes);
   return { words, deadlocks: heights ? [...deadlocks, heights.message] : deadlocks };
@@ -117,7 +126,7 @@ export function previewOf(
     if (HEIGHTS.some((feature) => features.has(feature)))
       for (const feature of HEIGHTS) features.add(feature);
     const [was, is] = [before, after].map((knowledge) =>
-      reading(features, pushesOn(features, knowledge, picture, stored), stored.decisions ?? []),
+      reading(features, speakingOn(features, knowledge, picture, stored), stored.decisions ?? []),
     );
     const targets = TARGET_PLACES.filter(({ feature }) => features.has(feature)).flatMap(
       (place): ChangedTarget[] => {

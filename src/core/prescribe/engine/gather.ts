@@ -190,7 +190,8 @@ interface Question {
   lacksAmount: boolean;
 }
 
-const append = <K, V>(map: Map<K, V[]>, key: K, value: V): void => {
+/** Adds to the list under a key. */
+export const append = <K, V>(map: Map<K, V[]>, key: K, value: V): void => {
   const there = map.get(key);
   if (there) there.push(value);
   else map.set(key, [value]);

@@ -1,7 +1,7 @@
-import type { Selectable } from 'kysely';
+import { type Selectable, sql } from 'kysely';
 import type { z } from 'zod';
 import type { patientSchema } from '@/contract/people-schema';
-import type { AuditRecord, PatientRecord, PatientSummary } from '@/contract/records';
+import type { AuditRecord, PatientRecord, PatientSummary, VisitSummary } from '@/contract/records';
 import { ageOn } from '@/core/calendar/days';
 import type { Database } from '../../database/schema';
 import { audit, type Tenant } from '../../database/tenant';
@@ -75,44 +75,46 @@ export async function readPatient(tenant: Tenant, id: string): Promise<PatientRe
   const row = await patientRow(tenant, id);
   await audit(tenant, 'read', 'patient', id);
   const { lifeSchool } = await readClinic(tenant);
-  const visits = await tenant.tx
-    .selectFrom('visit')
-    .leftJoin('hand_over', (join) =>
-      join.onRef('hand_over.visit_id', '=', 'visit.id').onRef('hand_over.clinic_id', '=', 'visit.clinic_id'),
-    )
-    .leftJoin('auth.user as starter', 'starter.id', 'visit.started_by')
-    .select([
-      'visit.id',
-      'started_at',
-      'closed_at',
-      'closed_because',
-      'starter.name as started_by',
-      'pair_id',
-      'review_on',
-    ])
-    .where('visit.patient_id', '=', id)
-    .orderBy('started_at', 'desc')
-    .orderBy('handed_over_at')
-    .execute();
   return {
     ...summaryOf(row),
     heightMm: row.height_mm,
     school: row.school,
     pairs: await listPairs(tenant, { patientId: id }, lifeSchool),
     orders: await listOrders(tenant, { patientId: id }),
-    // A visit that handed over several pairs is told once, with the first and its review.
-    visits: [...new Map(visits.toReversed().map((visit) => [visit.id, visit])).values()]
-      .reverse()
-      .map((visit) => ({
-        id: visit.id,
-        startedAt: visit.started_at.toISOString(),
-        closedAt: visit.closed_at?.toISOString() ?? null,
-        closedBecause: visit.closed_because,
-        startedBy: visit.started_by ?? '',
-        pairId: visit.pair_id,
-        reviewOn: visit.review_on,
-      })),
+    visits: await visitsOf(tenant, id),
   };
+}
+
+/** Visits of a patient, newest first, each with what it handed over. */
+async function visitsOf({ tx }: Tenant, patientId: string): Promise<VisitSummary[]> {
+  const visits = await tx
+    .selectFrom('visit')
+    .leftJoin('auth.user as starter', 'starter.id', 'visit.started_by')
+    .select(['visit.id', 'started_at', 'closed_at', 'closed_because', 'starter.name as started_by'])
+    .where('visit.patient_id', '=', patientId)
+    .orderBy('started_at', 'desc')
+    .execute();
+  const handedOver = await tx
+    .selectFrom('hand_over')
+    .select(['visit_id', 'specification_id', 'pair_id', 'review_on', sql<string>`sheet->>'shoe'`.as('shoe')])
+    .where('patient_id', '=', patientId)
+    .orderBy('handed_over_at')
+    .execute();
+  return visits.map((visit) => ({
+    id: visit.id,
+    startedAt: visit.started_at.toISOString(),
+    closedAt: visit.closed_at?.toISOString() ?? null,
+    closedBecause: visit.closed_because,
+    startedBy: visit.started_by ?? '',
+    handedOver: handedOver
+      .filter((entry) => entry.visit_id === visit.id)
+      .map((entry) => ({
+        specificationId: entry.specification_id,
+        pairId: entry.pair_id,
+        shoe: entry.shoe,
+        reviewOn: entry.review_on,
+      })),
+  }));
 }
 
 export async function changePatient(

@@ -9,6 +9,7 @@ import {
   wantInWords,
 } from '@/core/prescribe/explain/in-words';
 import { MUST_MATCH, oneSidedWishes } from '@/core/prescribe/explain/left-and-right';
+import { liftStages, liftStagesInWords } from '@/core/prescribe/explain/lift-stages';
 import { type FeatureId, featureOf, printFeature } from '@/core/shoe/features';
 import { figureIn } from '@/core/units/parse';
 import { useVisit } from '../../visit-context';
@@ -78,6 +79,7 @@ function Foot({ side }: { side: Side }) {
   const targets = specification.feet[side].filter((target) => !acceptsEverything(target));
   const length = numberAt(picture, 'footLength', side);
   const other = numberAt(picture, 'footLength', side === 'left' ? 'right' : 'left');
+  const stages = liftStagesInWords(liftStages(specification, side));
   const longer = length !== null && other !== null && length - other;
   return (
     <section aria-label={`${side} foot`} className="border-t-2 border-rule pt-1">
@@ -101,6 +103,11 @@ function Foot({ side }: { side: Side }) {
             </li>
           ))}
         </ul>
+      )}
+      {stages && (
+        <p>
+          The lift is reached <strong>{stages}</strong>, each worn until it is not noticed.
+        </p>
       )}
     </section>
   );
