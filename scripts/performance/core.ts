@@ -5,7 +5,7 @@ import { RULES } from '@/core/knowledge/knowledge-base';
 import { rank } from '@/core/match/rank';
 import { resolve } from '@/core/prescribe/engine/resolve';
 import { demoModels } from '@/demo/models';
-import { PERSONAS } from '@/demo/personas';
+import { PERSONAS } from '@/demo/personas/personas';
 import { random } from '@/demo/random';
 import { timed } from './timed';
 

@@ -3,7 +3,8 @@ import { type DemoVisit, demoHistory } from './history';
 import { DEMO_HOUSE_RULES, type DemoHouseRules } from './house-rules';
 import { type DemoModel, demoModels } from './models';
 import { demoPeople } from './people';
-import { PERSONAS, type Persona } from './personas';
+import type { Persona } from './personas/persona';
+import { PERSONAS } from './personas/personas';
 import { random } from './random';
 
 export const DEMO_SEED = 20260;
@@ -37,7 +38,7 @@ export function demoClinic(today: string, seed = DEMO_SEED): DemoClinic {
   const source = random(seed);
   // A source of its own: a model more or less changes no patient.
   const models = demoModels(random(seed + 1), today);
-  const people = [...PERSONAS, ...demoPeople(source, 46)];
+  const people = [...PERSONAS, ...demoPeople(source, 45)];
   return {
     houseRules: DEMO_HOUSE_RULES.map((version) => ({ ...version, day: addDays(today, -version.daysAgo) })),
     name: 'Harbour Clinic',

@@ -11,7 +11,7 @@ import { SIDES, type Side } from '@/core/findings/finding-kinds';
 import type { Findings, FootFindings } from '@/core/findings/picture';
 import type { SwellingReading } from '@/core/swelling/course';
 import type { StepContents } from '@/core/visit/contents';
-import type { Persona } from './personas';
+import type { Persona } from './personas/persona';
 import type { Random } from './random';
 
 const half = (value: number) => Math.round(value * 2) / 2;

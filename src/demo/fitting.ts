@@ -12,7 +12,7 @@ import { roomWished } from '@/core/sizing/size-wish';
 import { insideLength, insideWidth, UPPER_GIVES_MM, widthFor } from '@/core/sizing/start-size';
 import type { Choices } from '@/core/visit/contents';
 import type { DemoModel } from './models';
-import type { Persona } from './personas';
+import type { Persona } from './personas/persona';
 import type { Random } from './random';
 
 /** A pair that was chosen and ordered. */

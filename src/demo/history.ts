@@ -22,7 +22,7 @@ import { daysAgo, examined, withDetails } from './examination';
 import { type DemoOrder, ordered, triedOn } from './fitting';
 import { DEMO_HOUSE_RULES } from './house-rules';
 import type { DemoModel } from './models';
-import type { Persona } from './personas';
+import type { Persona } from './personas/persona';
 import type { Random } from './random';
 
 export interface DemoLogEntry {

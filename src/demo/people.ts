@@ -1,6 +1,6 @@
 import type { FindingValue } from '@/core/findings/findings';
 import type { FootFindings } from '@/core/findings/picture';
-import type { Persona } from './personas';
+import type { Persona } from './personas/persona';
 import type { Random } from './random';
 
 const GIVEN = [

@@ -1,0 +1,101 @@
+import { feet, foot, type Persona, well } from './persona';
+
+/** Here for the first time. */
+export const FIRST_TIME: readonly Persona[] = [
+  {
+    given: 'Rosalind',
+    family: 'Quaye',
+    age: 39,
+    group: 'women',
+    occupation: 'school cook',
+    weeklyKm: 20,
+    surface: 'hard',
+    visits: [],
+    findings: {},
+  },
+  {
+    given: 'Ottoline',
+    family: 'Farrow',
+    age: 58,
+    group: 'women',
+    occupation: 'bookbinder',
+    weeklyKm: 8,
+    surface: 'hard',
+    visits: [],
+    openVisit: true,
+    // A new foot: nobody has measured what it is set for.
+    findings: feet(
+      foot(247, 94, { ...well, arch: 'medium', worstPain: 0 }),
+      foot(246, 94, { ...well, arch: 'medium', worstPain: 0 }),
+      {
+        bodyMass: 66,
+        activities: ['walking', 'everyday'],
+        surfaces: ['road', 'home'],
+        prosthesisSide: 'right',
+        prosthesisMonths: 14,
+        conditions: [],
+        falls: 0,
+        reach: 'easily',
+        hands: 'tie',
+      },
+    ),
+  },
+  {
+    given: 'Hedda',
+    family: 'Quist',
+    age: 61,
+    group: 'women',
+    occupation: 'choir conductor',
+    weeklyKm: 6,
+    surface: 'hard',
+    visits: [],
+    openVisit: true,
+    // Came for concert shoes; what her feet do not feel asks for a pair for the rest of the day.
+    findings: feet(
+      foot(244, 96, { sensation: 'lost', pulses: 'present', arch: 'low', archMobility: 'rigid' }),
+      foot(245, 97, { sensation: 'lost', pulses: 'present', arch: 'low', archMobility: 'rigid' }),
+      {
+        bodyMass: 72,
+        activities: ['dress'],
+        surfaces: ['road', 'home'],
+        conditions: ['diabetes', 'neuropathy'],
+        falls: 0,
+        reach: 'easily',
+        hands: 'tie',
+      },
+    ),
+  },
+  {
+    given: 'Maud',
+    family: 'Tresco',
+    age: 61,
+    group: 'women',
+    occupation: 'ferry clerk',
+    weeklyKm: 12,
+    surface: 'mixed',
+    visits: [],
+    openVisit: true,
+    // Nobody has tested what she feels, and one foot is warm, red and swollen: this visit is about that.
+    findings: feet(
+      foot(251, 98, {
+        pulses: 'present',
+        swelling: 'constant',
+        skinWarmth: 'warm',
+        skinColour: 'red',
+        temperatureMidfoot: 34.1,
+        pain: ['midfoot'],
+        worstPain: 3,
+      }),
+      foot(249, 97, { pulses: 'present', skinWarmth: 'same', skinColour: 'usual', temperatureMidfoot: 30.6 }),
+      {
+        bodyMass: 81,
+        activities: ['walking', 'everyday'],
+        conditions: ['diabetes'],
+        surfaces: ['road'],
+        falls: 0,
+        reach: 'easily',
+        hands: 'tie',
+      },
+    ),
+  },
+];

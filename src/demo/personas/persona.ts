@@ -1,0 +1,45 @@
+import type { SizingGroup } from '@/core/findings/findings';
+import type { BodyFindings, Findings, FootFindings } from '@/core/findings/picture';
+import type { OrderState } from '@/core/orders/order';
+import type { Activity } from '@/core/purpose/serves';
+import type { Choices } from '@/core/visit/contents';
+import type { WearSurface } from '@/core/wear/forecast';
+
+/** An invented patient with what an examination of them finds. */
+export interface Persona {
+  given: string;
+  family: string;
+  age: number;
+  group: SizingGroup;
+  occupation: string;
+  findings: Findings;
+  weeklyKm: number | null;
+  surface: WearSurface;
+  /** Days since each hand-over, oldest first; empty: never seen. */
+  visits: readonly number[];
+  /** What the clinician decided at every visit. */
+  choices?: Pick<Choices, 'decisions' | 'setAside'>;
+  /** Which of several pairs was handed over. */
+  pair?: Activity;
+  /** An examination begun today and not handed over. */
+  openVisit?: boolean;
+  /** The pair of the last visit was ordered, and how far that has come. */
+  order?: Extract<OrderState, 'wanted' | 'ordered' | 'arrived' | 'checked'>;
+}
+
+export const foot = (length: number, width: number, rest: FootFindings = {}): FootFindings => ({
+  footLength: length,
+  heelBallLength: Math.round(length * 0.735),
+  ballWidth: width,
+  pain: [],
+  injuries: [],
+  swelling: 'none',
+  insert: 'none',
+  ...rest,
+});
+export const feet = (left: FootFindings, right: FootFindings, body: BodyFindings): Findings => ({
+  body,
+  left,
+  right,
+});
+export const well: FootFindings = { sensation: 'felt', pulses: 'present' };
