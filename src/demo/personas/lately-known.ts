@@ -121,6 +121,7 @@ export const LATELY_KNOWN: readonly Persona[] = [
     weeklyKm: 15,
     surface: 'mixed',
     visits: [460, 230, 2],
+    openVisit: true,
     order: 'wanted',
     findings: feet(
       foot(270, 105, { ...well, midfootArthritis: 'yes', pain: ['midfoot'], worstPain: 5, legLength: 918 }),
