@@ -125,13 +125,14 @@ export function demoHistory(
   return visits;
 }
 
-/** An examination that has got as far as the feet: sensation is still open, nothing is loaded yet. */
+/** An examination that has got as far as the feet: sensation is still open, of the load only leg lengths are known. */
 function begun(findings: Findings): Findings {
   const open = <F extends object>(part: F | undefined): F =>
     Object.fromEntries(
       Object.entries(part ?? {}).filter(([id]) => {
         const { step } = FINDINGS[id as FindingId];
-        return (step === 'ask' || step === 'feet') && id !== 'sensation' && !id.startsWith('monofilament');
+        const reached = step === 'ask' || step === 'feet' || id === 'legLength';
+        return reached && id !== 'sensation' && !id.startsWith('monofilament');
       }),
     ) as F;
   return { body: open(findings.body), left: open(findings.left), right: open(findings.right) };

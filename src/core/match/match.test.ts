@@ -122,6 +122,16 @@ describe('reasons for a model', () => {
     expect(missesOf({ use: 'court', medialSupport: 'post' }).misses).toContain('medialSupport');
   });
 
+  it('a firm target is missed only by more than anybody can tell', () => {
+    // A stiff big toe asks for a front that is at least stiff (4).
+    const specification = resolve(clinicalPicture({ left: { bigToeRange: 15 } }));
+    const misses = (forefootStiffness: number) =>
+      standingOf(shoe('m', { forefootStiffness }), specification).misses.some(
+        ({ feature }) => feature === 'forefootStiffness',
+      );
+    expect([4, 3.5, 3, 2].map(misses)).toEqual([false, false, true, true]);
+  });
+
   it('a pair is judged by its worse side, and the foot that it fails is named', () => {
     const stiffLeft = resolve(clinicalPicture({ left: { bigToeRange: 15 }, right: { bigToeRange: 70 } }));
     const stiffBoth = resolve(clinicalPicture({ left: { bigToeRange: 15 }, right: { bigToeRange: 15 } }));

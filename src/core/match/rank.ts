@@ -6,6 +6,7 @@ import { utilityAt, valuesOf } from '../prescribe/engine/utility';
 import { awaitedInWords, hasLimit, isFirm, targetInWords } from '../prescribe/explain/in-words';
 import { axisOf } from '../shoe/feature-kinds';
 import { FEATURE_IDS, type FeatureId, type FeatureValue, featureOf, printFeature } from '../shoe/features';
+import { measuringErrorOf } from '../shoe/readings/readings';
 
 /** A reason for or against a model on one feature. */
 export interface FeatureReason {
@@ -206,10 +207,21 @@ const slackOf = (target: Target): number => {
   return feature.kind === 'choice' ? 0 : axisOf(feature).step / 2;
 };
 
-/** Whether a value lies in a target's band or among its options. */
-export function isInside(target: Target, value: FeatureValue): boolean {
+/** Between two grades a value belongs to either; closer than this nobody grades. */
+const HALF_GRADE = 0.5;
+
+/** How far beyond a band nobody can tell from inside it. */
+const indistinct = ({ feature }: Target): number =>
+  featureOf(feature).kind === 'grade' ? HALF_GRADE : measuringErrorOf(feature);
+
+/** Whether a value lies in a target's band or among its options. `within` widens the band by what nobody can tell apart. */
+export function isInside(
+  target: Target,
+  value: FeatureValue,
+  within: 'exactly' | 'as measured' = 'exactly',
+): boolean {
   if (target.kind === 'options') return target.options.includes(String(value));
-  const slack = slackOf(target);
+  const slack = within === 'exactly' ? slackOf(target) : Math.max(slackOf(target), indistinct(target));
   return Number(value) >= target.band.from - slack && Number(value) <= target.band.to + slack;
 }
 
@@ -239,7 +251,7 @@ const isCommon = (target: Target): boolean => {
 export interface Standing {
   /** Limits that cannot be judged for want of a value or an amount, in words. */
   provisional: string[];
-  /** Firm targets in which it does not lie, or about which nobody knows. */
+  /** Firm targets that it misses by more than anybody can tell, or about which nobody knows. */
   misses: Target[];
 }
 
@@ -258,7 +270,10 @@ export function standingOf(model: ShoeModel, specification: Specification): Stan
     if (value === undefined) {
       if (hasLimit(target)) provisional.push(`${label} is not stated: check it (${targetInWords(target)}).`);
       else if (isResolved && isFirm(target) && !isCommon(target)) misses.push(target);
-    } else if (isResolved && (isFirm(target) ? !isInside(target, value) : failsOutright(target, value)))
+    } else if (
+      isResolved &&
+      (isFirm(target) ? !isInside(target, value, 'as measured') : failsOutright(target, value))
+    )
       misses.push(target);
   }
   return { provisional, misses };

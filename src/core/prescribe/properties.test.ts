@@ -81,7 +81,7 @@ describe(`over ${PATIENTS} invented patients`, { timeout: 120_000 }, () => {
               const value = model.features[target.feature];
               if (value === undefined || target.feature === 'toeRoom') continue;
               if (target.awaits.length === 0 && isFirm(target))
-                must(isInside(target, value), () => `${model.name} misses ${target.feature}`);
+                must(isInside(target, value, 'as measured'), () => `${model.name} misses ${target.feature}`);
             }
           }
           // Those that are proposed differ as they say: no two feel alike.
