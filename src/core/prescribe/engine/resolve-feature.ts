@@ -65,44 +65,34 @@ export function resolveFeature(
     settled.contradicting || beyond.length > 0
       ? deadlockOn(feature, [...settled.limits, ...beyond], settled.values.list, side)
       : null;
-  const resting = { ...targetAtRest(feature, settled, pushes), awaits: [...awaited] };
-  const target = explained ? explain(resting, settled, pushes) : resting;
+  const target = targetOf(feature, settled, { pushes, awaits: [...awaited], explained });
   return { target: decision ? decide(target, settled, decision) : target, deadlock };
-}
-
-/** A target with everything that explains it. */
-function explain(target: Target, settled: Settled, pushes: readonly Push[]): Target {
-  const explained = {
-    pushes: withoutEach(settled, pushes),
-    alternatives: target.tension < CALM ? [] : alternativesOf(settled),
-  };
-  if (target.kind === 'options') return { ...target, ...explained };
-  const { numbers } = settled.values;
-  const ends = {
-    low: costAt(settled, numbers.indexOf(target.band.from) - 1),
-    high: costAt(settled, numbers.indexOf(target.band.to) + 1),
-  };
-  return { ...target, ...explained, ends };
 }
 
 const NO_ENDS = { low: null, high: null };
 
-/** Where a target comes to rest, without what explains it. */
-function targetAtRest(feature: FeatureId, settled: Settled, pushes: readonly Push[]): Target {
-  const { values, inside, total, bestAt, weight, limits, contradicting } = settled;
-  const base = {
-    feature,
-    firmness: settled.firmness,
-    tension: tensionOf(settled),
-    utility: weight === 0 ? 1 : total[bestAt]! / weight,
-    pushes: [...pushes],
-    awaits: [],
-    alternatives: [],
-  };
+/** Where a target comes to rest, with what explains it where that is wanted. */
+function targetOf(
+  feature: FeatureId,
+  settled: Settled,
+  { pushes, awaits, explained }: { pushes: readonly Push[]; awaits: Awaited[]; explained: boolean },
+): Target {
+  const { values, inside, total, bestAt, weight, limits, contradicting, firmness } = settled;
+  const tension = tensionOf(settled);
+  const utility = weight === 0 ? 1 : total[bestAt]! / weight;
+  const told = explained ? withoutEach(settled, pushes) : pushes.slice();
+  const alternatives = explained && tension >= CALM ? alternativesOf(settled) : [];
+  // Each target is written out at once: spreading parts into one another took longer than the arithmetic.
   if (featureOf(feature).kind === 'choice') {
     const all = values.list.map(String);
     return {
-      ...base,
+      feature,
+      firmness,
+      tension,
+      utility,
+      pushes: told,
+      awaits,
+      alternatives,
       kind: 'options',
       best: String(settled.best),
       options: all.filter((_, at) => isAcceptable(settled, at)),
@@ -114,5 +104,25 @@ function targetAtRest(feature: FeatureId, settled: Settled, pushes: readonly Pus
     limits.length === 0 || contradicting
       ? null
       : { from: numbers[inside.indexOf(1)]!, to: numbers[inside.lastIndexOf(1)]! };
-  return { ...base, kind: 'band', best: Number(settled.best), band: bandOf(settled), limit, ends: NO_ENDS };
+  const band = bandOf(settled);
+  const ends = explained
+    ? {
+        low: costAt(settled, numbers.indexOf(band.from) - 1),
+        high: costAt(settled, numbers.indexOf(band.to) + 1),
+      }
+    : NO_ENDS;
+  return {
+    feature,
+    firmness,
+    tension,
+    utility,
+    pushes: told,
+    awaits,
+    alternatives,
+    kind: 'band',
+    best: Number(settled.best),
+    band,
+    limit,
+    ends,
+  };
 }

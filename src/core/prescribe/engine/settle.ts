@@ -26,6 +26,8 @@ export interface Column {
   /** First and last place where it is met; none where `firstMet` lies beyond `lastMet`. */
   firstMet: number;
   lastMet: number;
+  /** Whether it is met everywhere between them. */
+  unbroken: boolean;
 }
 /** Weight at which a target counts as fully firm: two strong rules. */
 export const FIRM_WEIGHT = 8;
@@ -42,6 +44,8 @@ export interface Settled {
   weight: number;
   /** Those of `pulls` that set where the target ends. */
   binding: number[];
+  /** From where to where all of those are met; none where `low` lies beyond `high`. */
+  agreed: { low: number; high: number };
   /** 1 where every limit allows the value. Where the limits contradict each other all are 1. */
   inside: Uint8Array;
   contradicting: boolean;
@@ -73,6 +77,7 @@ export function settle(feature: FeatureId, pushes: readonly Push[]): Settled {
     addTo(total, push.weight, column.own);
   }
   const bestAt = bestOf(values, total, inside);
+  const binding = bindingOf(pulls);
   return {
     feature,
     values,
@@ -81,13 +86,27 @@ export function settle(feature: FeatureId, pushes: readonly Push[]): Settled {
     columns,
     total,
     weight,
-    binding: bindingOf(pulls),
+    binding,
+    agreed: agreedBy(binding, columns, list.length - 1),
     inside,
     contradicting,
     bestAt,
     best: list[bestAt]!,
     firmness: limits.length > 0 ? 1 : Math.min(1, weight / FIRM_WEIGHT),
   };
+}
+
+/** Where every binding pull is met for certain: nothing has to be weighed there. */
+function agreedBy(binding: readonly number[], columns: readonly Column[], last: number): Settled['agreed'] {
+  let low = 0;
+  let high = last;
+  for (const index of binding) {
+    const { firstMet, lastMet, unbroken } = columns[index]!;
+    if (!unbroken) return { low: 0, high: -1 };
+    if (firstMet > low) low = firstMet;
+    if (lastMet < high) high = lastMet;
+  }
+  return { low, high };
 }
 
 /** Places of the pulls that bind: none where only tie-breaks speak. */
@@ -105,8 +124,9 @@ function bindingOf(pulls: readonly Push[]): number[] {
  * value gives it in full: a target is never wider than what pulled it.
  */
 export function isAcceptable(settled: Settled, at: number): boolean {
-  const { inside, pulls, columns, binding, bestAt } = settled;
+  const { inside, pulls, columns, binding, bestAt, agreed } = settled;
   if (inside[at] !== 1) return false;
+  if (at >= agreed.low && at <= agreed.high) return true;
   let lost = 0;
   let weight = 0;
   for (const index of binding) {
@@ -218,13 +238,15 @@ const columnOf = memoize((want: Want, list: readonly (number | string)[]): Colum
   const met = metFrom(want);
   let firstMet = list.length;
   let lastMet = -1;
+  let places = 0;
   for (let at = 0; at < list.length; at += 1) {
     own[at] = utilityAt(want, list[at]!);
     if (own[at]! < met) continue;
     firstMet = Math.min(firstMet, at);
     lastMet = at;
+    places += 1;
   }
-  return { own, met, firstMet, lastMet };
+  return { own, met, firstMet, lastMet, unbroken: places === lastMet - firstMet + 1 };
 });
 
 const allowedEverywhere = memoize((list: readonly (number | string)[]) =>
