@@ -1,9 +1,14 @@
 import { defineMiddleware } from 'astro:middleware';
+import type { APIContext } from 'astro';
 import { signedIn } from '@/server/auth/actor';
+import { isOutage } from '@/server/database/outage';
 import { failed } from '@/server/http/endpoint';
+import { RETRY_SECONDS } from '@/server/http/problem';
+
+const AWAY_PAGE = '/503';
 
 /** Pages anyone may see; the API answers for itself. */
-const OPEN = ['/sign-in', '/healthz', '/api/'];
+const OPEN = ['/sign-in', '/healthz', '/readyz', AWAY_PAGE, '/api/'];
 
 const SECURITY_HEADERS: Record<string, string> = {
   'x-content-type-options': 'nosniff',
@@ -12,6 +17,20 @@ const SECURITY_HEADERS: Record<string, string> = {
   'permissions-policy': 'camera=(), microphone=(), geolocation=()',
   'cross-origin-opener-policy': 'same-origin',
 };
+
+const isPage = ({ request, url: { pathname } }: APIContext): boolean =>
+  request.method === 'GET' &&
+  pathname !== AWAY_PAGE &&
+  !pathname.startsWith('/api/') &&
+  !pathname.includes('.');
+
+/** A page that says so in words and shows the way back. */
+async function awayPage(context: APIContext): Promise<Response> {
+  const { body, headers } = await context.rewrite(AWAY_PAGE);
+  const answer = new Response(body, { status: 503, headers });
+  answer.headers.set('retry-after', String(RETRY_SECONDS));
+  return answer;
+}
 
 export const onRequest = defineMiddleware(async (context, next) => {
   const { pathname } = context.url;
@@ -24,7 +43,7 @@ export const onRequest = defineMiddleware(async (context, next) => {
     }
     response = await next();
   } catch (error) {
-    response = failed(error);
+    response = isOutage(error) && isPage(context) ? await awayPage(context) : failed(error);
   }
   for (const [name, value] of Object.entries(SECURITY_HEADERS)) response.headers.set(name, value);
   const type = response.headers.get('content-type') ?? '';

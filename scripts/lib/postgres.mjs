@@ -13,6 +13,7 @@ import {
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
+import { commandOf } from './launcher.mjs';
 import { aptInstall, isRoot, ROOT, run } from './packages.mjs';
 
 /** Newest installed server's programs, or null. */
@@ -25,7 +26,8 @@ function programs() {
   return versions[0] ? join(base, versions[0], 'bin') : null;
 }
 
-function ensurePrograms() {
+/** Folder of PostgreSQL's programs, installed from Debian where they are missing. */
+export function ensurePrograms() {
   if (!programs()) {
     // Debian would create and start a server of its own on 5432; it is not ours to leave running.
     const quiet = '/etc/postgresql-common/createcluster.d';
@@ -56,6 +58,7 @@ export function dataFolder() {
   return join('/var/lib/sovet', createHash('sha256').update(ROOT).digest('hex').slice(0, 12));
 }
 
+/** A port that nobody listens on, from the wanted one on. */
 export function freePort(wanted = 0, host = '127.0.0.1') {
   return new Promise((resolve, reject) => {
     const probe = createServer();
@@ -78,28 +81,23 @@ export function secretIn(folder) {
   return readFileSync(file, 'utf8');
 }
 
-const alive = (pid) => {
-  try {
-    process.kill(pid, 0);
-    return true;
-  } catch (error) {
-    return error.code === 'EPERM';
-  }
-};
-
 /** Port of a server that already runs on this data, or null. */
 function running(cluster) {
   const file = join(cluster, 'postmaster.pid');
   if (!existsSync(file)) return null;
   const lines = readFileSync(file, 'utf8').split('\n');
-  return alive(Number(lines[0])) && Number(lines[3]) > 0 ? Number(lines[3]) : null;
+  // After a power cut the number can be anybody's.
+  const isServer = commandOf(Number(lines[0])).includes(cluster);
+  return isServer && Number(lines[3]) > 0 ? Number(lines[3]) : null;
 }
 
 /**
  * Brings up the server of a data folder. Returns the owner's address and `stop`, which stops the server only when
  * this call started it.
+ *
+ * @param wantedPort for a server that has to come back where it was
  */
-export async function startPostgres(folder, database = 'sovet') {
+export async function startPostgres(folder, database = 'sovet', wantedPort = 0) {
   const bin = ensurePrograms();
   const user = serverUser();
   const cluster = join(folder, 'postgres');
@@ -138,9 +136,10 @@ export async function startPostgres(folder, database = 'sovet') {
   const already = running(cluster);
   if (already) {
     await ready(bin, already);
+    await ensureDatabase(bin, already, password, database);
     return { url: url(already), stop: async () => {} };
   }
-  const port = await freePort();
+  const port = wantedPort || (await freePort());
   const settings = {
     port,
     listen_addresses: '127.0.0.1',
@@ -197,5 +196,7 @@ async function ensureDatabase(bin, port, password, database) {
     );
   if (psql(`select 1 from pg_database where datname = '${database}'`).stdout.trim() === '1') return;
   const made = psql(`create database "${database}"`);
-  if (made.status !== 0) throw new Error(`The database could not be created: ${made.stderr}`);
+  // Two starts at once: the other may have been first.
+  if (made.status !== 0 && !made.stderr.includes('already exists'))
+    throw new Error(`The database could not be created: ${made.stderr}`);
 }

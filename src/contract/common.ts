@@ -5,7 +5,7 @@ import { LIFE_SCHOOLS, type LifeSchool } from '@/core/wear/life-schools';
 /** A record named in the path. */
 export const byId = z.strictObject({ id: z.uuid('This is not an identifier.') });
 
-/** Who may issue and change what is issued. */
-export const CLINICIANS = ['lead', 'practitioner'] as const;
+/** The largest whole number that a column of the records holds. */
+export const INT4_MAX = 2_147_483_647;
 
 export const lifeSchoolSchema = keySchema<LifeSchool>(LIFE_SCHOOLS);

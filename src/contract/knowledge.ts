@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { ruleSchema } from '@/contract/answers/shared';
 import { houseRulesVersionSchema, replayRecordSchema, ruleUseSchema } from '@/contract/answers/specification';
 import { houseRulesSchema } from '@/core/prescribe/check/house-rules-schema';
-import { byId, CLINICIANS } from './common';
+import { byId } from './common';
 import { operation } from './operation';
 import { ROUTES } from './routes';
 
@@ -36,7 +36,6 @@ export const knowledge = {
     }),
     bodyLimit: 1_000_000,
     status: 201,
-    roles: ['lead'],
   }),
   previewHouseRules: operation(ROUTES.previewHouseRules, {
     id: 'previewHouseRules',
@@ -46,7 +45,6 @@ export const knowledge = {
     body: houseRulesSchema,
     bodyLimit: 1_000_000,
     produces: 'application/x-ndjson',
-    roles: CLINICIANS,
   }),
   replay: operation(ROUTES.replay, {
     id: 'replaySpecification',

@@ -1,8 +1,6 @@
 import type { z } from 'zod';
 import type { Route } from './routes';
 
-export type Role = 'lead' | 'practitioner' | 'assistant';
-
 /** What is said of one call of the HTTP API beside its route: endpoint, client and OpenAPI document all read it. */
 export interface Description {
   id: string;
@@ -18,8 +16,6 @@ export interface Description {
   status?: 200 | 201 | 204;
   /** Media type of an answer that is a file or a stream and no single JSON value. */
   produces?: string;
-  /** Roles that may call it; absent means everyone signed in. */
-  roles?: readonly Role[];
   /** Body limit in bytes where it differs from the general one. */
   bodyLimit?: number;
 }
@@ -77,7 +73,16 @@ export type ProblemDetails<Conflict = unknown> = ProblemBase &
     /** Somebody else came first; `current` is what stands on the server. */
     | { code: 'conflict'; current?: Conflict }
     | {
-        code: 'malformed' | 'signed-out' | 'forbidden' | 'not-found' | 'too-large' | 'unavailable' | 'failed';
+        code:
+          | 'malformed'
+          | 'signed-out'
+          | 'forbidden'
+          | 'not-found'
+          | 'too-late'
+          | 'too-large'
+          | 'too-many'
+          | 'unavailable'
+          | 'failed';
       }
   );
 export type ProblemCode = ProblemDetails['code'];
@@ -88,8 +93,10 @@ export const CODE_OF_STATUS: Readonly<Record<number, ProblemCode>> = {
   401: 'signed-out',
   403: 'forbidden',
   404: 'not-found',
+  408: 'too-late',
   409: 'conflict',
   413: 'too-large',
   422: 'invalid',
+  429: 'too-many',
   503: 'unavailable',
 };

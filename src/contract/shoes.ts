@@ -16,7 +16,7 @@ import { keysOf } from '@/core/tables/keys-of';
 import { handOverSchema, isoDay } from '@/core/visit/contents';
 import { fittingConditionsSchema, tryOnSchema, tryOnsSchema } from '@/core/visit/try-on-schema';
 import { pictureSchema } from './calculations';
-import { byId, CLINICIANS } from './common';
+import { byId } from './common';
 import { operation } from './operation';
 import { ROUTES } from './routes';
 
@@ -115,7 +115,6 @@ export const shoes = {
       'Read a catalogue in CSV or JSON from the body, all or nothing: a line of JSON each for progress and the report; closing it cancels',
     query: z.object({ dry: z.enum(['yes', 'no']).default('no') }),
     produces: 'application/x-ndjson',
-    roles: CLINICIANS,
   }),
   supplierFeed: operation(ROUTES.supplierFeed, {
     id: 'readSupplierFeed',
@@ -129,7 +128,6 @@ export const shoes = {
     tag: 'shoes',
     summary: 'Take announcements over into the catalogue, or set them aside',
     body: supplierAnswerSchema,
-    roles: CLINICIANS,
   }),
   candidates: operation(ROUTES.candidates, {
     id: 'rankCandidates',
@@ -167,7 +165,6 @@ export const shoes = {
     params: byId,
     body: orderSchema,
     status: 201,
-    roles: CLINICIANS,
   }),
   orders: operation(ROUTES.orders, {
     id: 'listOrders',

@@ -2,6 +2,7 @@ import type { APIContext, APIRoute } from 'astro';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { z } from 'zod';
 import { operation } from '@/contract/operation';
+import { EVERYONE } from '@/contract/routes';
 import { auth } from '@/server/auth/auth';
 import { asTenant } from '@/server/database/tenant';
 import { endpoint } from '@/server/http/endpoint';
@@ -28,7 +29,7 @@ beforeAll(async () => {
 afterAll(() => db.drop());
 
 const echo = operation(
-  { method: 'POST', path: '/echo/{id}' },
+  { method: 'POST', path: '/echo/{id}', roles: EVERYONE },
   {
     id: 'echo',
     answer: z.object({ who: z.string(), size: z.number(), id: z.string() }),

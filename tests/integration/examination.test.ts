@@ -10,8 +10,8 @@ import { measureScan } from '@/core/examination/scan/measure-scan';
 import { readMesh } from '@/formats/mesh';
 import { readPressureCsv } from '@/formats/pressure-csv';
 import { type Actor, asTenant } from '@/server/database/tenant';
+import { heavy } from '@/server/heavy/heavy';
 import { addPatient } from '@/server/services/people/patients';
-import { filmedFrame, recordedStep, scannedFoot, scannedFootprint } from '@/server/services/visits/devices';
 import { readExamination } from '@/server/services/visits/examination-records';
 import { closeVisit, loadVisit, saveStep, startVisit } from '@/server/services/visits/visits';
 import { gaitFrame } from '@/simulators/gait-camera';
@@ -25,7 +25,6 @@ beforeAll(async () => {
 });
 afterAll(() => db.drop());
 
-const bytesOf = async (response: Response) => new Uint8Array(await response.arrayBuffer());
 const readPng = (bytes: Uint8Array) => PNG.sync.read(Buffer.from(bytes));
 const value = <T>(result: { ok: true; value: T } | { ok: false; problem: { message: string } }): T => {
   if (!result.ok) throw new Error(result.problem.message);
@@ -36,16 +35,18 @@ describe('what a simulated device was set to is read back from its file', () => 
   it('footprint scanner: PNG, arch index within 0.01', async () => {
     for (const archIndex of [0.19, 0.24, 0.29]) {
       const settings = DEVICE_SETTINGS.footprintScanner.parse({ archIndex, side: 'left', pixelsPerMm: 2.5 });
-      const response = scannedFootprint(settings);
-      expect(response.headers.get('content-type')).toBe('image/png');
-      const print = value(findPrint(readPng(await bytesOf(response)), { side: 'left' }));
+      const { bytes, type } = await heavy('footprintScanner', settings);
+      expect(type).toBe('image/png');
+      const print = value(findPrint(readPng(bytes), { side: 'left' }));
       expect(Math.abs(value(indicesOf(print)).archIndex - archIndex)).toBeLessThan(0.01);
     }
   });
 
   it('pressure plate: CSV, peak exact to its 0.1 kPa, excursion index within one point', async () => {
     const settings = DEVICE_SETTINGS.pressurePlate.parse({ peakKpa: 388.4, excursionIndex: 17 });
-    const recording = value(readPressureCsv(await recordedStep(settings).text()));
+    const recording = value(
+      readPressureCsv(new TextDecoder().decode((await heavy('pressurePlate', settings)).bytes)),
+    );
     const step = readStep(recording, maskOf(recording, 'right'));
     expect(step.peakKpa).toBeCloseTo(388.4, 4);
     expect(Math.abs(step.excursionIndex! - 17)).toBeLessThan(1);
@@ -53,7 +54,9 @@ describe('what a simulated device was set to is read back from its file', () => 
 
   it('foot scanner: STL in inches with its floor, lengths within 1 mm, girths within 2', async () => {
     const settings = DEVICE_SETTINGS.footScanner.parse({ unit: 'in', floor: 'yes', lengthMm: 247, turn: 70 });
-    const mesh = value(readMesh('foot.stl', (await bytesOf(scannedFoot(settings))).buffer));
+    const mesh = value(
+      readMesh('foot.stl', new Uint8Array((await heavy('footScanner', settings)).bytes).buffer),
+    );
     const reading = value(measureScan(mesh, { side: 'right', unit: null }));
     expect(reading.unit).toBe('in');
     expect(Math.abs(reading.measures.footLength - 247)).toBeLessThan(1);
@@ -63,9 +66,21 @@ describe('what a simulated device was set to is read back from its file', () => 
 
   it('gait camera: PNG frames, heel angle within 0.5°', async () => {
     const settings = DEVICE_SETTINGS.gaitCamera.parse({ side: 'left', stanceDeg: 4, frame: 0 });
-    const picture = readPng(await bytesOf(filmedFrame(settings)));
+    const picture = readPng((await heavy('gaitCamera', settings)).bytes);
     const { marks } = gaitFrame(settings, 0);
     expect(Math.abs(heelAngle(snapLines(picture, marks, 12)!, 'left') - 4)).toBeLessThan(0.5);
+  });
+
+  it('a dozen at once are made a few at a time; whoever is too many is told to come again', async () => {
+    const settings = DEVICE_SETTINGS.pressurePlate.parse({});
+    const asked = await Promise.allSettled(
+      Array.from({ length: 14 }, () => heavy('pressurePlate', settings)),
+    );
+    const refused = asked.filter((one) => one.status === 'rejected');
+    expect(asked.filter((one) => one.status === 'fulfilled')).toHaveLength(10);
+    expect(refused.every(({ reason }) => reason.status === 503)).toBe(true);
+    // And the next one is served again.
+    expect((await heavy('pressurePlate', settings)).type).toMatch(/csv/);
   });
 
   it('refuses settings out of range with a sentence', () => {

@@ -182,7 +182,9 @@ describe('handing over', () => {
     expect(between.closedAt).toBeNull();
     expect(between.issued.map(({ purpose }) => purpose)).toEqual(['dress']);
     // The same pair again is refused; a second visit is not begun meanwhile.
-    expect((await refusal(issue(visitId))).extra.errors?.[0]?.message).toContain('already');
+    const again = await refusal(issue(visitId));
+    expect(again.status).toBe(409);
+    expect(again.message).toMatch(/issued already. Handed over at \d\d:\d\d UTC by practitioner a: /);
     expect((await asTenant(me, (tenant) => startVisit(tenant, patientId))).id).toBe(visitId);
     const contents = contentsOf(between.steps);
     const turned = turnToPair(contents, 'dress', 'everyday');

@@ -1,5 +1,5 @@
+import type { Role } from '@/contract/routes';
 import { authDatabase } from '../database/connection';
-import type { Role } from '../database/schema';
 import type { Actor } from '../database/tenant';
 import { auth } from './auth';
 import { hashToken } from './token';

@@ -1,6 +1,6 @@
 /**
- * Prepares a database for the application: migrates, makes the logins, loads the demo clinic where there is none.
- * Prints the two connection addresses as JSON on its last line.
+ * Prepares a database for the application: migrates, makes the logins, loads the demo clinic where that is wanted and there
+ * is none. Prints the two connection addresses as JSON on its last line.
  */
 import { resolve } from 'node:path';
 import { ensureLogins, loginUrls, migrate } from '../database/migrate';
@@ -16,5 +16,5 @@ for (const step of results ?? [])
 if (error) throw error;
 const urls = loginUrls(ownerUrl, secret);
 await ensureLogins(ownerUrl, urls);
-if (process.env.SOVET_DEMO !== 'off') await loadDemo(ownerUrl, new Date());
+if (process.env.SOVET_DEMO === 'on') await loadDemo(ownerUrl, new Date());
 console.log(JSON.stringify(urls));

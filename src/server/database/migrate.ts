@@ -17,8 +17,8 @@ async function migrationsIn(folder: string): Promise<Record<string, Migration>> 
 }
 
 /**
- * Brings a database up to date. Safe at every start and by two processes at once: Kysely's migrator holds an
- * advisory lock, so the second waits and finds nothing to do.
+ * Brings a database up to date. Safe at every start and by several processes at once, also on a database that is new:
+ * the second waits and finds nothing to do.
  *
  * @param ownerUrl a role that owns the database and may create roles
  */
@@ -28,7 +28,8 @@ export async function migrate(ownerUrl: string, folder: string): Promise<Migrati
   });
   try {
     const migrator = new Migrator({ db, provider: { getMigrations: () => migrationsIn(folder) } });
-    return await migrator.migrateToLatest();
+    // Kysely's own lock lies in a table that two processes would create at once.
+    return await alone(ownerUrl, () => migrator.migrateToLatest());
   } finally {
     await db.destroy();
   }
@@ -50,7 +51,18 @@ export function loginUrls(ownerUrl: string, secret: string): LoginUrls {
   return { app: of('app'), auth: of('auth') };
 }
 
-/** Creates or refreshes the two logins that carry the application's roles. */
+/** The roles that tables are granted to, for a database whose tables come from a backup. */
+export async function ensureRoles(client: pg.Client): Promise<void> {
+  for (const role of ['sovet_app', 'sovet_auth', 'sovet_backup']) {
+    const { rowCount } = await client.query('select 1 from pg_roles where rolname = $1', [role]);
+    if (rowCount === 0) await client.query(`create role ${role} nologin`);
+  }
+}
+
+/**
+ * Creates or refreshes the two logins that carry the application's roles, and what they may see of the migrations. Needs
+ * no superuser: a role that may create roles is enough.
+ */
 export async function ensureLogins(ownerUrl: string, urls: LoginUrls): Promise<void> {
   const client = new pg.Client({ connectionString: ownerUrl });
   await client.connect();
@@ -63,14 +75,43 @@ export async function ensureLogins(ownerUrl: string, urls: LoginUrls): Promise<v
     ] as const) {
       const { username, password } = new URL(url);
       const name = client.escapeIdentifier(username);
-      const known = await client.query('select 1 from pg_roles where rolname = $1', [username]);
-      const verb = known.rowCount === 0 ? 'create' : 'alter';
+      const { rows } = await client.query<{ rolsuper: boolean; rolbypassrls: boolean }>(
+        'select rolsuper, rolbypassrls from pg_roles where rolname = $1',
+        [username],
+      );
+      if (rows[0]?.rolsuper || rows[0]?.rolbypassrls)
+        throw new Error(
+          `The login ${username} can see past the wall between clinics. Drop it and start again.`,
+        );
+      // Only a superuser may so much as name the other attributes; a new role has none of them.
       await client.query(
-        `${verb} role ${name} login nosuperuser nobypassrls password ${client.escapeLiteral(password)}`,
+        `${rows.length === 0 ? 'create' : 'alter'} role ${name} login password ${client.escapeLiteral(password)}`,
       );
       await client.query(`grant ${role} to ${name}`);
     }
+    await client.query('grant select on public.kysely_migration to sovet_app');
+    // What a dump reads beside the walled tables; and whoever owns all this may act as the role that only reads.
+    await client.query('grant select on all tables in schema public, auth to sovet_backup');
+    await client.query('grant select on all sequences in schema public, auth to sovet_backup');
+    await client.query(
+      "do $$ begin if not pg_has_role(current_user, 'sovet_backup', 'member') then execute format('grant sovet_backup to %I', current_user); end if; end $$",
+    );
     await client.query('commit');
+  } finally {
+    await client.end();
+  }
+}
+
+/**
+ * Runs work that prepares a database while nobody else does: several copies that start at once follow each other. The
+ * lock is PostgreSQL's and ends with the connection, whatever becomes of the process.
+ */
+export async function alone<T>(ownerUrl: string, work: () => Promise<T>): Promise<T> {
+  const client = new pg.Client({ connectionString: ownerUrl });
+  await client.connect();
+  try {
+    await client.query("select pg_advisory_lock(hashtext('sovet prepares'))");
+    return await work();
   } finally {
     await client.end();
   }

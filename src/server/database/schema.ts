@@ -1,4 +1,5 @@
 import type { Generated, JSONColumnType } from 'kysely';
+import type { Role } from '@/contract/routes';
 import type { PatientSheet } from '@/core/aftercare/patient-sheet';
 import type { ModelStatus, Stock } from '@/core/catalogue/model';
 import type { SizingGroup } from '@/core/findings/findings';
@@ -226,10 +227,10 @@ export interface Database {
     id: Generated<string>;
     at: Generated<Date>;
     user_id: string;
+    /** The name at that moment. */
+    who: string | null;
     patient_id: string | null;
     action: 'read' | 'write';
     what: string;
   };
 }
-
-export type Role = 'lead' | 'practitioner' | 'assistant';

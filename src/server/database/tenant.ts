@@ -1,6 +1,7 @@
 import { type Kysely, sql, type Transaction } from 'kysely';
+import type { Role } from '@/contract/routes';
 import { appDatabase } from './connection';
-import type { Database, Role } from './schema';
+import type { Database } from './schema';
 
 /** Who asks: a signed-in person or a machine holding that person's token. */
 export interface Actor {
@@ -33,7 +34,7 @@ export function asTenant<T>(
   });
 }
 
-/** Appends who read or changed which patient. */
+/** Appends who read or changed which patient, under the name of that moment. */
 export async function audit(
   { tx, actor }: Tenant,
   action: 'read' | 'write',
@@ -42,6 +43,13 @@ export async function audit(
 ): Promise<void> {
   await tx
     .insertInto('audit_entry')
-    .values({ clinic_id: actor.clinicId, user_id: actor.userId, patient_id: patientId, action, what })
+    .values({
+      clinic_id: actor.clinicId,
+      user_id: actor.userId,
+      who: actor.name,
+      patient_id: patientId,
+      action,
+      what,
+    })
     .execute();
 }

@@ -3,10 +3,12 @@ import type { APIContext, APIRoute } from 'astro';
 import type { z } from 'zod';
 import type { AnswerOf, Checked, FieldError, Operation } from '@/contract/operation';
 import { signedIn } from '../auth/actor';
+import { isOutage, uniqueViolated } from '../database/outage';
 import { asTenant, type Tenant } from '../database/tenant';
 import { readJson } from './body';
 import { log } from './log';
-import { fieldErrors, problemResponse, Refusal } from './problem';
+import { fieldErrors, problemResponse, Refusal, unavailable } from './problem';
+import { unkeepableText } from './text';
 
 /** One call, every part of it checked. */
 export interface Call<O> {
@@ -42,7 +44,7 @@ export function endpoint<const O extends Operation>(
         context.request.headers.get('origin') !== expectedOrigin(context.url)
       )
         return problemResponse(403, 'This request came from another site.');
-      if (operation.roles && !operation.roles.includes(who.actor.role))
+      if (!operation.roles.includes(who.actor.role))
         return problemResponse(403, `Only ${operation.roles.join(' or ')} may do this.`);
       const call = await readCall(operation, context);
       const answer: unknown = await asTenant(who.actor, (tenant) => useCase(tenant, call));
@@ -66,6 +68,11 @@ async function readCall<O extends Operation>(
   const errors: FieldError[] = [];
   const check = (schema: z.ZodType | undefined, value: unknown, under: string[]): unknown => {
     if (!schema) return undefined;
+    const bad = unkeepableText(value, under);
+    if (bad.length > 0) {
+      errors.push(...bad);
+      return undefined;
+    }
     const result = schema.safeParse(value);
     if (!result.success) errors.push(...fieldErrors(result.error, under));
     return result.data;
@@ -86,6 +93,12 @@ async function readCall<O extends Operation>(
 /** The last stop of every failure: expected ones keep their words, others become a number to look up in the log. */
 export function failed(error: unknown): Response {
   if (error instanceof Refusal) return problemResponse(error.status, error.message, error.extra);
+  if (isOutage(error)) {
+    log.warn({ err: error }, 'the database does not answer');
+    return unavailable();
+  }
+  if (uniqueViolated(error) !== null)
+    return problemResponse(409, 'Somebody did the same at the same moment. Look again before you repeat it.');
   const reference = randomUUID().slice(0, 8);
   log.error({ err: error, reference }, 'unexpected failure');
   return problemResponse(500, 'Something went wrong here. Nothing you entered is lost.', {

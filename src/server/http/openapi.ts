@@ -6,6 +6,7 @@ import * as specifications from '@/contract/answers/specification';
 import { api } from '@/contract/contract';
 import { exampleOf } from '@/contract/example';
 import { CODE_OF_STATUS, type Operation } from '@/contract/operation';
+import { EVERYONE } from '@/contract/routes';
 
 const jsonSchema = (schema: z.ZodType, io: 'input' | 'output' = 'input'): unknown => {
   const { $schema: _, ...rest } = z.toJSONSchema(schema, { io, unrepresentable: 'any' });
@@ -101,7 +102,7 @@ function pathItem(operation: Operation): unknown {
           ? { description: 'Done' }
           : { description: 'The answer', content: answerBody(operation) },
       401: problem('Not signed in'),
-      ...(operation.roles ? { 403: problem('Not allowed for this role') } : {}),
+      ...(operation.roles.length < EVERYONE.length ? { 403: problem('Not allowed for this role') } : {}),
       ...(operation.params ? { 404: problem('Not found in this clinic') } : {}),
       ...(operation.conflict ? { 409: problem('Somebody else saved first: `current` is what stands') } : {}),
       ...(operation.body

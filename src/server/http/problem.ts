@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import { z } from 'zod';
 import { CODE_OF_STATUS, type FieldError, type ProblemDetails } from '@/contract/operation';
 import type { Result } from '@/core/result/result';
 
@@ -41,6 +41,17 @@ export const problemResponse = (status: number, title: string, extra: RefusalExt
     headers: { 'content-type': 'application/problem+json; charset=utf-8', 'cache-control': 'no-store' },
   });
 
+/** What is said while the database is away. */
+export const AWAY =
+  'The records cannot be reached just now. What you entered is kept; try again in a moment.';
+export const RETRY_SECONDS = 2;
+
+export function unavailable(): Response {
+  const response = problemResponse(503, AWAY);
+  response.headers.set('retry-after', String(RETRY_SECONDS));
+  return response;
+}
+
 /** Zod's issues as one entry a field. */
 export const fieldErrors = (error: z.ZodError, under: (string | number)[] = []): FieldError[] =>
   error.issues.map((issue) => ({
@@ -55,9 +66,12 @@ export function valueOrRefusal<T>(result: Result<T>): T {
   throw new Refusal(422, 'Some values cannot be accepted.', { errors: [{ path, message }] });
 }
 
+/** Whether a text is an identifier of a record. */
+export const isId = (text: string): boolean => z.uuid().safeParse(text).success;
+
 /** What a page reads by an identifier from its address; null where there is no such thing. */
 export async function orNotFound<T>(id: string, read: () => Promise<T>): Promise<T | null> {
-  if (!/^[0-9a-f-]{36}$/i.test(id)) return null;
+  if (!isId(id)) return null;
   return read().catch((error) => {
     if (error instanceof Refusal && error.status === 404) return null;
     throw error;

@@ -13,6 +13,10 @@ import type { PreviewAsked, PreviewSaid } from './preview-process';
 /** Pictures read and resolved at a time: memory stays flat however many there are. */
 const PAGE = 200;
 
+/** Each takes a core of the machine. */
+const PREVIEWS_AT_ONCE = 2;
+let underWay = 0;
+
 /** One page of issued specifications, newest first, each in a short transaction of its own. */
 const readPage = (actor: Actor, after: { at: Date; id: string } | null) =>
   asTenant(actor, async ({ tx }) => {
@@ -89,8 +93,14 @@ export async function previewHouseRules(
     await audit(tenant, 'read', 'specifications, for a preview of house rules', null);
     return { before: await readHouseRules(tenant), of: Number(count) };
   });
+  if (underWay >= PREVIEWS_AT_ONCE)
+    throw new Refusal(503, 'Another preview is being worked out. Try again when it has ended.');
+  underWay += 1;
   const after: HouseRules = { version: before.version + 1, ...proposed };
   const child = startProcess();
+  child.once('exit', () => {
+    underWay -= 1;
+  });
   child.send({ before, after } satisfies PreviewAsked);
   const encoder = new TextEncoder();
   // The next page is read while the process works on this one; its failure is told where it is awaited, if it still is.

@@ -17,11 +17,7 @@ const KIND = { fills: 'fills', confirms: 'confirms', disagrees: 'differs' } as c
 
 /** The ten tests of a new pair; what they change of what is known stands under them before it is kept. */
 export function BenchNew({ record }: { record: ModelRecord }) {
-  const [{ answers, typed }, setDraft, dropDraft] = useKeptDraft(
-    `sovet:bench:${record.model.id}`,
-    EMPTY,
-    isDraft,
-  );
+  const [{ answers, typed }, setDraft, dropDraft] = useKeptDraft(`bench:${record.model.id}`, EMPTY, isDraft);
   const [answer, setAnswer] = useState<Answer<ModelRecord> | null>(null);
   const { features } = readBench(answers, { pair: 'new' });
   const changes = benchChanges(features, record.readings);

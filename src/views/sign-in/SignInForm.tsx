@@ -25,10 +25,10 @@ export function SignInForm({ to }: { to: string }) {
     setProblems(wrong);
     if (Object.keys(wrong).length > 0) return;
     setBusy(true);
-    const refused = await signIn(email, password);
+    const answer = await signIn(email, password);
     setBusy(false);
-    if (refused === null) location.assign(to);
-    else setProblems({ form: refused });
+    if (answer.ok) location.assign(to);
+    else setProblems({ form: answer.message });
   };
   return (
     <form onSubmit={submit} noValidate className="grid gap-3 max-w-80">

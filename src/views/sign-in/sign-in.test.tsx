@@ -19,7 +19,7 @@ const answers = (status: number) => {
   vi.stubGlobal('fetch', async (_: string, { body }: { body: string }) => {
     sent.push(JSON.parse(body));
     if (status === 0) throw new TypeError('no network');
-    return new Response('{}', { status });
+    return new Response(JSON.stringify({ user: { id: 'me' } }), { status });
   });
   return sent;
 };
@@ -43,7 +43,8 @@ describe('signing in', () => {
 
   it.each([
     [401, /do not belong together/],
-    [429, /Too many tries/],
+    [429, /Too many tries. Wait a moment/],
+    [503, /cannot be reached/],
     [0, /cannot be reached/],
   ])('an answer of %d is one sentence, and what was typed stays', async (status, why) => {
     answers(status);

@@ -39,9 +39,12 @@ function SignInAgain() {
   const submit = async (event: SubmitEvent<HTMLFormElement>) => {
     event.preventDefault();
     const form = new FormData(event.currentTarget);
-    const refused = await signIn(String(form.get('email')), String(form.get('password')));
-    setProblem(refused);
-    if (refused === null) store.retry();
+    const answer = await signIn(String(form.get('email')), String(form.get('password')));
+    if (!answer.ok) return setProblem(answer.message);
+    setProblem(null);
+    // A colleague sees what the server has; what was typed here waits for whoever typed it.
+    if (answer.person !== document.documentElement.dataset.person) location.reload();
+    else store.retry();
   };
   return (
     <form onSubmit={submit} className="ml-auto flex flex-wrap gap-2 items-baseline justify-end">

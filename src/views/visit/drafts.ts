@@ -14,7 +14,7 @@ export interface Draft<S extends SavedStep = SavedStep> {
   sent?: StepContents[S] | null;
 }
 
-const key = (visitId: string, step: SavedStep): string => `sovet:visit:${visitId}:${step}`;
+const key = (visitId: string, step: SavedStep): string => `visit:${visitId}:${step}`;
 
 export const keepDraft = <S extends SavedStep>(visitId: string, step: S, draft: Draft<S>): void =>
   draftStore.keep(key(visitId, step), draft);

@@ -32,6 +32,7 @@ beforeEach(() => {
   vi.useFakeTimers();
   sent = [];
   answer = accepts;
+  vi.stubGlobal('document', { documentElement: { dataset: { person: 'me' } } });
   const kept = new Map<string, string>();
   vi.stubGlobal('localStorage', {
     getItem: (key: string) => kept.get(key) ?? null,

@@ -136,9 +136,10 @@ describe('saving as seen', () => {
         signedIn ? accepted() : { status: 401, body: { status: 401, code: 'signed-out', title: 'Sign in.' } },
       'POST /api/auth/sign-in/email': () => {
         signedIn = true;
-        return { body: {} };
+        return { body: { user: { id: 'me' } } };
       },
     });
+    document.documentElement.dataset.person = 'me';
     await show();
     type('3');
     await settle(SAVING_MS);
@@ -152,6 +153,27 @@ describe('saving as seen', () => {
     expect(calls.filter(({ path }) => path.includes(`${ID}/steps/`)).at(-1)!.body).toMatchObject({
       content: { findings: { body: { hoursStanding: 3 } } },
     });
+  });
+
+  it('a colleague who signs in there saves nothing in their own name, and does not see it', async () => {
+    const calls = serve({
+      [SAVE('ask')]: () => ({ status: 401, body: { status: 401, code: 'signed-out', title: 'Sign in.' } }),
+      'POST /api/auth/sign-in/email': () => ({ body: { user: { id: 'colleague' } } }),
+    });
+    const reload = vi.spyOn(location, 'reload').mockImplementation(() => undefined);
+    document.documentElement.dataset.person = 'me';
+    await show();
+    type('3');
+    await settle(SAVING_MS);
+    const before = calls.filter(({ path }) => path.includes(`${ID}/steps/`)).length;
+    fireEvent.change(screen.getByLabelText('E-mail'), { target: { value: 'other@clinic.example' } });
+    fireEvent.change(screen.getByLabelText('Password'), { target: { value: 'theirs' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Sign in' }));
+    await settle(100);
+    expect(reload).toHaveBeenCalledOnce();
+    expect(calls.filter(({ path }) => path.includes(`${ID}/steps/`))).toHaveLength(before);
+    expect(Object.keys(localStorage).every((key) => key.startsWith('sovet:me:'))).toBe(true);
+    reload.mockRestore();
   });
 
   it('without a connection it is kept in this browser, and comes back after a reload', async () => {

@@ -15,6 +15,7 @@ import {
   RETURN_DAYS,
 } from '@/core/orders/order';
 import { omitUndefined } from '@/core/tables/omit-undefined';
+import { requirePart } from '../../auth/require-part';
 import { audit, type Tenant } from '../../database/tenant';
 import { notFound, Refusal, valueOrRefusal } from '../../http/problem';
 import { today } from '../people/pairs';
@@ -95,6 +96,7 @@ export async function moveOrder(tenant: Tenant, id: string, move: Move): Promise
   // Two people at one order follow each other.
   await tenant.tx.selectFrom('shoe_order').select('id').where('id', '=', id).forUpdate().execute();
   const order = await oneOrder(tenant, id);
+  if (move.event === 'collect') requirePart(tenant.actor, 'collectOrder');
   if (move.event === 'check') return checkOrder(tenant, order, move);
   const state = valueOrRefusal(orderAfter(order.state, move.event));
   if (move.event === 'collect') await collect(tenant, order, move);

@@ -134,8 +134,7 @@ export async function changePatient(
 export async function patientAudit({ tx }: Tenant, id: string): Promise<AuditRecord[]> {
   const rows = await tx
     .selectFrom('audit_entry')
-    .leftJoin('auth.user as person', 'person.id', 'audit_entry.user_id')
-    .select(['at', 'person.name as who', 'action', 'what'])
+    .select(['at', 'who', 'action', 'what'])
     .where('patient_id', '=', id)
     .orderBy('at', 'desc')
     .limit(50)

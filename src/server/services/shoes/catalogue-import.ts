@@ -3,7 +3,8 @@ import { IMPORT_LIMIT } from '@/contract/shoes';
 import type { CatalogueEntry, CatalogueReport } from '@/core/catalogue/catalogue-entry';
 import { readCatalogueJson } from '@/formats/catalogue/json';
 import { readCatalogueCsv } from '@/formats/catalogue/read-csv';
-import { chunksOf } from '@/server/http/body';
+import { type Spooled, spool } from '@/server/http/spool';
+import { unkeepableText } from '@/server/http/text';
 import { type Actor, asTenant, type Tenant } from '../../database/tenant';
 import { log } from '../../http/log';
 import { Refusal } from '../../http/problem';
@@ -14,32 +15,17 @@ import { noteChange } from './models';
 /** Entries written at a time. */
 const BATCH = 400;
 
+/** A catalogue over a slow line. Nothing is locked while it comes. */
+const UPLOAD_DEADLINE_MS = 120_000;
+
 /** Ends a transaction on purpose: everything that was written in it is taken back. */
 class TakenBack extends Error {}
-
-/** A body's bytes, never more than the limit, ended when the reader of the answer goes away. */
-async function* bodyOf(request: Request, gone: AbortSignal): AsyncGenerator<Uint8Array> {
-  if (!request.body) return;
-  let size = 0;
-  for await (const chunk of chunksOf(request.body)) {
-    if (gone.aborted) throw new TakenBack();
-    size += chunk.byteLength;
-    if (size > IMPORT_LIMIT)
-      throw new Refusal(413, `The file is larger than ${IMPORT_LIMIT / 1_000_000} MB.`);
-    yield chunk;
-  }
-}
-
-async function textOf(chunks: AsyncIterable<Uint8Array>): Promise<string> {
-  const parts: Uint8Array[] = [];
-  for await (const chunk of chunks) parts.push(chunk);
-  return Buffer.concat(parts).toString('utf8');
-}
 
 /** Entries stored as they are read; nothing of them is visible to anybody before the end. */
 async function readInto(
   tenant: Tenant,
-  request: Request,
+  file: Spooled,
+  isJson: boolean,
   gone: AbortSignal,
   say: (line: ImportLine) => void,
 ): Promise<CatalogueReport & { added: number; changed: number }> {
@@ -58,18 +44,19 @@ async function readInto(
     }
   };
   const take = (entries: readonly CatalogueEntry[]) => {
+    if (unkeepableText([...entries]).length > 0)
+      throw new Refusal(422, 'The file holds characters that cannot be stored.');
     waiting.push(...entries);
     for (const { maker, name, version, replaces } of entries)
       if (replaces !== null) replaced.push({ maker, name, version, replaces });
   };
-  const chunks = bodyOf(request, gone);
   let report: CatalogueReport;
-  if (request.headers.get('content-type')?.includes('json')) {
-    const read = readCatalogueJson(await textOf(chunks));
+  if (isJson) {
+    const read = readCatalogueJson(await file.text());
     report = read.report;
     take(read.entries);
   } else
-    report = await readCatalogueCsv(chunks, {
+    report = await readCatalogueCsv(file.chunks(), {
       today: today(),
       onEntries: async (entries) => {
         take(entries);
@@ -91,7 +78,8 @@ async function readInto(
  * the reader of the answer goes away. Memory stays flat: rows are stored as they are read.
  */
 export function importCatalogue(actor: Actor, request: Request, dry: boolean): Response {
-  if (!request.body) throw new Refusal(400, 'Send the file as the body.');
+  const { body } = request;
+  if (!body) throw new Refusal(400, 'Send the file as the body.');
   const gone = new AbortController();
   const encoder = new TextEncoder();
   const stream = new ReadableStream<Uint8Array>({
@@ -104,10 +92,15 @@ export function importCatalogue(actor: Actor, request: Request, dry: boolean): R
         if ('rows' in line) reported = line.rows;
         controller.enqueue(encoder.encode(`${JSON.stringify(line)}\n`));
       };
+      let file: Spooled | null = null;
       let outcome: (CatalogueReport & { added: number; changed: number }) | null = null;
       try {
+        // All of it first: whoever sends slowly keeps nobody else waiting.
+        file = await spool(body, { limit: IMPORT_LIMIT, deadlineMs: UPLOAD_DEADLINE_MS });
+        const spooled = file;
+        const isJson = request.headers.get('content-type')?.includes('json') ?? false;
         await asTenant(actor, async (tenant) => {
-          outcome = await readInto(tenant, request, gone.signal, say);
+          outcome = await readInto(tenant, spooled, isJson, gone.signal, say);
           if (dry || outcome.errorCount > 0) throw new TakenBack();
           await noteChange(
             tenant,
@@ -144,6 +137,7 @@ export function importCatalogue(actor: Actor, request: Request, dry: boolean): R
           });
         }
       }
+      await file?.drop();
       if (!gone.signal.aborted) controller.close();
     },
     cancel: () => gone.abort(),

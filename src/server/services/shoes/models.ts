@@ -9,6 +9,7 @@ import { benchChanges, readBench } from '@/core/shoe/bench/read-bench';
 import { isFeatureId } from '@/core/shoe/features';
 import { type FeatureReadings, featuresOf, withReading } from '@/core/shoe/readings/readings';
 import { type LearnedFit, learnOffsets, withLearned } from '@/core/sizing/learned/learn-offsets';
+import { requirePart } from '../../auth/require-part';
 import type { Database } from '../../database/schema';
 import type { Tenant } from '../../database/tenant';
 import { notFound, Refusal } from '../../http/problem';
@@ -78,9 +79,12 @@ async function modelRow(tenant: Tenant, id: string) {
   return row;
 }
 
-/** A model's row held until the end of the transaction: two changes at once follow each other. */
+/**
+ * A model's row held until the end of the transaction: two changes at once follow each other. Pairs and fittings that
+ * point at it do not wait, and nothing that waits for them can wait for us.
+ */
 async function modelToChange(tenant: Tenant, id: string) {
-  const row = await rowOf(tenant, id).forUpdate().executeTakeFirst();
+  const row = await rowOf(tenant, id).forNoKeyUpdate().executeTakeFirst();
   if (!row) throw notFound('This model');
   return row;
 }
@@ -169,6 +173,9 @@ export async function changeModel(
   change: z.infer<typeof modelChangeSchema>,
 ): Promise<ModelRecord> {
   const row = await modelToChange(tenant, id);
+  const isPriced = change.price !== undefined && change.price !== row.price;
+  if (isPriced || (change.status !== undefined && change.status !== row.status))
+    requirePart(tenant.actor, 'priceOrDiscontinue');
   const wrong = Object.keys(change.stock ?? {}).find((key) => {
     const [size, width] = key.split(' ');
     return !row.sizing.sizes.includes(Number(size)) || !row.sizing.widths.some((letter) => letter === width);

@@ -16,7 +16,7 @@ import { Refusal } from '../../http/problem';
 import { keepEdition } from '../knowledge/knowledge';
 import { patientRow } from '../people/patients';
 import { modelOf } from '../shoes/models';
-import { loadVisit, visitRow } from './visits';
+import { howItEnded, loadVisit, visitRow } from './visits';
 
 /** A visit that can be ended with a pair: everything that is issued follows from it. */
 export interface ReadyVisit {
@@ -46,8 +46,9 @@ export async function readyToIssue(
   visitId: string,
   handOver?: StepContents['hand-over'],
 ): Promise<ReadyVisit> {
-  const row = await visitRow(tenant, visitId);
-  if (row.closed_at) throw new Refusal(409, 'This visit has been closed already.');
+  const row = await visitRow(tenant, visitId, 'end');
+  if (row.closed_at)
+    throw new Refusal(409, `This visit has been closed already. ${await howItEnded(tenant, visitId)}`);
   const visit = await loadVisit(tenant, visitId);
   const saved = contentsOf(visit.steps);
   const contents = handOver ? { ...saved, 'hand-over': handOver } : saved;
@@ -55,6 +56,12 @@ export async function readyToIssue(
   const model = tryOn ? await modelInCatalogue(tenant, tryOn.model) : null;
   const reading = readVisit(visit, contents, model);
   const { pairs, pair, findings, picture, options, specification, blocks } = reading;
+  const purpose = pairs.length > 1 && pair ? pair.id : null;
+  if (pair && visit.issued.length > 0 && !pairsLeft(pairs, visit.issued).includes(pair))
+    throw new Refusal(
+      409,
+      `The pair for this purpose has been issued already. ${await howItEnded(tenant, visitId, purpose)}`,
+    );
   if (blocks.length > 0 || !tryOn || !model)
     throw new Refusal(422, 'This cannot be handed over yet.', {
       errors: blocks.map(({ step, path, message }) => ({
@@ -73,7 +80,7 @@ export async function readyToIssue(
     choices: { ...choicesOf(contents), school: options.school },
     specification,
     houseVersion: visit.house.version,
-    purpose: pairs.length > 1 && pair ? pair.id : null,
+    purpose,
     left: pairsLeft(pairs, visit.issued).filter((entry) => entry !== pair),
     tryOn,
     model,

@@ -1,5 +1,6 @@
 import type { PatientSheet } from '@/core/aftercare/patient-sheet';
 import { type Actor, asTenant, audit } from '../../database/tenant';
+import { isId } from '../../http/problem';
 
 /**
  * The patient's sheet of a visit as it was handed over, or null; the reading is audited.
@@ -11,7 +12,6 @@ export async function readSheet(
   visitId: string,
   specification: string | null,
 ): Promise<PatientSheet | null> {
-  const isId = (text: string) => /^[0-9a-f-]{36}$/i.test(text);
   if (!isId(visitId) || (specification !== null && !isId(specification))) return null;
   return asTenant(actor, async (tenant) => {
     const handed = tenant.tx

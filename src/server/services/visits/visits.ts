@@ -1,10 +1,13 @@
 import { sql } from 'kysely';
+import { mayDo } from '@/contract/permissions';
 import type { PresenceAnswer, VisitRecord } from '@/contract/records';
 import { dayOf } from '@/core/calendar/days';
-import { checkContent } from '@/core/visit/contents';
+import { canonical } from '@/core/prescribe/counterfactual/replay';
+import { checkContent, type StepContents } from '@/core/visit/contents';
 import { carriedOver, examinedAt, injuriesOf, numbersOf, swellingOf } from '@/core/visit/earlier-visit';
 import { contentsOf } from '@/core/visit/held';
 import type { SavedStep, StepState } from '@/core/visit/steps';
+import { requirePart } from '../../auth/require-part';
 import { audit, type Tenant } from '../../database/tenant';
 import { fieldErrors, notFound, Refusal } from '../../http/problem';
 import { issuedAt, readHouseRules } from '../knowledge/knowledge';
@@ -17,13 +20,15 @@ import { recordOf, stepsOf } from './visit-steps';
 /** Continues the patient's open visit, or begins one. */
 export async function startVisit(tenant: Tenant, patientId: string): Promise<{ id: string }> {
   await patientRow(tenant, patientId);
-  const open = await tenant.tx
-    .selectFrom('visit')
-    .select('id')
-    .where('patient_id', '=', patientId)
-    .where('closed_at', 'is', null)
-    .executeTakeFirst();
-  if (open) return open;
+  const open = () =>
+    tenant.tx
+      .selectFrom('visit')
+      .select('id')
+      .where('patient_id', '=', patientId)
+      .where('closed_at', 'is', null)
+      .executeTakeFirst();
+  const before = await open();
+  if (before) return before;
   const visit = await tenant.tx
     .insertInto('visit')
     .values({
@@ -33,16 +38,51 @@ export async function startVisit(tenant: Tenant, patientId: string): Promise<{ i
       closed_at: null,
       closed_because: null,
     })
+    // Two begun at once: the one that came first is the visit.
+    .onConflict((conflict) => conflict.doNothing())
     .returning('id')
-    .executeTakeFirstOrThrow();
+    .executeTakeFirst();
+  if (!visit) return (await open()) ?? startVisit(tenant, patientId);
   await audit(tenant, 'write', 'visit started', patientId);
   return visit;
 }
 
-export async function visitRow({ tx }: Tenant, id: string) {
-  const row = await tx.selectFrom('visit').selectAll().where('id', '=', id).executeTakeFirst();
+/**
+ * A visit's row. `to` keeps others waiting until the transaction ends: who ends a visit waits for every save under way, and
+ * a save that comes later finds it ended. Saves of one visit do not wait for each other. The visit is locked before any
+ * model.
+ */
+export async function visitRow({ tx }: Tenant, id: string, to: 'read' | 'save' | 'end' = 'read') {
+  const query = tx.selectFrom('visit').selectAll().where('id', '=', id);
+  const locked = to === 'read' ? query : to === 'save' ? query.forShare() : query.forUpdate();
+  const row = await locked.executeTakeFirst();
   if (!row) throw notFound('This visit');
   return row;
+}
+
+/** How a closed visit ended, for who comes second: `Handed over at 10:32 by Mara Quill: …`. */
+export async function howItEnded({ tx }: Tenant, visitId: string, purpose?: string | null): Promise<string> {
+  const issued = await tx
+    .selectFrom('specification')
+    .leftJoin('hand_over', (join) =>
+      join
+        .onRef('hand_over.specification_id', '=', 'specification.id')
+        .onRef('hand_over.clinic_id', '=', 'specification.clinic_id'),
+    )
+    .leftJoin('auth.user as issuer', 'issuer.id', 'specification.issued_by')
+    .select(['issuer.name', 'issued_at', 'purpose', sql<string | null>`hand_over.sheet->>'shoe'`.as('shoe')])
+    .where('specification.visit_id', '=', visitId)
+    .orderBy('issued_at', 'desc')
+    .execute();
+  const one = issued.find((entry) => purpose === undefined || entry.purpose === purpose);
+  if (one)
+    return `${one.shoe ? 'Handed over' : 'Ordered'} at ${one.issued_at.toISOString().slice(11, 16)} UTC by ${one.name ?? 'somebody'}${one.shoe ? `: ${one.shoe}` : ''}.`;
+  const row = await tx
+    .selectFrom('visit')
+    .select('closed_because')
+    .where('id', '=', visitId)
+    .executeTakeFirst();
+  return row?.closed_because ? `It was closed: ${row.closed_because}.` : 'It was closed.';
 }
 
 /** Most visits that are laid beside the present one. */
@@ -123,6 +163,19 @@ export async function loadVisit(tenant: Tenant, id: string): Promise<VisitRecord
   };
 }
 
+/** What was decided on a visit, on every pair, whichever of them is under work. */
+function decidedIn({ parked = {}, ...current }: StepContents['reason']): string {
+  return [current, ...Object.values(parked)]
+    .flatMap((choices) => [
+      ...(choices?.school ? [{ school: choices.school }] : []),
+      ...(choices?.decisions ?? []),
+      ...(choices?.setAside ?? []),
+    ])
+    .map((entry) => canonical(entry))
+    .sort()
+    .join('\n');
+}
+
 export interface StepSave {
   revision: number;
   state: Exclude<StepState, 'untouched'>;
@@ -144,10 +197,14 @@ export async function saveStep(
     throw new Refusal(422, 'Some values cannot be accepted.', {
       errors: fieldErrors(parsed.error, ['content']),
     });
-  const visit = await visitRow(tenant, visitId);
+  const visit = await visitRow(tenant, visitId, 'save');
   if (visit.closed_at) throw new Refusal(409, 'This visit is closed: what was handed over stays as it was.');
-  if (step === 'warnings' && tenant.actor.role === 'assistant')
-    throw new Refusal(403, 'Only lead or practitioner may answer warning signs.');
+  if (step === 'warnings') requirePart(tenant.actor, 'answerWarnings');
+  if (step === 'reason' && !mayDo(tenant.actor.role, 'decide')) {
+    const wanted = checkContent('reason', save.content);
+    const { reason: before = {} } = contentsOf(await stepsOf(tenant, visitId));
+    if (wanted.success && decidedIn(wanted.data) !== decidedIn(before)) requirePart(tenant.actor, 'decide');
+  }
   const row = {
     clinic_id: tenant.actor.clinicId,
     visit_id: visitId,
@@ -189,8 +246,9 @@ export async function closeVisit(
   id: string,
   reason: string,
 ): Promise<{ closedBecause: string }> {
-  const visit = await visitRow(tenant, id);
-  if (visit.closed_at) throw new Refusal(409, 'This visit is closed already.');
+  const visit = await visitRow(tenant, id, 'end');
+  if (visit.closed_at)
+    throw new Refusal(409, `This visit is closed already. ${await howItEnded(tenant, id)}`);
   await tenant.tx
     .updateTable('visit')
     .set({ closed_at: new Date(), closed_because: reason })

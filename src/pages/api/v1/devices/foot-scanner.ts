@@ -1,5 +1,7 @@
 import { api } from '@/contract/contract';
+import { fileResponse, heavy } from '@/server/heavy/heavy';
 import { endpoint } from '@/server/http/endpoint';
-import { scannedFoot } from '@/server/services/visits/devices';
 
-export const GET = endpoint(api.footScanner, async (_, { query }) => scannedFoot(query));
+export const GET = endpoint(api.footScanner, async (_, { query }) =>
+  fileResponse(await heavy('footScanner', query)),
+);

@@ -1,5 +1,7 @@
 import { api } from '@/contract/contract';
+import { fileResponse, heavy } from '@/server/heavy/heavy';
 import { endpoint } from '@/server/http/endpoint';
-import { scannedFootprint } from '@/server/services/visits/devices';
 
-export const GET = endpoint(api.footprintScanner, async (_, { query }) => scannedFootprint(query));
+export const GET = endpoint(api.footprintScanner, async (_, { query }) =>
+  fileResponse(await heavy('footprintScanner', query)),
+);

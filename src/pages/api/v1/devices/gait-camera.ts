@@ -1,5 +1,7 @@
 import { api } from '@/contract/contract';
+import { fileResponse, heavy } from '@/server/heavy/heavy';
 import { endpoint } from '@/server/http/endpoint';
-import { filmedFrame } from '@/server/services/visits/devices';
 
-export const GET = endpoint(api.gaitCamera, async (_, { query }) => filmedFrame(query));
+export const GET = endpoint(api.gaitCamera, async (_, { query }) =>
+  fileResponse(await heavy('gaitCamera', query)),
+);

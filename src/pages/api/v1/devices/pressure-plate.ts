@@ -1,5 +1,7 @@
 import { api } from '@/contract/contract';
+import { fileResponse, heavy } from '@/server/heavy/heavy';
 import { endpoint } from '@/server/http/endpoint';
-import { recordedStep } from '@/server/services/visits/devices';
 
-export const GET = endpoint(api.pressurePlate, async (_, { query }) => recordedStep(query));
+export const GET = endpoint(api.pressurePlate, async (_, { query }) =>
+  fileResponse(await heavy('pressurePlate', query)),
+);

@@ -10,31 +10,33 @@ import { pressureStep } from '@/simulators/pressure-plate';
 
 type Settings<K extends keyof typeof DEVICE_SETTINGS> = z.infer<(typeof DEVICE_SETTINGS)[K]>;
 
-const file = (body: BodyInit, type: string, name: string): Response =>
-  new Response(body, {
-    headers: {
-      'content-type': type,
-      'content-disposition': `attachment; filename="${name}"`,
-      'cache-control': 'no-store',
-    },
-  });
+/** A file as it goes out. */
+export interface MadeFile {
+  bytes: Uint8Array;
+  type: string;
+  name: string;
+}
 
-const bytes = (array: Uint8Array): Uint8Array<ArrayBuffer> => new Uint8Array(array);
+const file = (bytes: Uint8Array | ArrayBuffer | string, type: string, name: string): MadeFile => ({
+  bytes: typeof bytes === 'string' ? new TextEncoder().encode(bytes) : new Uint8Array(bytes),
+  type,
+  name,
+});
 
 /** A footprint on paper, scanned. */
-export function scannedFootprint({ mirrored, toes, ...settings }: Settings<'footprintScanner'>): Response {
+export function scannedFootprint({ mirrored, toes, ...settings }: Settings<'footprintScanner'>): MadeFile {
   const { picture } = footprint({ ...settings, mirrored: mirrored === 'yes', toes: toes === 'yes' });
-  return file(bytes(writePng(picture)), 'image/png', `footprint-${settings.side}.png`);
+  return file(writePng(picture), 'image/png', `footprint-${settings.side}.png`);
 }
 
 /** One step over a plate. */
-export function recordedStep(settings: Settings<'pressurePlate'>): Response {
+export function recordedStep(settings: Settings<'pressurePlate'>): MadeFile {
   const { recording } = pressureStep(settings);
   return file(writePressureCsv(recording), 'text/csv; charset=utf-8', `step-${settings.side}.csv`);
 }
 
 /** A foot’s surface as it lies in a scanner’s file. */
-export function scannedFoot({ turn, floor, insideOut, ...settings }: Settings<'footScanner'>): Response {
+export function scannedFoot({ turn, floor, insideOut, ...settings }: Settings<'footScanner'>): MadeFile {
   const { mesh } = footScan({
     ...settings,
     spokes: Math.round(settings.rings * 0.55),
@@ -46,8 +48,8 @@ export function scannedFoot({ turn, floor, insideOut, ...settings }: Settings<'f
 }
 
 /** One frame of a rear view. */
-export function filmedFrame({ frame, ...settings }: Settings<'gaitCamera'>): Response {
+export function filmedFrame({ frame, ...settings }: Settings<'gaitCamera'>): MadeFile {
   const { picture } = gaitFrame(settings, Math.min(frame, settings.frames - 1));
   const name = `gait-${settings.side}-${String(frame).padStart(3, '0')}.png`;
-  return file(bytes(writePng(picture)), 'image/png', name);
+  return file(writePng(picture), 'image/png', name);
 }

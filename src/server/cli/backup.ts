@@ -1,0 +1,22 @@
+/** backup FILE | restore FILE, on the database of SOVET_OWNER_DATABASE_URL. */
+import { backup, restore } from '../backup/backup';
+import type { Manifest } from '../backup/manifest';
+
+const [what, file] = process.argv.slice(2);
+const { SOVET_OWNER_DATABASE_URL: ownerUrl, SOVET_SECRET: secret, SOVET_PG_BIN: bin } = process.env;
+if (!ownerUrl || !secret || bin === undefined || !file)
+  throw new Error('Run this through npm run backup or npm run restore.');
+
+const told = ({ madeAt, tables, replay }: Manifest): string => {
+  const rows = Object.values(tables).reduce((sum, table) => sum + Number(table.rows), 0);
+  return `${rows} rows in ${Object.keys(tables).length} tables, of ${madeAt}; ${replay.alike} of the latest ${replay.looked} specifications replay to the last byte`;
+};
+
+try {
+  if (what === 'restore')
+    console.log(`Restored and checked: ${told(await restore(ownerUrl, file, { bin, secret }))}.`);
+  else console.log(`Backed up and read back: ${told(await backup(ownerUrl, file, bin))}.`);
+} catch (error) {
+  console.error(error instanceof Error ? error.message : error);
+  process.exit(1);
+}

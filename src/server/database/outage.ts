@@ -1,0 +1,38 @@
+/** Codes of PostgreSQL (appendix A of its manual) and of the socket that say: not now, try again. */
+const PASSING = new Set([
+  '53300', // too many connections
+  '55P03', // lock not available in time
+  '57014', // statement timeout
+  '57P01', // administrator shutdown
+  '57P02', // crash shutdown
+  '57P03', // cannot connect now: starting up
+  '25P03', // idle-in-transaction timeout
+  '40001', // serialization failure
+  '40P01', // deadlock
+  'ECONNREFUSED',
+  'ECONNRESET',
+  'EPIPE',
+  'ETIMEDOUT',
+  'ENOTFOUND',
+  'EAI_AGAIN',
+]);
+
+/** What the driver says in words only. */
+const SAID =
+  /^(Connection terminated|timeout exceeded when trying to connect|Query read timeout|Client has encountered a connection error)/;
+
+/** Whether a failure means that the database cannot answer just now: the same request succeeds later. */
+export function isOutage(error: unknown): boolean {
+  if (!(error instanceof Error)) return false;
+  const { code } = error as { code?: unknown };
+  if (typeof code === 'string' && (PASSING.has(code) || code.startsWith('08'))) return true;
+  if (SAID.test(error.message)) return true;
+  if (error instanceof AggregateError) return error.errors.some(isOutage);
+  return error.cause !== undefined && isOutage(error.cause);
+}
+
+/** A unique index that refused a second row, by its name; null for any other failure. */
+export const uniqueViolated = (error: unknown): string | null => {
+  const { code, constraint } = (error ?? {}) as { code?: unknown; constraint?: unknown };
+  return code === '23505' && typeof constraint === 'string' ? constraint : null;
+};

@@ -1,0 +1,37 @@
+import { setPriority } from 'node:os';
+import type { PatientSheet } from '@/core/aftercare/patient-sheet';
+import { sheetPdf } from '../pdf/sheet-pdf';
+import { filmedFrame, type MadeFile, recordedStep, scannedFoot, scannedFootprint } from './device-files';
+
+const JOBS = {
+  footprintScanner: scannedFootprint,
+  pressurePlate: recordedStep,
+  footScanner: scannedFoot,
+  gaitCamera: filmedFrame,
+  sheetPdf: async (sheet: PatientSheet): Promise<MadeFile> => ({
+    bytes: new Uint8Array(await sheetPdf(sheet)),
+    type: 'application/pdf',
+    name: 'shoe-sheet.pdf',
+  }),
+};
+export type HeavyKind = keyof typeof JOBS;
+export type HeavyInput<K extends HeavyKind> = Parameters<(typeof JOBS)[K]>[0];
+
+/** One piece of work at a time. */
+export type HeavyAsked = { [K in HeavyKind]: { kind: K; input: HeavyInput<K> } }[HeavyKind];
+export type HeavySaid = { file: MadeFile } | { failed: string };
+
+// Beside the server, in a process that gives way: signing in and saving go on at their pace.
+setPriority(10);
+
+async function work({ kind, input }: HeavyAsked): Promise<HeavySaid> {
+  const job = JOBS[kind] as (of: typeof input) => MadeFile | Promise<MadeFile>;
+  try {
+    return { file: await job(input) };
+  } catch (error) {
+    return { failed: error instanceof Error ? error.name : 'failed' };
+  }
+}
+
+process.on('message', async (asked: HeavyAsked) => process.send?.(await work(asked)));
+process.on('disconnect', () => process.exit());
