@@ -1,38 +1,6 @@
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
-import { prepareDatabase, startApplication } from '../../../scripts/lib/application.mjs';
-import { freePort, startPostgres } from '../../../scripts/lib/postgres.mjs';
 import { PASSWORD } from '../keyboard';
-
-const SECRET = 'a secret of the day on which the database went away';
-
-/** A database and an application of this story’s own, which may be killed without hurting another. */
-async function ownServer() {
-  const folder = mkdtempSync(join(tmpdir(), 'sovet-away-'));
-  const port = await freePort();
-  let database = await startPostgres(folder, 'sovet_away', port);
-  const logins = prepareDatabase(database.url, SECRET);
-  const application = await startApplication({ port: await freePort(), secret: SECRET, logins });
-  const postmaster = () =>
-    Number(readFileSync(join(folder, 'postgres/postmaster.pid'), 'utf8').split('\n')[0]);
-  return {
-    ...application,
-    /** The server and every process of it, as in a power cut. */
-    kill: () => process.kill(-postmaster(), 'SIGKILL'),
-    freeze: () => process.kill(-postmaster(), 'SIGSTOP'),
-    thaw: () => process.kill(-postmaster(), 'SIGCONT'),
-    back: async () => {
-      database = await startPostgres(folder, 'sovet_away', port);
-    },
-    end: async () => {
-      await application.stop();
-      await database.stop();
-      rmSync(folder, { recursive: true, force: true });
-    },
-  };
-}
+import { ownServer } from '../own-server';
 
 test('the database is killed and comes back: nothing typed is lost, and nobody restarts the application', async ({
   page,
