@@ -65,6 +65,10 @@ try {
         '  assistant@harbour.example     low-tide-lantern',
       ].join('\n'),
     );
+  if (logins.setUpCode)
+    console.log(
+      `Nobody has an account here yet. Open ${application.origin}/set-up and type this code, which is shown once: ${logins.setUpCode}`,
+    );
   console.log('Ctrl-C stops it.');
   void application.ended.then((code) => {
     if (stopping) return;

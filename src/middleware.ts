@@ -8,7 +8,7 @@ import { RETRY_SECONDS } from '@/server/http/problem';
 const AWAY_PAGE = '/503';
 
 /** Pages anyone may see; the API answers for itself. */
-const OPEN = ['/sign-in', '/healthz', '/readyz', AWAY_PAGE, '/api/'];
+const OPEN = ['/sign-in', '/set-up', '/join', '/healthz', '/readyz', AWAY_PAGE, '/api/'];
 
 const SECURITY_HEADERS: Record<string, string> = {
   'x-content-type-options': 'nosniff',

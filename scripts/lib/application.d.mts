@@ -1,6 +1,8 @@
 export interface Logins {
   app: string;
   auth: string;
+  /** The code of a first start, where nobody has an account yet. */
+  setUpCode?: string | null;
 }
 export function prepareDatabase(ownerUrl: string, secret: string, env?: Record<string, string>): Logins;
 export function startApplication(options: {

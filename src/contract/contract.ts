@@ -16,6 +16,7 @@ import { byId, INT4_MAX } from './common';
 import { devices } from './devices';
 import { knowledge } from './knowledge';
 import { operation } from './operation';
+import { people } from './people';
 import { clinicDefaultsSchema, newTokenSchema, pairLogSchema, patientSchema } from './people-schema';
 import { ROUTES } from './routes';
 import { shoes } from './shoes';
@@ -29,6 +30,7 @@ export const api = {
   ...calculations,
   ...knowledge,
   ...shoes,
+  ...people,
   today: operation(ROUTES.today, {
     id: 'today',
     answer: z.array(todayItemSchema),

@@ -4,7 +4,9 @@ import { FINDINGS } from '@/core/findings/findings';
 import { schoolSchema } from '@/core/prescribe/engine/schema';
 import { keySchema } from '@/core/tables/key-schema';
 import { isoDay } from '@/core/visit/contents';
+import { idSchema, momentSchema } from './answers/shared';
 import { lifeSchoolSchema } from './common';
+import type { Role } from './routes';
 
 const named = (what: string) => z.string().trim().min(1, `Enter the ${what}.`).max(120);
 
@@ -50,4 +52,106 @@ export const newTokenSchema = z.strictObject({
     .int('Write whole days.')
     .min(1, 'A token lives 1 to 365 days.')
     .max(365, 'A token lives 1 to 365 days.'),
+});
+
+/** Where somebody stands in a clinic. */
+export const PERSON_STATES = {
+  invited: 'invited',
+  active: 'active',
+  suspended: 'suspended',
+  left: 'has left',
+} as const;
+export type PersonState = keyof typeof PERSON_STATES;
+
+export const ROLE_NAMES = {
+  lead: 'lead',
+  practitioner: 'practitioner',
+  assistant: 'assistant',
+} as const satisfies Record<Role, string>;
+
+const email = z.email('An e-mail address, such as name@clinic.example.').max(254);
+
+export const invitationSchema = z.strictObject({
+  name: named('name'),
+  email,
+  role: keySchema<Role>(ROLE_NAMES),
+});
+
+/** What a lead does with a colleague. */
+export const personChangeSchema = z.strictObject({
+  role: keySchema<Role>(ROLE_NAMES).optional(),
+  state: z.enum(['active', 'suspended', 'left']).optional(),
+});
+
+export const PERSON_ACTIONS = {
+  'sign-out-everywhere': 'Sign out everywhere',
+  'reset-password': 'Send a link for a new password',
+  'drop-second-factor': 'Remove the second factor',
+} as const;
+export type PersonAction = keyof typeof PERSON_ACTIONS;
+export const personActionSchema = z.strictObject({ action: keySchema<PersonAction>(PERSON_ACTIONS) });
+
+export interface PersonRecord {
+  id: string;
+  name: string;
+  email: string;
+  role: Role;
+  state: PersonState;
+  lastSignInAt: string | null;
+  secondFactor: boolean;
+  sessions: number;
+}
+export const personRecordSchema: z.ZodType<PersonRecord> = z.object({
+  id: z.string(),
+  name: z.string(),
+  email: z.string(),
+  role: keySchema<Role>(ROLE_NAMES),
+  state: keySchema<PersonState>(PERSON_STATES),
+  lastSignInAt: momentSchema.nullable(),
+  secondFactor: z.boolean(),
+  sessions: z.int(),
+});
+
+/** What has become of a letter. */
+export const MAIL_STATES = {
+  waiting: 'waiting to be sent',
+  sent: 'sent',
+  shown: 'shown here only',
+  failed: 'could not be sent',
+} as const;
+export type MailState = keyof typeof MAIL_STATES;
+
+export interface MailRecord {
+  id: string;
+  recipient: string;
+  subject: string;
+  body: string;
+  state: MailState;
+  problem: string | null;
+  writtenAt: string;
+}
+export const mailRecordSchema: z.ZodType<MailRecord> = z.object({
+  id: idSchema,
+  recipient: z.string(),
+  subject: z.string(),
+  body: z.string(),
+  state: keySchema<MailState>(MAIL_STATES),
+  problem: z.string().nullable(),
+  writtenAt: momentSchema,
+});
+
+/** A password set through a link. */
+export const joinSchema = z.strictObject({
+  token: z.string().min(20, 'This link is not whole.').max(200),
+  password: z.string().max(256),
+});
+
+/** The first clinic and its first lead. */
+export const setUpSchema = z.strictObject({
+  code: z.string().trim().min(1, 'Type the code that the console shows.').max(40),
+  clinic: named('name of the clinic'),
+  place: named('place'),
+  name: named('name'),
+  email,
+  password: z.string().max(256),
 });

@@ -1,7 +1,7 @@
 import type { Role } from '@/contract/routes';
 import { authDatabase } from '../database/connection';
 import type { Actor } from '../database/tenant';
-import { auth } from './auth';
+import { auth, LONGEST_SESSION_MS } from './auth';
 import { hashToken } from './token';
 
 /** How somebody proved who they are: only a browser's cookie needs an origin check. */
@@ -18,7 +18,8 @@ export async function signedIn(headers: Headers): Promise<SignedIn | null> {
     return actor && { actor, by: 'token' };
   }
   const session = await auth().api.getSession({ headers });
-  if (!session) return null;
+  if (!session || Date.now() - session.session.createdAt.getTime() > LONGEST_SESSION_MS) return null;
+  if (session.user.standing !== 'active') return null;
   const { id, clinicId, role, name } = session.user;
   return { actor: { userId: id, clinicId, role: role as Role, name }, by: 'cookie' };
 }
@@ -30,7 +31,7 @@ async function actorOfToken(token: string): Promise<Actor | null> {
        returning user_id, clinic_id
      )
      select u.id as "userId", u.clinic_id as "clinicId", u.role, u.name
-     from used join auth."user" u on u.id = used.user_id and u.clinic_id = used.clinic_id`,
+     from used join auth."user" u on u.id = used.user_id and u.clinic_id = used.clinic_id and u.standing = 'active'`,
     [hashToken(token)],
   );
   return rows[0] ?? null;

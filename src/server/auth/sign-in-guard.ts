@@ -67,15 +67,14 @@ export async function admitSignIn(headers: Headers, email: string): Promise<Admi
   return { admitted: false, waitSeconds: Math.max(1, rows[0]?.wait ?? 1) };
 }
 
-/** Notes a sign-in that succeeded: the count begins anew, and the browser is known from now on. Answers its cookie. */
-export async function noteSignIn(
-  headers: Headers,
-  email: string,
-  key: string,
-  secure: boolean,
-): Promise<string> {
-  const device = deviceIn(headers) ?? randomBytes(24).toString('base64url');
+/** The right password was typed: the count begins anew. */
+export async function forgetTries(key: string): Promise<void> {
   await authDatabase().query('delete from auth.sign_in_guard where key = $1', [key]);
+}
+
+/** Notes a sign-in that is complete: the browser is known from now on. Answers its cookie. */
+export async function noteSignIn(headers: Headers, email: string, secure: boolean): Promise<string> {
+  const device = deviceIn(headers) ?? randomBytes(24).toString('base64url');
   await authDatabase().query(
     `insert into auth.known_device as known (hash, "userId") select $1, id from auth."user" where lower(email) = lower($2)
      on conflict (hash) do update set "userId" = excluded."userId", clinic_id = excluded.clinic_id, last_used_at = now()`,

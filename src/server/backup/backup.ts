@@ -6,6 +6,7 @@ import { tmpdir } from 'node:os';
 import { dirname, join, resolve } from 'node:path';
 import pg from 'pg';
 import { ensureLogins, ensureRoles, loginUrls } from '../database/migrate';
+import { JOBS_SCHEMA } from '../jobs/jobs';
 import { contentsOfDatabase, differencesFrom, type Manifest, manifestSchema } from './manifest';
 
 /** Runs one of PostgreSQL's or the system's programs; its own words make the failure. */
@@ -59,6 +60,8 @@ export async function backup(ownerUrl: string, file: string, bin: string): Promi
         '--no-owner',
         '--enable-row-security',
         '--role=sovet_backup',
+        // Scheduled work is made anew at each start; what waits to be sent lies in a table of our own.
+        `--exclude-schema=${JOBS_SCHEMA}`,
         `--snapshot=${rows[0]!.id}`,
         `--file=${dump}`,
         `--dbname=${ownerUrl}`,

@@ -16,9 +16,12 @@ export async function loadDemo(ownerUrl: string, now: Date): Promise<boolean> {
     return await db.transaction().execute(async (tx) => {
       await sql`select pg_advisory_xact_lock(hashtext('sovet demo'))`.execute(tx);
       const clinicId = randomUUID();
+      // Whoever owns the tables sees no clinic's rows without naming it; the role that only reads sees them all.
+      await sql`set local role sovet_backup`.execute(tx);
       const known = await sql<{ loaded: boolean }>`select exists (select from auth."user") as loaded`.execute(
         tx,
       );
+      await sql`reset role`.execute(tx);
       await sql`select set_config('sovet.clinic', ${clinicId}, true)`.execute(tx);
       if (known.rows[0]?.loaded) return false;
       const demo = demoClinic(now.toISOString().slice(0, 10));

@@ -1,5 +1,6 @@
 import { setTimeout as wait } from 'node:timers/promises';
 import { log } from '../http/log';
+import { ensureJobs } from '../jobs/jobs';
 import { probeDatabase } from './connection';
 
 /** Names of the steps that this version was built with. */
@@ -16,6 +17,7 @@ export async function readiness(): Promise<string | null> {
     .query<{ name: string }>('select name from public.kysely_migration')
     .then(
       ({ rows }) => {
+        ensureJobs();
         const done = new Set(rows.map(({ name }) => name));
         const missing = STEPS.filter((step) => !done.has(step));
         return missing.length === 0

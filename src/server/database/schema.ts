@@ -1,4 +1,5 @@
 import type { Generated, JSONColumnType } from 'kysely';
+import type { MailState, PersonState } from '@/contract/people-schema';
 import type { Role } from '@/contract/routes';
 import type { PatientSheet } from '@/core/aftercare/patient-sheet';
 import type { ModelStatus, Stock } from '@/core/catalogue/model';
@@ -31,7 +32,47 @@ export interface Database {
     school: Generated<SchoolChoice>;
     life_school: Generated<LifeSchool>;
   };
-  'auth.user': { id: string; clinic_id: string; name: string; role: Role };
+  'auth.user': {
+    id: string;
+    clinic_id: string;
+    name: string;
+    email: string;
+    role: Role;
+    standing: PersonState;
+    lastSignInAt: Date | null;
+    twoFactorEnabled: Generated<boolean>;
+    createdAt: Generated<Date>;
+    updatedAt: Generated<Date>;
+  };
+  'auth.session': {
+    id: string;
+    clinic_id: string;
+    userId: string;
+    createdAt: Date;
+    userAgent: string | null;
+  };
+  'auth.twoFactor': { userId: string; clinic_id: string };
+  'auth.password_link': {
+    hash: string;
+    clinic_id: string;
+    user_id: string;
+    kind: 'invitation' | 'reset';
+    expires_at: Date;
+    used_at: Date | null;
+  };
+  mail: {
+    clinic_id: string;
+    id: Generated<string>;
+    recipient: string;
+    subject: string;
+    body: string;
+    state: Generated<MailState>;
+    tries: Generated<number>;
+    problem: string | null;
+    written_at: Generated<Date>;
+    next_try_at: Generated<Date>;
+    sent_at: Date | null;
+  };
   patient: {
     clinic_id: string;
     id: Generated<string>;

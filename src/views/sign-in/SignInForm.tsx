@@ -1,5 +1,6 @@
 import { type SubmitEvent, useState } from 'react';
 import { Field, FormProblem } from '@/ui/fields/Field';
+import { SecondStep } from './SecondStep';
 import { signIn } from './sign-in';
 
 interface Problems {
@@ -17,6 +18,7 @@ const problemsOf = (email: string, password: string): Problems => ({
 export function SignInForm({ to }: { to: string }) {
   const [problems, setProblems] = useState<Problems>({});
   const [busy, setBusy] = useState(false);
+  const [second, setSecond] = useState(false);
   const submit = async (event: SubmitEvent<HTMLFormElement>) => {
     event.preventDefault();
     const form = new FormData(event.currentTarget);
@@ -28,8 +30,10 @@ export function SignInForm({ to }: { to: string }) {
     const answer = await signIn(email, password);
     setBusy(false);
     if (answer.ok) location.assign(to);
+    else if (answer.second) setSecond(true);
     else setProblems({ form: answer.message });
   };
+  if (second) return <SecondStep onDone={() => location.assign(to)} />;
   return (
     <form onSubmit={submit} noValidate className="grid gap-3 max-w-80">
       <Field label="E-mail" error={problems.email}>

@@ -1,9 +1,11 @@
 import { z } from 'zod';
 
-/** Who signed in, or one sentence that says why not. */
-export type SignedIn = { ok: true; person: string } | { ok: false; message: string };
+/** Who signed in, or one sentence that says why not; `second`: the password was right and a second factor is asked for. */
+export type SignedIn = { ok: true; person: string } | { ok: false; second: boolean; message: string };
 
 const answerSchema = z.object({ user: z.object({ id: z.string() }) });
+const secondSchema = z.object({ twoFactorRedirect: z.literal(true) });
+const refused = (message: string, second = false): SignedIn => ({ ok: false, second, message });
 
 /** `a moment`, `40 seconds`, `5 minutes`: how long one is asked to wait. */
 function waitInWords(header: string | null): string {
@@ -12,13 +14,11 @@ function waitInWords(header: string | null): string {
   return seconds < 90 ? `${Math.ceil(seconds)} seconds` : `${Math.ceil(seconds / 60)} minutes`;
 }
 
-/** Signs in with a session cookie. */
-export async function signIn(email: string, password: string): Promise<SignedIn> {
-  const refused = (message: string): SignedIn => ({ ok: false, message });
-  const response = await fetch('/api/auth/sign-in/email', {
+async function post(path: string, body: object): Promise<Response | SignedIn> {
+  const response = await fetch(`/api/auth${path}`, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ email, password }),
+    body: JSON.stringify(body),
   }).catch(() => null);
   if (response === null || response.status >= 500)
     return refused('The server cannot be reached. Try again in a moment.');
@@ -26,8 +26,32 @@ export async function signIn(email: string, password: string): Promise<SignedIn>
     return refused(
       `Too many tries. Wait ${waitInWords(response.headers.get('retry-after'))}, then try again.`,
     );
-  const answer = answerSchema.safeParse(await response.json().catch(() => null));
+  return response;
+}
+
+/** Signs in with a session cookie. */
+export async function signIn(email: string, password: string): Promise<SignedIn> {
+  const response = await post('/sign-in/email', { email, password });
+  if (!(response instanceof Response)) return response;
+  const said: unknown = await response.json().catch(() => null);
+  if (response.ok && secondSchema.safeParse(said).success)
+    return refused('Type the code of your second factor.', true);
+  const answer = answerSchema.safeParse(said);
   return response.ok && answer.success
     ? { ok: true, person: answer.data.user.id }
     : refused('E-mail and password do not belong together.');
+}
+
+/** The second step: six digits of the moment, or one of the codes for a lost device. */
+export async function signInSecond(code: string): Promise<SignedIn> {
+  const typed = code.replace(/\s/g, '');
+  const isOfTheMoment = /^\d{6}$/.test(typed);
+  const response = await post(isOfTheMoment ? '/two-factor/verify-totp' : '/two-factor/verify-backup-code', {
+    code: typed,
+  });
+  if (!(response instanceof Response)) return response.ok ? response : { ...response, second: true };
+  const answer = answerSchema.safeParse(await response.json().catch(() => null));
+  return response.ok && answer.success
+    ? { ok: true, person: answer.data.user.id }
+    : refused('This code is not right, or its time has passed.', true);
 }

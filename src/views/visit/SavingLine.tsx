@@ -1,5 +1,6 @@
 import { type SubmitEvent, useState } from 'react';
 import { SAVED_STEPS } from '@/core/visit/steps';
+import { SecondStep } from '../sign-in/SecondStep';
 import { signIn } from '../sign-in/sign-in';
 import { useVisit } from './visit-context';
 
@@ -36,16 +37,22 @@ export function SavingLine() {
 function SignInAgain() {
   const { store } = useVisit();
   const [problem, setProblem] = useState<string | null>(null);
+  const [second, setSecond] = useState(false);
   const submit = async (event: SubmitEvent<HTMLFormElement>) => {
     event.preventDefault();
     const form = new FormData(event.currentTarget);
     const answer = await signIn(String(form.get('email')), String(form.get('password')));
+    if (!answer.ok && answer.second) return setSecond(true);
     if (!answer.ok) return setProblem(answer.message);
+    goOn(answer.person);
+  };
+  const goOn = (person: string) => {
     setProblem(null);
     // A colleague sees what the server has; what was typed here waits for whoever typed it.
-    if (answer.person !== document.documentElement.dataset.person) location.reload();
+    if (person !== document.documentElement.dataset.person) location.reload();
     else store.retry();
   };
+  if (second) return <SecondStep onDone={goOn} />;
   return (
     <form onSubmit={submit} className="ml-auto flex flex-wrap gap-2 items-baseline justify-end">
       <span role="alert" className="problem">

@@ -1,0 +1,34 @@
+import type { APIRoute } from 'astro';
+import type { z } from 'zod';
+import { readJson } from './body';
+import { expectedOrigin, failed } from './endpoint';
+import { fieldErrors, problemResponse, Refusal } from './problem';
+import { unkeepableText } from './text';
+import { tooManyFrom } from './tries';
+
+const LIMIT = 8 * 1024;
+
+/** An endpoint for who has no account yet: small bodies, own origin, few tries from one address. */
+export function openEndpoint<Body, Answer>(
+  schema: z.ZodType<Body>,
+  work: (body: Body) => Promise<Answer>,
+): APIRoute {
+  return async ({ request, url, clientAddress }) => {
+    try {
+      if (request.headers.get('origin') !== expectedOrigin(url))
+        return problemResponse(403, 'This request came from another site.');
+      if (tooManyFrom(clientAddress))
+        return problemResponse(429, 'Too many tries. Wait a minute, then try again.');
+      const body = (await readJson(request, LIMIT)) ?? {};
+      const bad = unkeepableText(body);
+      const checked = schema.safeParse(body);
+      if (bad.length > 0 || !checked.success)
+        throw new Refusal(422, 'Some values cannot be accepted.', {
+          errors: [...bad, ...(checked.success ? [] : fieldErrors(checked.error))],
+        });
+      return Response.json(await work(checked.data), { headers: { 'cache-control': 'no-store' } });
+    } catch (error) {
+      return failed(error);
+    }
+  };
+}
