@@ -18,6 +18,12 @@ function mailServer(): Transporter | null {
   return transport;
 }
 
+/** Looks again which mail server is named. */
+export function forgetMailServer(): void {
+  transport?.close();
+  transport = undefined;
+}
+
 /** A letter that was sent keeps no link that still opens something. */
 const withoutLinks = (body: string): string =>
   body.replace(/https?:\/\/\S+/g, '(the link was in the letter)');

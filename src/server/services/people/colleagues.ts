@@ -153,7 +153,7 @@ export async function changePerson(
   change: z.infer<typeof personChangeSchema>,
 ): Promise<PersonRecord> {
   // Two leads who demote each other follow one another.
-  await tenant.tx.selectFrom('clinic').select('clinic_id').forShare().execute();
+  await tenant.tx.selectFrom('clinic').select('clinic_id').forNoKeyUpdate().execute();
   const before = await person(tenant, id);
   const isLeadAtWork = before.role === 'lead' && before.state === 'active';
   const stays = (change.role ?? before.role) === 'lead' && (change.state ?? before.state) === 'active';
