@@ -155,3 +155,29 @@ export const setUpSchema = z.strictObject({
   email,
   password: z.string().max(256),
 });
+
+/** What the trail tells of. */
+export const AUDIT_ACTIONS = {
+  read: 'read',
+  write: 'changed',
+  export: 'took out',
+  'sign-in': 'signed in',
+  refused: 'was refused',
+  erase: 'erased',
+} as const;
+export type AuditAction = keyof typeof AUDIT_ACTIONS;
+
+export const erasureSchema = z.strictObject({
+  /** Typed by whoever erases, so that nobody erases the wrong person. */
+  familyName: z.string().max(120),
+  reason: z.string().trim().min(3, 'Write why.').max(300),
+});
+
+/** Which part of the trail. */
+export const auditFilterSchema = z.strictObject({
+  from: isoDay.optional(),
+  to: isoDay.optional(),
+  action: keySchema<AuditAction>(AUDIT_ACTIONS).optional(),
+  who: z.string().max(120).optional(),
+});
+export type AuditFilter = z.infer<typeof auditFilterSchema>;

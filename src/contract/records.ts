@@ -18,6 +18,7 @@ import type { IssuedPair } from '@/core/visit/read-visit';
 import type { SavedStep } from '@/core/visit/steps';
 import type { WearForecast, WearSurface } from '@/core/wear/forecast';
 import type { LifeSchool } from '@/core/wear/life-schools';
+import type { AuditAction } from './people-schema';
 
 /** Records as the API answers them. Days are ISO dates, moments ISO times. */
 
@@ -262,6 +263,6 @@ export interface TokenRecord {
 export interface AuditRecord {
   at: string;
   who: string;
-  action: 'read' | 'write';
+  action: AuditAction;
   what: string;
 }

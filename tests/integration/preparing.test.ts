@@ -9,6 +9,7 @@ import { loadDemo } from '@/server/cli/load-demo';
 import { kyselyOn } from '@/server/database/connection';
 import { ensureLogins, loginUrls, migrate } from '@/server/database/migrate';
 import { asTenant } from '@/server/database/tenant';
+import { erasePatient } from '@/server/services/people/one-person';
 import { readPatient } from '@/server/services/people/patients';
 import { ensurePrograms } from '../../scripts/lib/postgres.mjs';
 import { FOLDER } from './database';
@@ -126,6 +127,32 @@ describe('backup and restore', () => {
     expect(patient.visits.length).toBeGreaterThan(0);
     await database.destroy();
     expect(await one(app, 'select count(*)::int as n from patient')).toEqual({ n: 0 });
+  }, 60_000);
+
+  it('who was erased after a backup is erased again when that older backup is restored', async () => {
+    const { clinic_id: clinicId, id } = await firstPatient(source);
+    const actor = { userId: 'x', clinicId, role: 'lead' as const, name: 'who erases' };
+    const live = kyselyOn(loginUrls(source, SECRET).app, 1);
+    const { familyName } = await asTenant(actor, (tenant) => readPatient(tenant, id), live);
+    await asTenant(actor, (tenant) => erasePatient(tenant, id, { familyName, reason: 'asked for it' }), live);
+    await live.destroy();
+    await backup(source, join(folder, 'later.sovet'), ensurePrograms());
+    const target = await emptyDatabase();
+    const { erased } = await restore(target, file, { bin: ensurePrograms(), secret: SECRET });
+    expect(erased).toBe(1);
+    const restored = kyselyOn(loginUrls(target, SECRET).app, 1);
+    await expect(asTenant(actor, (tenant) => readPatient(tenant, id), restored)).rejects.toMatchObject({
+      status: 404,
+    });
+    await restored.destroy();
+    const client = new pg.Client({ connectionString: target });
+    await client.connect();
+    await client.query('set role sovet_backup');
+    const { rows } = await client.query('select picture from specification where patient_id = $1', [id]);
+    expect(rows.length).toBeGreaterThan(0);
+    expect(rows.every(({ picture }) => JSON.stringify(picture) === '{}')).toBe(true);
+    await client.end();
+    rmSync(join(folder, 'later.sovet'));
   }, 60_000);
 
   it('is refused on a database that holds anything, and nothing is changed', async () => {

@@ -82,3 +82,12 @@ export async function noteSignIn(headers: Headers, email: string, secure: boolea
   );
   return `${DEVICE_COOKIE}=${device}; Path=/; Max-Age=${DEVICE_DAYS * 86_400}; HttpOnly; SameSite=Lax${secure ? '; Secure' : ''}`;
 }
+
+/** Notes in the trail of whoever has the address that somebody signed in, or was not let in. */
+export async function noteInTrail(email: string, action: 'sign-in' | 'refused', what: string): Promise<void> {
+  await authDatabase().query(
+    `insert into public.audit_entry (clinic_id, user_id, who, action, what)
+     select clinic_id, id, name, $2, $3 from auth."user" where lower(email) = lower($1)`,
+    [email.trim(), action, what],
+  );
+}

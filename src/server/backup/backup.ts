@@ -1,7 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { createReadStream } from 'node:fs';
-import { mkdtemp, readFile, rename, rm, writeFile } from 'node:fs/promises';
+import { mkdtemp, readdir, readFile, rename, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { dirname, join, resolve } from 'node:path';
 import pg from 'pg';
@@ -113,13 +113,14 @@ function readBack(file: string, bin: string): Promise<Manifest> {
 
 /**
  * Restores a backup into a database that holds nothing, and holds the result against the manifest: rows, digests and a
- * replay. Roles, grants, policies and logins are there afterwards; the application can start.
+ * replay. Roles, grants, policies and logins are there afterwards; the application can start. Who was erased since, as other
+ * backups beside it know, is erased again.
  */
 export async function restore(
   ownerUrl: string,
   file: string,
   { bin, secret }: { bin: string; secret: string },
-): Promise<Manifest> {
+): Promise<{ manifest: Manifest; erased: number }> {
   return unpacked(file, async (dump, manifest) => {
     await connected(ownerUrl, async (client) => {
       const { rows } = await client.query<{ taken: boolean }>(
@@ -150,6 +151,54 @@ export async function restore(
       throw new Error(
         `The restored database is not what was backed up. ${differences.slice(0, 5).join(' ')}`,
       );
-    return manifest;
+    const erased = await eraseAgain(ownerUrl, await erasuresBeside(file), manifest);
+    return { manifest, erased };
   });
+}
+
+/** Erasures that any backup in the same folder knows of: who was erased after this one was made is erased again. */
+async function erasuresBeside(file: string): Promise<Manifest['erasures']> {
+  const folder = dirname(resolve(file));
+  const known = new Map<string, Manifest['erasures'][number]>();
+  for (const name of await readdir(folder)) {
+    const { status, stdout } = spawnSync('tar', ['-xOf', join(folder, name), MANIFEST], { encoding: 'utf8' });
+    if (status !== 0) continue;
+    const manifest = manifestSchema.safeParse(parsed(stdout));
+    for (const erasure of manifest.success ? manifest.data.erasures : [])
+      known.set(`${erasure.clinic} ${erasure.patient}`, erasure);
+  }
+  return [...known.values()];
+}
+
+function parsed(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return null;
+  }
+}
+
+/** Answers how many were there to be erased. */
+async function eraseAgain(
+  ownerUrl: string,
+  erasures: Manifest['erasures'],
+  { erasures: done }: Manifest,
+): Promise<number> {
+  const before = new Set(done.map(({ clinic, patient }) => `${clinic} ${patient}`));
+  let erased = 0;
+  for (const { clinic, patient, reason, by } of erasures.filter(
+    (one) => !before.has(`${one.clinic} ${one.patient}`),
+  ))
+    await connected(ownerUrl, async (client) => {
+      await client.query('begin');
+      await client.query(`select set_config('sovet.clinic', $1, true)`, [clinic]);
+      const { rows } = await client.query<{ there: boolean }>('select erase_patient($1, $2, $3) as there', [
+        patient,
+        reason,
+        by,
+      ]);
+      await client.query('commit');
+      if (rows[0]?.there) erased += 1;
+    });
+  return erased;
 }

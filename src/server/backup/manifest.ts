@@ -15,9 +15,13 @@ export const manifestSchema = z.object({
   tables: z.record(z.string(), z.object({ rows: z.string(), checksum: z.string() })),
   /** The latest specifications resolved again from their stored pictures: how many, and how many to the last byte. */
   replay: z.object({ looked: z.int(), alike: z.int() }),
+  /** Who was erased up to then: an older backup that is restored beside this one is brought up to date by it. */
+  erasures: z.array(
+    z.object({ clinic: z.string(), patient: z.string(), reason: z.string(), by: z.string() }),
+  ),
 });
 export type Manifest = z.infer<typeof manifestSchema>;
-export type Contents = Pick<Manifest, 'migrations' | 'tables' | 'replay'>;
+export type Contents = Pick<Manifest, 'migrations' | 'tables' | 'replay' | 'erasures'>;
 
 const REPLAYED = 50;
 
@@ -42,7 +46,10 @@ export async function contentsOfDatabase(client: pg.ClientBase): Promise<Content
   const { rows: steps } = await client.query<{ name: string }>(
     'select name from public.kysely_migration order by 1',
   );
-  return { migrations: steps.map(({ name }) => name), tables, replay: await replayLatest(client) };
+  const { rows: erasures } = await client.query<Manifest['erasures'][number]>(
+    'select clinic_id as clinic, patient_id as patient, reason, by_user as by from public.erasure order by at, patient_id',
+  );
+  return { migrations: steps.map(({ name }) => name), tables, replay: await replayLatest(client), erasures };
 }
 
 async function replayLatest(client: pg.ClientBase): Promise<Contents['replay']> {

@@ -13,9 +13,11 @@ const told = ({ madeAt, tables, replay }: Manifest): string => {
 };
 
 try {
-  if (what === 'restore')
-    console.log(`Restored and checked: ${told(await restore(ownerUrl, file, { bin, secret }))}.`);
-  else console.log(`Backed up and read back: ${told(await backup(ownerUrl, file, bin))}.`);
+  if (what === 'restore') {
+    const { manifest, erased } = await restore(ownerUrl, file, { bin, secret });
+    console.log(`Restored and checked: ${told(manifest)}.`);
+    if (erased > 0) console.log(`Erased again, as later backups beside it say: ${erased} people.`);
+  } else console.log(`Backed up and read back: ${told(await backup(ownerUrl, file, bin))}.`);
 } catch (error) {
   console.error(error instanceof Error ? error.message : error);
   process.exit(1);

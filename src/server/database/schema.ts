@@ -1,5 +1,5 @@
 import type { Generated, JSONColumnType } from 'kysely';
-import type { MailState, PersonState } from '@/contract/people-schema';
+import type { AuditAction, MailState, PersonState } from '@/contract/people-schema';
 import type { Role } from '@/contract/routes';
 import type { PatientSheet } from '@/core/aftercare/patient-sheet';
 import type { ModelStatus, Stock } from '@/core/catalogue/model';
@@ -60,6 +60,16 @@ export interface Database {
     expires_at: Date;
     used_at: Date | null;
   };
+  erasure: { clinic_id: string; patient_id: string; reason: string; by_user: string; at: Generated<Date> };
+  audit_seal: {
+    clinic_id: string;
+    n: number;
+    from_id: string;
+    to_id: string;
+    entries: number;
+    digest: string;
+    sealed_at: Generated<Date>;
+  };
   mail: {
     clinic_id: string;
     id: Generated<string>;
@@ -84,6 +94,7 @@ export interface Database {
     occupation: Generated<string>;
     school: SchoolChoice | null;
     created_at: Generated<Date>;
+    erased: Generated<boolean>;
   };
   visit: {
     clinic_id: string;
@@ -271,7 +282,8 @@ export interface Database {
     /** The name at that moment. */
     who: string | null;
     patient_id: string | null;
-    action: 'read' | 'write';
+    action: AuditAction;
+    digest: Generated<string>;
     what: string;
   };
 }

@@ -1,4 +1,5 @@
 import { type Kysely, sql, type Transaction } from 'kysely';
+import type { AuditAction } from '@/contract/people-schema';
 import type { Role } from '@/contract/routes';
 import { appDatabase } from './connection';
 import type { Database } from './schema';
@@ -34,10 +35,10 @@ export function asTenant<T>(
   });
 }
 
-/** Appends who read or changed which patient, under the name of that moment. */
+/** Appends who did what, and with which patient, under the name of that moment. */
 export async function audit(
   { tx, actor }: Tenant,
-  action: 'read' | 'write',
+  action: AuditAction,
   what: string,
   patientId: string | null,
 ): Promise<void> {

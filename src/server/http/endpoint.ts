@@ -2,9 +2,9 @@ import { randomUUID } from 'node:crypto';
 import type { APIContext, APIRoute } from 'astro';
 import type { z } from 'zod';
 import type { AnswerOf, Checked, FieldError, Operation } from '@/contract/operation';
-import { signedIn } from '../auth/actor';
+import { type SignedIn, signedIn } from '../auth/actor';
 import { isOutage, uniqueViolated } from '../database/outage';
-import { asTenant, type Tenant } from '../database/tenant';
+import { type Actor, asTenant, audit, type Tenant } from '../database/tenant';
 import { readJson } from './body';
 import { log } from './log';
 import { fieldErrors, problemResponse, Refusal, unavailable } from './problem';
@@ -34,8 +34,9 @@ export function endpoint<const O extends Operation>(
   useCase: (tenant: Tenant, call: Call<O>) => Promise<UseCaseAnswer<O>>,
 ): APIRoute {
   return async (context) => {
+    let who: SignedIn | null = null;
     try {
-      const who = await signedIn(context.request.headers);
+      who = await signedIn(context.request.headers);
       if (!who) return problemResponse(401, 'Sign in to go on.');
       const changes = operation.method !== 'GET';
       if (
@@ -45,9 +46,10 @@ export function endpoint<const O extends Operation>(
       )
         return problemResponse(403, 'This request came from another site.');
       if (!operation.roles.includes(who.actor.role))
-        return problemResponse(403, `Only ${operation.roles.join(' or ')} may do this.`);
+        throw new Refusal(403, `Only ${operation.roles.join(' or ')} may do this.`);
       const call = await readCall(operation, context);
-      const answer: unknown = await asTenant(who.actor, (tenant) => useCase(tenant, call));
+      const { actor } = who;
+      const answer: unknown = await asTenant(actor, (tenant) => useCase(tenant, call));
       // A use case that answers with a file brings its own response.
       if (answer instanceof Response) return answer;
       const status = operation.status ?? 200;
@@ -56,9 +58,17 @@ export function endpoint<const O extends Operation>(
         headers: { 'content-type': 'application/json; charset=utf-8', 'cache-control': 'no-store' },
       });
     } catch (error) {
+      if (who && error instanceof Refusal && error.status === 403) await noteRefusal(who.actor, operation);
       return failed(error);
     }
   };
+}
+
+/** What somebody was not allowed to do stands in the trail; the refusal goes out whether or not it could be written. */
+async function noteRefusal(actor: Actor, { id }: Operation): Promise<void> {
+  await asTenant(actor, (tenant) => audit(tenant, 'refused', id, null)).catch((error) =>
+    log.warn({ err: error }, 'a refusal could not be noted'),
+  );
 }
 
 async function readCall<O extends Operation>(

@@ -1,12 +1,20 @@
 import PgBoss from 'pg-boss';
+import { authDatabase } from '../database/connection';
 import { log } from '../http/log';
 import { sendWaitingMail } from '../mail/send';
 
 /** What is done without anybody asking, and how often (cron). */
 const JOBS = {
   outbox: { every: '* * * * *', work: sendWaitingMail },
+  seal: { every: '*/10 * * * *', work: sealTrails },
 } as const satisfies Record<string, { every: string; work: () => Promise<unknown> }>;
 export const JOB_NAMES = Object.keys(JOBS) as (keyof typeof JOBS)[];
+
+/** Seals each clinic's trail as far as nobody can still be writing it. */
+export async function sealTrails(): Promise<void> {
+  const { rows } = await authDatabase().query<{ clinic_id: string }>('select clinic_id from public.clinic');
+  for (const { clinic_id } of rows) await authDatabase().query('select public.seal_audit($1)', [clinic_id]);
+}
 
 export const JOBS_SCHEMA = 'pgboss';
 

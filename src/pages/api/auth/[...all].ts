@@ -1,7 +1,7 @@
 import type { APIRoute } from 'astro';
 import { z } from 'zod';
 import { auth, CLIENT_ADDRESS_HEADER } from '@/server/auth/auth';
-import { admitSignIn, forgetTries, noteSignIn } from '@/server/auth/sign-in-guard';
+import { admitSignIn, forgetTries, noteInTrail, noteSignIn } from '@/server/auth/sign-in-guard';
 import { readJson } from '@/server/http/body';
 import { expectedOrigin, failed } from '@/server/http/endpoint';
 import { problemResponse } from '@/server/http/problem';
@@ -54,6 +54,7 @@ export const ALL: APIRoute = async ({ request, url, clientAddress }) => {
     const known = async (answer: Response, email: string) => {
       const response = new Response(answer.body, answer);
       response.headers.append('set-cookie', await noteSignIn(request.headers, email, secure));
+      await noteInTrail(email, 'sign-in', 'signed in');
       return response;
     };
     if (SECOND_STEP.has(path)) {
@@ -77,7 +78,10 @@ export const ALL: APIRoute = async ({ request, url, clientAddress }) => {
       return response;
     }
     const answer = await handle();
-    if (!answer.ok) return answer;
+    if (!answer.ok) {
+      await noteInTrail(email, 'refused', 'sign-in: wrong password');
+      return answer;
+    }
     await forgetTries(admission.key);
     // Where a second factor is asked for, the browser is known only after that.
     const who = signedInSchema.safeParse(

@@ -23,8 +23,9 @@ export const summaryOf = (row: PatientRow): PatientSummary => ({
 });
 
 /** Patients whose name holds the words, by family name. */
-export async function findPatients({ tx }: Tenant, words = ''): Promise<PatientSummary[]> {
-  let query = tx.selectFrom('patient').selectAll();
+export async function findPatients(tenant: Tenant, words = ''): Promise<PatientSummary[]> {
+  await audit(tenant, 'read', 'list of patients', null);
+  let query = tenant.tx.selectFrom('patient').selectAll();
   for (const word of words.trim().split(/\s+/).filter(Boolean)) {
     const like = `%${word.replace(/[\\%_]/g, '\\$&')}%`;
     query = query.where((eb) => eb.or([eb('given_name', 'ilike', like), eb('family_name', 'ilike', like)]));
