@@ -4,6 +4,7 @@ import { signedIn } from '@/server/auth/actor';
 import { isOutage } from '@/server/database/outage';
 import { failed } from '@/server/http/endpoint';
 import { RETRY_SECONDS } from '@/server/http/problem';
+import { noteDuration } from '@/server/http/slow-requests';
 
 const AWAY_PAGE = '/503';
 
@@ -34,6 +35,7 @@ async function awayPage(context: APIContext): Promise<Response> {
 
 export const onRequest = defineMiddleware(async (context, next) => {
   const { pathname } = context.url;
+  const begun = performance.now();
   let response: Response;
   try {
     if (!OPEN.some((path) => pathname === path || (path.endsWith('/') && pathname.startsWith(path)))) {
@@ -46,6 +48,7 @@ export const onRequest = defineMiddleware(async (context, next) => {
     response = isOutage(error) && isPage(context) ? await awayPage(context) : failed(error);
   }
   for (const [name, value] of Object.entries(SECURITY_HEADERS)) response.headers.set(name, value);
+  noteDuration(context.request.method, pathname, performance.now() - begun);
   const type = response.headers.get('content-type') ?? '';
   if (type.startsWith('text/html')) response.headers.set('cache-control', 'no-store');
   return response;

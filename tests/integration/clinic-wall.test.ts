@@ -123,7 +123,13 @@ describe('the wall between clinics', () => {
         .filter((row) => !row.walled)
         .map((row) => row.name)
         .sort(),
-    ).toEqual(['auth.rateLimit', 'auth.set_up', 'auth.sign_in_guard', 'auth.verification']);
+    ).toEqual([
+      'auth.rateLimit',
+      'auth.set_up',
+      'auth.sign_in_guard',
+      'auth.verification',
+      'public.operations_note',
+    ]);
   });
 });
 

@@ -87,6 +87,13 @@ export async function backup(ownerUrl: string, file: string, bin: string): Promi
   }
 }
 
+/** Leaves word of a backup for the screen of operations. */
+export async function noteBackup(ownerUrl: string, secret: string, what: string): Promise<void> {
+  await connected(loginUrls(ownerUrl, secret).auth, (client) =>
+    client.query(`insert into public.operations_note (kind, what) values ('backup', $1)`, [what]),
+  );
+}
+
 /** Unpacks a backup, checks that it is whole, and hands over its dump. */
 async function unpacked<T>(file: string, work: (dump: string, manifest: Manifest) => Promise<T>): Promise<T> {
   const folder = await mkdtemp(join(tmpdir(), 'sovet-restore-'));

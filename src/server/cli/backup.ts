@@ -1,5 +1,5 @@
 /** backup FILE | restore FILE, on the database of SOVET_OWNER_DATABASE_URL. */
-import { backup, restore } from '../backup/backup';
+import { backup, noteBackup, restore } from '../backup/backup';
 import type { Manifest } from '../backup/manifest';
 
 const [what, file] = process.argv.slice(2);
@@ -17,7 +17,11 @@ try {
     const { manifest, erased } = await restore(ownerUrl, file, { bin, secret });
     console.log(`Restored and checked: ${told(manifest)}.`);
     if (erased > 0) console.log(`Erased again, as later backups beside it say: ${erased} people.`);
-  } else console.log(`Backed up and read back: ${told(await backup(ownerUrl, file, bin))}.`);
+  } else {
+    const made = told(await backup(ownerUrl, file, bin));
+    await noteBackup(ownerUrl, secret, made);
+    console.log(`Backed up and read back: ${made}.`);
+  }
 } catch (error) {
   console.error(error instanceof Error ? error.message : error);
   process.exit(1);

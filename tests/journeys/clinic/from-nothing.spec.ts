@@ -135,6 +135,8 @@ test('from an empty server: set up, a colleague with a second factor, a patient,
     // Backed up while it runs; then everything is dropped, and comes back.
     const file = join(folder, 'friday.sovet');
     expect(npm('backup', file)).toMatch(/Backed up and read back/);
+    await page.goto(at('/operations'));
+    await expect(page.getByText(/Last made .* UTC: \d+ rows in \d+ tables/)).toBeVisible();
     await application.stop();
     await admin.query('drop database clinic with (force)');
     await admin.query(`create database clinic owner ${OWNER}`);
