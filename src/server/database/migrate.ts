@@ -89,7 +89,7 @@ export async function ensureLogins(ownerUrl: string, urls: LoginUrls): Promise<v
       );
       await client.query(`grant ${role} to ${name}`);
     }
-    await client.query('grant select on public.kysely_migration to sovet_app');
+    await client.query('grant select on public.kysely_migration to sovet_app, sovet_auth');
     // What a dump reads beside the walled tables; and whoever owns all this may act as the role that only reads.
     await client.query('grant select on all tables in schema public, auth to sovet_backup');
     await client.query('grant select on all sequences in schema public, auth to sovet_backup');

@@ -33,6 +33,21 @@ export function endpoint<const O extends Operation>(
   operation: O,
   useCase: (tenant: Tenant, call: Call<O>) => Promise<UseCaseAnswer<O>>,
 ): APIRoute {
+  return answering(operation, (actor, call) => asTenant(actor, (tenant) => useCase(tenant, call)));
+}
+
+/** The same for what reads no records: no connection to the database is held while it works. */
+export function endpointWithoutRecords<const O extends Operation>(
+  operation: O,
+  useCase: (call: Call<O>) => Promise<UseCaseAnswer<O>>,
+): APIRoute {
+  return answering(operation, (_, call) => useCase(call));
+}
+
+function answering<const O extends Operation>(
+  operation: O,
+  work: (actor: Actor, call: Call<O>) => Promise<unknown>,
+): APIRoute {
   return async (context) => {
     let who: SignedIn | null = null;
     try {
@@ -48,8 +63,7 @@ export function endpoint<const O extends Operation>(
       if (!operation.roles.includes(who.actor.role))
         throw new Refusal(403, `Only ${operation.roles.join(' or ')} may do this.`);
       const call = await readCall(operation, context);
-      const { actor } = who;
-      const answer: unknown = await asTenant(actor, (tenant) => useCase(tenant, call));
+      const answer = await work(who.actor, call);
       // A use case that answers with a file brings its own response.
       if (answer instanceof Response) return answer;
       const status = operation.status ?? 200;

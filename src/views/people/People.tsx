@@ -48,7 +48,7 @@ export function People({ people, me }: { people: PersonRecord[]; me: string }) {
         {list.map((person) => (
           <li
             key={person.id}
-            className="grid grid-cols-[1fr_11rem_1fr_auto] gap-4 items-start border-b border-line py-2"
+            className="grid grid-cols-[1fr_11rem_1fr_15rem] gap-4 items-start border-b border-line py-2"
           >
             <div>
               <strong>{person.name}</strong>
@@ -70,7 +70,7 @@ export function People({ people, me }: { people: PersonRecord[]; me: string }) {
                 {person.lastSignInAt ? `, last here ${person.lastSignInAt.slice(0, 10)}` : ', not here yet'}
                 {person.secondFactor ? ', with a second factor' : ', password only'}
                 {person.sessions > 0 &&
-                  `, signed in ${person.sessions === 1 ? 'once' : `in ${person.sessions} places`}`}
+                  `, signed in in ${person.sessions === 1 ? 'one place' : `${person.sessions} places`}`}
               </span>
             </div>
             <PersonMenu person={person} isMe={person.id === me} act={act} change={change} />

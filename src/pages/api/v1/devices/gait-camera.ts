@@ -1,7 +1,7 @@
 import { api } from '@/contract/contract';
 import { fileResponse, heavy } from '@/server/heavy/heavy';
-import { endpoint } from '@/server/http/endpoint';
+import { endpointWithoutRecords } from '@/server/http/endpoint';
 
-export const GET = endpoint(api.gaitCamera, async (_, { query }) =>
+export const GET = endpointWithoutRecords(api.gaitCamera, async ({ query }) =>
   fileResponse(await heavy('gaitCamera', query)),
 );

@@ -1,0 +1,18 @@
+import { chromium } from '@playwright/test';
+const origin='http://127.0.0.1:4321';
+const browser = await chromium.launch({executablePath:'/usr/bin/chromium',args:['--no-sandbox']});
+const page = await browser.newPage({viewport:{width:1280,height:800},reducedMotion:'reduce'});
+page.on('pageerror',e=>console.error('page error',e.message));
+await page.goto(`${origin}/sign-in`); await page.waitForLoadState('networkidle');
+await page.getByLabel('E-mail').fill('lead@harbour.example'); await page.getByLabel('Password').fill('low-tide-lantern');
+await page.getByRole('button',{name:'Sign in'}).click(); await page.waitForURL(/today/);
+await page.goto(`${origin}/people`); await page.waitForLoadState('networkidle');
+await page.getByLabel('Name',{exact:true}).fill('Jorun Vale'); await page.getByLabel('E-mail').fill('jorun@harbour.example'); await page.getByRole('button',{name:'Send the invitation'}).click(); await page.getByText('gets a letter').waitFor();
+await page.getByText('More').nth(1).click();
+await page.screenshot({path:'/tmp/w/look/people.png'});
+await page.goto(`${origin}/outbox`); await page.locator('summary').first().click(); await page.screenshot({path:'/tmp/w/look/outbox.png'});
+await page.goto(`${origin}/audit`); await page.screenshot({path:'/tmp/w/look/audit.png'});
+await page.goto(`${origin}/operations`); await page.screenshot({path:'/tmp/w/look/operations.png'});
+await page.goto(`${origin}/settings`); await page.waitForLoadState('networkidle'); await page.getByLabel('Your password').fill('low-tide-lantern'); await page.getByRole('button',{name:'Begin'}).click(); await page.locator('img').waitFor(); await page.screenshot({path:'/tmp/w/look/settings.png'});
+await page.goto(`${origin}/patients?q=Pell`); await page.getByRole('table').getByRole('link').first().click(); await page.waitForURL(/patients\/[0-9a-f]/); await page.waitForLoadState('networkidle'); await page.getByRole('button',{name:'Erase …'}).click(); await page.screenshot({path:'/tmp/w/look/patient.png', fullPage:true});
+await browser.close();
