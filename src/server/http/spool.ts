@@ -37,7 +37,8 @@ export async function spool(
     }
   } catch (error) {
     await drop();
-    throw error;
+    if (error instanceof Refusal) throw error;
+    throw new Refusal(400, 'The file broke off.');
   }
   return { chunks: () => createReadStream(path), text: () => readFile(path, 'utf8'), drop };
 }

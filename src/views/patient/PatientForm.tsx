@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { call } from '@/contract/client';
 import { patientSchema } from '@/contract/people-schema';
+import type { PatientRecord } from '@/contract/records';
 import { FINDINGS } from '@/core/findings/findings';
 import { keysOf } from '@/core/tables/keys-of';
 import { parseLength } from '@/core/units/length';
@@ -28,18 +29,30 @@ const formSchema = z.object({
 
 const SIZES = FINDINGS.sizingGroup.options;
 
-/** A new patient; the server's word on each field appears at the field. */
-export function PatientForm() {
+/** A new patient, or one whose record is put right; the server's word on each field appears at the field. */
+export function PatientForm({ patient }: { patient?: PatientRecord }) {
   const { register, handleSubmit, refuse, formState } = useApiForm(
     formSchema,
-    { givenName: '', familyName: '', bornOn: '', sizingGroup: 'women', height: '', occupation: '' },
+    {
+      givenName: patient?.givenName ?? '',
+      familyName: patient?.familyName ?? '',
+      bornOn: patient?.bornOn ?? '',
+      sizingGroup: patient?.sizingGroup ?? 'women',
+      height: patient?.heightMm ? `${patient.heightMm / 10} cm` : '',
+      occupation: patient?.occupation ?? '',
+    },
     { heightMm: 'height' },
   );
   const { errors, isSubmitting } = formState;
-  const submit = handleSubmit(async ({ height, ...patient }) => {
-    const answer = await call('addPatient', {
-      body: { ...patient, ...(height === undefined ? {} : { heightMm: height }) },
-    });
+  const submit = handleSubmit(async ({ height, ...typed }) => {
+    const answer = patient
+      ? await call('changePatient', {
+          params: { id: patient.id },
+          body: { ...typed, heightMm: height ?? null },
+        })
+      : await call('addPatient', {
+          body: { ...typed, ...(height === undefined ? {} : { heightMm: height }) },
+        });
     if (answer.ok) location.assign(`/patients/${answer.value.id}`);
     else refuse(answer);
   });
@@ -73,7 +86,7 @@ export function PatientForm() {
       {text('occupation', 'Occupation')}
       <FormProblem message={errors.root?.message} />
       <button type="submit" className="press press-main justify-self-start" disabled={isSubmitting}>
-        Add
+        {patient ? 'Save' : 'Add'}
       </button>
     </form>
   );

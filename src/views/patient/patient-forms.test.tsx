@@ -2,7 +2,9 @@ import { cleanup, render, screen } from '@testing-library/react';
 import { press, write } from '@tests/fixtures/acting';
 import { serve } from '@tests/fixtures/visit-view';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import type { PatientRecord } from '@/contract/records';
 import { LogForm } from './LogForm';
+import { OnePersonsData } from './OnePersonsData';
 import { PatientForm } from './PatientForm';
 
 const gone: string[] = [];
@@ -28,6 +30,70 @@ const refused = (path: string, message: string) => ({
     title: 'Some fields need another look.',
     errors: [{ path: [path], message }],
   },
+});
+
+const known: PatientRecord = {
+  id: 'known',
+  givenName: 'Ada',
+  familyName: 'Exmple',
+  bornOn: '1980-01-01',
+  age: 46,
+  sizingGroup: 'women',
+  occupation: 'baker',
+  heightMm: 1725,
+  school: null,
+  pairs: [],
+  orders: [],
+  visits: [],
+};
+
+describe('putting a record right', () => {
+  it('begins with what is there and sends all of it; a height that was taken away is taken away', async () => {
+    const calls = serve({ 'PATCH /patients/known': () => ({ body: { id: 'known' } }) });
+    render(<PatientForm patient={known} />);
+    expect(screen.getByLabelText(/^Height/)).toHaveProperty('value', '172.5 cm');
+    write('Family name', 'Example');
+    write('Shoe sizing', 'women');
+    write(/^Height/, '');
+    await press('Save');
+    expect(calls[0]!.body).toEqual({
+      givenName: 'Ada',
+      familyName: 'Example',
+      bornOn: '1980-01-01',
+      sizingGroup: 'women',
+      occupation: 'baker',
+      heightMm: null,
+    });
+    expect(gone).toEqual(['/patients/known']);
+  });
+});
+
+describe('one person’s data', () => {
+  it('is erased only by a lead, with the name typed again; keeping is the button at hand', async () => {
+    const calls = serve({
+      'POST /patients/known/erase': (body) =>
+        (body as { familyName: string }).familyName === 'Exmple'
+          ? { body: null }
+          : refused('familyName', 'This is not the family name of this patient.'),
+    });
+    const { unmount } = render(<OnePersonsData patientId="known" mayErase={false} />);
+    expect(screen.queryByRole('button', { name: /Erase/ })).toBeNull();
+    unmount();
+    render(<OnePersonsData patientId="known" mayErase />);
+    await press('Erase …');
+    await press('Keep the record');
+    expect(screen.queryByLabelText(/^Family name/)).toBeNull();
+    await press('Erase …');
+    write(/^Family name/, 'Other');
+    write('Why', 'asked for it');
+    await press('Erase for good');
+    expect(screen.getByText('This is not the family name of this patient.')).toBeTruthy();
+    expect(gone).toEqual([]);
+    write(/^Family name/, 'Exmple');
+    await press('Erase for good');
+    expect(gone).toEqual(['/patients']);
+    expect(calls.at(-1)!.body).toEqual({ familyName: 'Exmple', reason: 'asked for it' });
+  });
 });
 
 describe('a new patient', () => {

@@ -13,7 +13,7 @@ export async function patient(page: Page, name: string): Promise<void> {
 export async function handedOver(page: Page, name: string): Promise<string> {
   await patient(page, name);
   const sheet = await page.getByRole('link', { name: 'Patient’s sheet' }).first().getAttribute('href');
-  const visit = `${origin()}${sheet!.replace(/\/sheet$/, '')}`;
+  const visit = `${origin()}${sheet!.replace(/\/sheet(\?.*)?$/, '')}`;
   await page.goto(`${visit}#reason`);
   await page.locator('[data-visit]').waitFor();
   return visit;

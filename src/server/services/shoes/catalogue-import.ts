@@ -120,7 +120,7 @@ export function importCatalogue(actor: Actor, request: Request, dry: boolean): R
               },
             });
         } else {
-          log.error({ err: error }, 'catalogue import');
+          if (!(error instanceof Refusal)) log.error({ err: error }, 'catalogue import');
           const message =
             error instanceof Refusal ? error.message : 'The import broke off. Nothing was changed.';
           say({
