@@ -1,10 +1,23 @@
-import { z } from 'zod';
-
 /** Who signed in, or one sentence that says why not; `second`: the password was right and a second factor is asked for. */
 export type SignedIn = { ok: true; person: string } | { ok: false; second: boolean; message: string };
 
-const answerSchema = z.object({ user: z.object({ id: z.string() }) });
-const secondSchema = z.object({ twoFactorRedirect: z.literal(true) });
+/** What sign-in answers, read by hand: the first page carries no library for it. */
+interface Said {
+  person: string | null;
+  asksForSecond: boolean;
+}
+
+async function read(response: Response): Promise<Said> {
+  const said: unknown = await response.json().catch(() => null);
+  if (!response.ok || typeof said !== 'object' || said === null)
+    return { person: null, asksForSecond: false };
+  const user = 'user' in said && typeof said.user === 'object' ? said.user : null;
+  return {
+    person: user && 'id' in user && typeof user.id === 'string' ? user.id : null,
+    asksForSecond: 'twoFactorRedirect' in said && said.twoFactorRedirect === true,
+  };
+}
+
 const refused = (message: string, second = false): SignedIn => ({ ok: false, second, message });
 
 /** `a moment`, `40 seconds`, `5 minutes`: how long one is asked to wait. */
@@ -33,13 +46,9 @@ async function post(path: string, body: object): Promise<Response | SignedIn> {
 export async function signIn(email: string, password: string): Promise<SignedIn> {
   const response = await post('/sign-in/email', { email, password });
   if (!(response instanceof Response)) return response;
-  const said: unknown = await response.json().catch(() => null);
-  if (response.ok && secondSchema.safeParse(said).success)
-    return refused('Type the code of your second factor.', true);
-  const answer = answerSchema.safeParse(said);
-  return response.ok && answer.success
-    ? { ok: true, person: answer.data.user.id }
-    : refused('E-mail and password do not belong together.');
+  const { person, asksForSecond } = await read(response);
+  if (asksForSecond) return refused('Type the code of your second factor.', true);
+  return person === null ? refused('E-mail and password do not belong together.') : { ok: true, person };
 }
 
 /** The second step: six digits of the moment, or one of the codes for a lost device. */
@@ -50,8 +59,8 @@ export async function signInSecond(code: string): Promise<SignedIn> {
     code: typed,
   });
   if (!(response instanceof Response)) return response.ok ? response : { ...response, second: true };
-  const answer = answerSchema.safeParse(await response.json().catch(() => null));
-  return response.ok && answer.success
-    ? { ok: true, person: answer.data.user.id }
-    : refused('This code is not right, or its time has passed.', true);
+  const { person } = await read(response);
+  return person === null
+    ? refused('This code is not right, or its time has passed.', true)
+    : { ok: true, person };
 }

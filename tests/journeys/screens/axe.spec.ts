@@ -53,7 +53,7 @@ test('axe finds nothing on any screen, and each fits 1280×800', async ({ page }
   await fits(page, 'patient');
   await page.getByRole('link', { name: 'Patient’s sheet' }).first().click();
   await clean('sheet');
-  await page.goto(page.url().replace(/sheet$/, 'rationale'));
+  await page.goto(page.url().replace(/sheet.*$/, 'rationale'));
   await clean('rationale');
   await page.getByRole('link', { name: 'Replay it' }).click();
   await clean('specification');
@@ -78,5 +78,17 @@ test('axe finds nothing on any screen, and each fits 1280×800', async ({ page }
     const tall = await page.evaluate(() => document.documentElement.scrollHeight - window.innerHeight);
     expect(tall, `${step} does not scroll the page`).toBeLessThanOrEqual(0);
     await fits(page, step);
+  }
+});
+
+test('axe finds nothing on what a lead looks after, nor on the way in', async ({ page }) => {
+  await page.goto(`${origin()}/join?token=none`);
+  await noViolations(page, 'join', {});
+  await signIn(page, 'lead');
+  for (const path of ['people', 'outbox', 'audit', 'operations', 'settings']) {
+    await page.goto(`${origin()}/${path}`);
+    await page.waitForLoadState('networkidle');
+    await noViolations(page, path, {});
+    await fits(page, path);
   }
 });
