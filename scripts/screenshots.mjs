@@ -147,14 +147,12 @@ await shoot('shoes', async () => {
   await page.getByLabel('is', { exact: true }).fill('4–8 mm');
   await page.getByRole('button', { name: 'Filter', exact: true }).click();
 });
-await shoot('model', async () => {
+await shoot('bench-test', async () => {
   await page.goto(`${origin}/shoes`);
   await page.waitForLoadState('networkidle');
   await page.getByLabel('Maker, name, version').fill('Haven');
   await page.getByRole('link', { name: /^Sources, versions/ }).click();
   await page.waitForLoadState('networkidle');
-});
-await shoot('bench-test', async () => {
   await page.goto(`${page.url().replace(/\/$/, '')}/bench`);
   await page.waitForLoadState('networkidle');
   await page.getByLabel('Sole, heel to tip').fill('290');
@@ -180,5 +178,20 @@ await shoot('house-rules', async () => {
   await page.getByRole('button', { name: 'Into the draft' }).click();
   await page.getByRole('button', { name: 'Preview on past patients' }).click();
   await page.getByText(/specifications would change/).waitFor();
+});
+await shoot('people', async () => {
+  await page.context().clearCookies();
+  await page.goto(`${origin}/sign-in`);
+  await page.waitForLoadState('networkidle');
+  await page.getByLabel('E-mail').fill('lead@harbour.example');
+  await page.getByLabel('Password').fill('low-tide-lantern');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.waitForURL(/today/);
+  await page.goto(`${origin}/people`);
+  await page.waitForLoadState('networkidle');
+  await page.getByLabel('Name', { exact: true }).fill('Jorun Vale');
+  await page.getByLabel('E-mail').fill('jorun@harbour.example');
+  await page.getByRole('button', { name: 'Send the invitation' }).click();
+  await page.getByText('gets a letter').waitFor();
 });
 await browser.close();

@@ -21,8 +21,8 @@ export type HeavyInput<K extends HeavyKind> = Parameters<(typeof JOBS)[K]>[0];
 export type HeavyAsked = { [K in HeavyKind]: { kind: K; input: HeavyInput<K> } }[HeavyKind];
 export type HeavySaid = { file: MadeFile } | { failed: string };
 
-// Beside the server, in a process that gives way: signing in and saving go on at their pace.
-setPriority(10);
+// Beside the server, in a process that gives way a little: signing in and saving go on at their pace.
+setPriority(3);
 
 async function work({ kind, input }: HeavyAsked): Promise<HeavySaid> {
   const job = JOBS[kind] as (of: typeof input) => MadeFile | Promise<MadeFile>;
