@@ -70,7 +70,7 @@ export function People({ people, me }: { people: PersonRecord[]; me: string }) {
                 {person.lastSignInAt ? `, last here ${person.lastSignInAt.slice(0, 10)}` : ', not here yet'}
                 {person.secondFactor ? ', with a second factor' : ', password only'}
                 {person.sessions > 0 &&
-                  `, signed in in ${person.sessions === 1 ? 'one place' : `${person.sessions} places`}`}
+                  `, open in ${person.sessions === 1 ? 'one browser' : `${person.sessions} browsers`}`}
               </span>
             </div>
             <PersonMenu person={person} isMe={person.id === me} act={act} change={change} />

@@ -39,7 +39,7 @@ describe('people of the clinic', () => {
   it('tells who is let in, when they were here and whether a password is all there is', () => {
     render(<People people={[person(), jorun]} me="a" />);
     expect(rowOf('Asta Merle').textContent).toMatch(
-      /\(you\).*last here 2030-01-02, with a second factor, signed in in 2 places/,
+      /\(you\).*last here 2030-01-02, with a second factor, open in 2 browsers/,
     );
     expect(rowOf('Jorun Vale').textContent).toMatch(/invited, not here yet, password only/);
   });
