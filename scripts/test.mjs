@@ -76,6 +76,7 @@ try {
       '--output-type',
       'err',
     );
+    check('licences', '../scripts/licences.mjs');
     check(
       'folders without circles',
       'dependency-cruiser/bin/dependency-cruise.mjs',
