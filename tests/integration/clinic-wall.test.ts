@@ -1,12 +1,11 @@
 import { sql } from 'kysely';
-import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { kyselyOn } from '@/server/database/connection';
 import { migrate } from '@/server/database/migrate';
 import { asTenant } from '@/server/database/tenant';
 import { addPatient, findPatients, readPatient } from '@/server/services/people/patients';
 import { startVisit } from '@/server/services/visits/visits';
-import { FOLDER, freshDatabase, type TestDatabase } from './database';
+import { asOwner, FOLDER, freshDatabase, type TestDatabase } from './database';
 
 let db: TestDatabase;
 let patientOfA: string;
@@ -22,16 +21,6 @@ beforeAll(async () => {
   patientOfA = (await asTenant(db.clinicA.practitioner, (tenant) => addPatient(tenant, patient))).id;
 });
 afterAll(() => db.drop());
-
-const asOwner = async <T>(work: (client: pg.Client) => Promise<T>): Promise<T> => {
-  const client = new pg.Client({ connectionString: db.ownerUrl });
-  await client.connect();
-  try {
-    return await work(client);
-  } finally {
-    await client.end();
-  }
-};
 
 describe('the wall between clinics', () => {
   it('clinic B neither finds nor reads a patient of clinic A, even with the right identifier', async () => {
@@ -107,7 +96,7 @@ describe('the wall between clinics', () => {
   });
 
   it('every table carries clinic_id and forces row-level security', async () => {
-    const { rows } = await asOwner((client) =>
+    const { rows } = await asOwner(db, (client) =>
       client.query<{ name: string; forced: boolean; walled: boolean }>(
         `select n.nspname || '.' || c.relname as name, c.relrowsecurity and c.relforcerowsecurity as forced,
           exists (select from pg_attribute a where a.attrelid = c.oid and a.attname = 'clinic_id') as walled
@@ -143,7 +132,9 @@ describe('what is issued and audited stays', () => {
     expect(new Set(entries.map((entry) => entry.user_id))).toEqual(new Set([db.clinicA.practitioner.userId]));
     const erase = asTenant(db.clinicA.lead, ({ tx }) => tx.deleteFrom('audit_entry').execute());
     await expect(erase).rejects.toThrow(/permission denied/);
-    await asOwner((client) => expect(client.query('delete from audit_entry')).rejects.toThrow(/append-only/));
+    await asOwner(db, (client) =>
+      expect(client.query('delete from audit_entry')).rejects.toThrow(/append-only/),
+    );
   });
 });
 

@@ -1,5 +1,4 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { FEATURES } from '@/core/shoe/features';
 import { type Actor, asTenant } from '@/server/database/tenant';
 import type { Refusal } from '@/server/http/problem';
 import { orderPair } from '@/server/services/orders/orders';
@@ -7,6 +6,7 @@ import { addPatient } from '@/server/services/people/patients';
 import { handOver } from '@/server/services/visits/hand-over';
 import { closeVisit, loadVisit, saveStep, startVisit } from '@/server/services/visits/visits';
 import { freshDatabase, type TestDatabase } from './database';
+import { usualModel } from './usual-model';
 
 let db: TestDatabase;
 let me: Actor;
@@ -15,36 +15,7 @@ let modelId: string;
 beforeAll(async () => {
   db = await freshDatabase();
   me = db.clinicA.practitioner;
-  const features = Object.fromEntries(Object.entries(FEATURES).map(([id, feature]) => [id, feature.usual]));
-  const sizing = {
-    system: 'eu',
-    group: 'women',
-    allowanceMm: 15,
-    lengthOffsetMm: 0,
-    widthOffsetMm: 0,
-    sizes: [38, 38.5, 39],
-    widths: ['B'],
-    ballWidthMm: 90,
-  };
-  modelId = await asTenant(
-    me,
-    async ({ tx }) =>
-      (
-        await tx
-          .insertInto('shoe_model')
-          .values({
-            clinic_id: me.clinicId,
-            maker: 'Testmaker',
-            name: 'One',
-            version: '1',
-            features: JSON.stringify(features),
-            sizing: JSON.stringify(sizing),
-            stock: JSON.stringify({ '39 B': 100 }),
-          })
-          .returning('id')
-          .executeTakeFirstOrThrow()
-      ).id,
-  );
+  modelId = await usualModel(me, { stock: { '39 B': 100 } });
 });
 afterAll(() => db.drop());
 

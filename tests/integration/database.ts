@@ -88,3 +88,17 @@ async function addClinic(ownerUrl: string, letter: string): Promise<TestClinic> 
     await db.destroy();
   }
 }
+
+/** Work on a test database as the owner of its tables. */
+export async function asOwner<T>(
+  { ownerUrl }: Pick<TestDatabase, 'ownerUrl'>,
+  work: (client: pg.Client) => Promise<T>,
+): Promise<T> {
+  const client = new pg.Client({ connectionString: ownerUrl });
+  await client.connect();
+  try {
+    return await work(client);
+  } finally {
+    await client.end();
+  }
+}

@@ -1,7 +1,5 @@
 import { unzipSync } from 'fflate';
-import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { FEATURES } from '@/core/shoe/features';
 import { authDatabase } from '@/server/database/connection';
 import { type Actor, asTenant, audit } from '@/server/database/tenant';
 import type { Refusal } from '@/server/http/problem';
@@ -14,7 +12,8 @@ import { checkTrail, exportTrail, readTrail } from '@/server/services/people/tra
 import { handOver } from '@/server/services/visits/hand-over';
 import { readSheet } from '@/server/services/visits/sheets';
 import { loadVisit, saveStep, startVisit } from '@/server/services/visits/visits';
-import { freshDatabase, type TestDatabase } from './database';
+import { asOwner, freshDatabase, type TestDatabase } from './database';
+import { usualModel } from './usual-model';
 
 let db: TestDatabase;
 let me: Actor;
@@ -28,41 +27,10 @@ beforeAll(async () => {
 });
 afterAll(() => db.drop());
 
-const asOwner = async <T>(work: (client: pg.Client) => Promise<T>): Promise<T> => {
-  const client = new pg.Client({ connectionString: db.ownerUrl });
-  await client.connect();
-  try {
-    return await work(client);
-  } finally {
-    await client.end();
-  }
-};
-
 /** Somebody with a handed-over pair and a further open visit. */
 async function somebody(): Promise<{ id: string; visitId: string }> {
+  const model = await usualModel(me, { name: `Model ${Math.random()}` });
   return asTenant(me, async (tenant) => {
-    const features = Object.fromEntries(Object.entries(FEATURES).map(([id, feature]) => [id, feature.usual]));
-    const model = await tenant.tx
-      .insertInto('shoe_model')
-      .values({
-        clinic_id: me.clinicId,
-        maker: 'Testmaker',
-        name: `Model ${Math.random()}`,
-        version: '1',
-        features: JSON.stringify(features),
-        sizing: JSON.stringify({
-          system: 'eu',
-          group: 'women',
-          allowanceMm: 15,
-          lengthOffsetMm: 0,
-          widthOffsetMm: 0,
-          sizes: [38, 39],
-          widths: ['B'],
-          ballWidthMm: 90,
-        }),
-      })
-      .returning('id')
-      .executeTakeFirstOrThrow();
     const { id } = await addPatient(tenant, {
       givenName: 'Vera',
       familyName: NAME,
@@ -78,7 +46,7 @@ async function somebody(): Promise<{ id: string; visitId: string }> {
     });
     await save('feet', { findings: { left: { footLength: 244 }, right: { footLength: 245 } } });
     await save('try-on', {
-      tryOns: [{ model: model.id, sizeLeft: 39, sizeRight: 39, width: 'B', comfort: 71, verdict: 'chosen' }],
+      tryOns: [{ model, sizeLeft: 39, sizeRight: 39, width: 'B', comfort: 71, verdict: 'chosen' }],
     });
     await save('warnings', { checked: true, present: [] });
     await handOver(tenant, visitId, {});
@@ -154,7 +122,7 @@ describe('erasing one person', () => {
     expect((await refusal(asTenant(me, (tenant) => loadVisit(tenant, visitId)))).status).toBe(404);
     expect(await readSheet(me, visitId, null)).toBeNull();
     // Every row of every table, read as the role that sees past the walls.
-    await asOwner(async (client) => {
+    await asOwner(db, async (client) => {
       await client.query('set role sovet_backup');
       const { rows: tables } = await client.query(
         `select format('%I.%I', n.nspname, c.relname) as name from pg_class c join pg_namespace n on n.oid = c.relnamespace
@@ -182,7 +150,7 @@ describe('erasing one person', () => {
         await sql.raw(change).execute(tx);
       }),
     ).rejects.toThrow(/permission denied/);
-    await asOwner(async (client) => {
+    await asOwner(db, async (client) => {
       await client.query(`select set_config('sovet.clinic', '${me.clinicId}', false)`);
       await expect(client.query(change)).rejects.toThrow(/append-only/);
       await expect(client.query(`delete from specification where patient_id = '${id}'`)).rejects.toThrow(
@@ -195,7 +163,7 @@ describe('erasing one person', () => {
 describe('the trail', () => {
   const sealEverything = async () => {
     // As if a quarter of an hour had passed.
-    await asOwner(async (client) => {
+    await asOwner(db, async (client) => {
       await client.query('alter table audit_entry disable trigger append_only');
       await client.query(
         `update audit_entry e set at = at - interval '20 minutes' where at > now() - interval '20 minutes'`,
@@ -232,18 +200,19 @@ describe('the trail', () => {
     expect(whole.problems).toEqual([]);
     expect(whole.seals).toBeGreaterThanOrEqual(2);
     const tamper = async (change: string, back: string) => {
-      await asOwner(async (client) => {
+      await asOwner(db, async (client) => {
         await client.query('alter table audit_entry disable trigger append_only');
         await client.query(change);
       });
       const { problems } = await asTenant(lead, checkTrail);
-      await asOwner(async (client) => {
+      await asOwner(db, async (client) => {
         await client.query(back);
         await client.query('alter table audit_entry enable trigger append_only');
       });
       return problems;
     };
     const victim = await asOwner(
+      db,
       async (client) =>
         (
           await client.query(
@@ -285,6 +254,8 @@ describe('the trail', () => {
         }),
       ).rejects.toThrow(/permission denied/);
     await expect(authDatabase().query('truncate public.audit_entry')).rejects.toThrow(/permission denied/);
-    await asOwner((client) => expect(client.query('truncate audit_entry')).rejects.toThrow(/append-only/));
+    await asOwner(db, (client) =>
+      expect(client.query('truncate audit_entry')).rejects.toThrow(/append-only/),
+    );
   });
 });

@@ -1,7 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { clinicalPicture } from '@/core/examination/clinical-picture';
 import { resolve } from '@/core/prescribe/engine/resolve';
-import { FEATURES } from '@/core/shoe/features';
 import { contentsOf } from '@/core/visit/held';
 import { turnToPair } from '@/core/visit/pair-work';
 import { type Actor, asTenant } from '@/server/database/tenant';
@@ -14,6 +13,7 @@ import { readRationale } from '@/server/services/visits/rationales';
 import { readSheet } from '@/server/services/visits/sheets';
 import { closeVisit, loadVisit, notePresence, saveStep, startVisit } from '@/server/services/visits/visits';
 import { freshDatabase, type TestDatabase } from './database';
+import { usualModel } from './usual-model';
 
 let db: TestDatabase;
 let me: Actor;
@@ -22,32 +22,7 @@ let modelId: string;
 beforeAll(async () => {
   db = await freshDatabase();
   me = db.clinicA.practitioner;
-  modelId = await asTenant(me, async ({ tx }) => {
-    const sizing = {
-      system: 'eu',
-      group: 'women',
-      allowanceMm: 15,
-      lengthOffsetMm: 0,
-      widthOffsetMm: 0,
-      sizes: [38, 38.5, 39],
-      widths: ['B'],
-      ballWidthMm: 90,
-    };
-    const features = Object.fromEntries(Object.entries(FEATURES).map(([id, feature]) => [id, feature.usual]));
-    const row = await tx
-      .insertInto('shoe_model')
-      .values({
-        clinic_id: me.clinicId,
-        maker: 'Testmaker',
-        name: 'One',
-        version: '1',
-        features: JSON.stringify(features),
-        sizing: JSON.stringify(sizing),
-      })
-      .returning('id')
-      .executeTakeFirstOrThrow();
-    return row.id;
-  });
+  modelId = await usualModel(me);
 });
 afterAll(() => db.drop());
 

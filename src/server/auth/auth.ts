@@ -1,6 +1,7 @@
 import { betterAuth } from 'better-auth';
 import { twoFactor } from 'better-auth/plugins/two-factor';
 import { authDatabase } from '../database/connection';
+import { siteOrigin } from '../http/site-origin';
 
 /** A session ends after so long without a request, and in any case after a day: ours, a setting of this file. */
 const IDLE_SECONDS = 8 * 3600;
@@ -9,15 +10,13 @@ export const LONGEST_SESSION_MS = 24 * 3600 * 1000;
 /** Header that carries the client's address to the rate limiter; set by our own endpoint, never taken from outside. */
 export const CLIENT_ADDRESS_HEADER = 'x-sovet-client-address';
 
-const origin = () => process.env.SOVET_ORIGIN ?? 'http://127.0.0.1:4321';
-
 function createAuth() {
   return betterAuth({
     database: authDatabase(),
     secret: process.env.SOVET_SECRET,
-    baseURL: origin(),
+    baseURL: siteOrigin(),
     basePath: '/api/auth',
-    trustedOrigins: [origin()],
+    trustedOrigins: [siteOrigin()],
     emailAndPassword: { enabled: true, disableSignUp: true, minPasswordLength: 12, maxPasswordLength: 128 },
     session: { expiresIn: IDLE_SECONDS, updateAge: 60 * 10 },
     user: {
@@ -51,7 +50,7 @@ function createAuth() {
     },
     advanced: {
       cookiePrefix: 'sovet',
-      useSecureCookies: origin().startsWith('https:'),
+      useSecureCookies: siteOrigin().startsWith('https:'),
       defaultCookieAttributes: { httpOnly: true, sameSite: 'lax' },
       ipAddress: { ipAddressHeaders: [CLIENT_ADDRESS_HEADER] },
     },

@@ -2,8 +2,8 @@ import type { z } from 'zod';
 import type { joinSchema } from '@/contract/people-schema';
 import { authDatabase } from '../database/connection';
 import { Refusal } from '../http/problem';
+import { newPassword, setPassword } from './account';
 import { linkDigest } from './link';
-import { newPassword, setPassword } from './set-up';
 
 /** Whom a link is for, as long as it opens something. */
 export interface Joining {

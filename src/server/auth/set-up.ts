@@ -1,10 +1,8 @@
 import { createHash, randomUUID } from 'node:crypto';
-import { hashPassword } from 'better-auth/crypto';
 import type { z } from 'zod';
 import type { setUpSchema } from '@/contract/people-schema';
 import { authDatabase } from '../database/connection';
-import { Refusal } from '../http/problem';
-import { passwordProblem } from './passwords';
+import { newPassword, refusedAt, setPassword } from './account';
 
 /** A set-up code as it is kept. Twelve letters of thirty-one: nobody guesses it within a day at the rate that is let through. */
 export const setUpDigest = (code: string): string =>
@@ -16,16 +14,6 @@ export async function waitsForSetUp(): Promise<boolean> {
     'select exists (select from auth.set_up where expires_at > now()) as waits',
   );
   return rows[0]?.waits ?? false;
-}
-
-const refuse = (field: string, message: string): Refusal =>
-  new Refusal(422, 'Some values cannot be accepted.', { errors: [{ path: [field], message }] });
-
-/** The password of an account that is made or changed here, hashed; refused at its field where it is weak. */
-export async function newPassword(password: string, about: readonly string[]): Promise<string> {
-  const problem = passwordProblem(password, about);
-  if (problem) throw refuse('password', problem);
-  return hashPassword(password);
 }
 
 /** Makes the first clinic and its lead, once, for whoever has read the code on the console. */
@@ -41,7 +29,7 @@ export async function setUp(wanted: z.infer<typeof setUpSchema>): Promise<void> 
       [setUpDigest(code)],
     );
     if (rowCount !== 1)
-      throw refuse('code', 'This is not the code that the console shows. It changes with each start.');
+      throw refusedAt('code', 'This is not the code that the console shows. It changes with each start.');
     const [clinicId, userId] = [randomUUID(), randomUUID()];
     await client.query('insert into public.clinic (clinic_id, name, place) values ($1, $2, $3)', [
       clinicId,
@@ -61,20 +49,4 @@ export async function setUp(wanted: z.infer<typeof setUpSchema>): Promise<void> 
   } finally {
     client.release();
   }
-}
-
-/** Gives an account its password; sessions and second thoughts of an older one end. */
-export async function setPassword(
-  client: { query: (text: string, values: unknown[]) => Promise<unknown> },
-  userId: string,
-  hash: string,
-): Promise<void> {
-  await client.query(`delete from auth.account where "userId" = $1 and "providerId" = 'credential'`, [
-    userId,
-  ]);
-  await client.query(
-    `insert into auth.account (id, "accountId", "providerId", "userId", password) values ($1, $2, 'credential', $2, $3)`,
-    [randomUUID(), userId, hash],
-  );
-  await client.query('delete from auth.session where "userId" = $1', [userId]);
 }

@@ -21,18 +21,21 @@ const PASSING = new Set([
 const SAID =
   /^(Connection terminated|timeout exceeded when trying to connect|Query read timeout|Client has encountered a connection error)/;
 
+/** The code that the database, the socket or the mail server gave a failure; null where it has none. */
+export const codeOf = (error: unknown): string | null =>
+  typeof error === 'object' && error !== null && 'code' in error && typeof error.code === 'string'
+    ? error.code
+    : null;
+
 /** Whether a failure means that the database cannot answer just now: the same request succeeds later. */
 export function isOutage(error: unknown): boolean {
   if (!(error instanceof Error)) return false;
-  const { code } = error as { code?: unknown };
-  if (typeof code === 'string' && (PASSING.has(code) || code.startsWith('08'))) return true;
+  const code = codeOf(error);
+  if (code !== null && (PASSING.has(code) || code.startsWith('08'))) return true;
   if (SAID.test(error.message)) return true;
   if (error instanceof AggregateError) return error.errors.some(isOutage);
   return error.cause !== undefined && isOutage(error.cause);
 }
 
-/** A unique index that refused a second row, by its name; null for any other failure. */
-export const uniqueViolated = (error: unknown): string | null => {
-  const { code, constraint } = (error ?? {}) as { code?: unknown; constraint?: unknown };
-  return code === '23505' && typeof constraint === 'string' ? constraint : null;
-};
+/** Whether a unique index refused a second row. */
+export const isUniqueViolation = (error: unknown): boolean => codeOf(error) === '23505';

@@ -3,7 +3,7 @@ import type { APIContext, APIRoute } from 'astro';
 import type { z } from 'zod';
 import type { AnswerOf, Checked, FieldError, Operation } from '@/contract/operation';
 import { type SignedIn, signedIn } from '../auth/actor';
-import { isOutage, uniqueViolated } from '../database/outage';
+import { isOutage, isUniqueViolation } from '../database/outage';
 import { type Actor, asTenant, audit, type Tenant } from '../database/tenant';
 import { readJson } from './body';
 import { log } from './log';
@@ -121,7 +121,7 @@ export function failed(error: unknown): Response {
     log.warn({ err: error }, 'the database does not answer');
     return unavailable();
   }
-  if (uniqueViolated(error) !== null)
+  if (isUniqueViolation(error))
     return problemResponse(409, 'Somebody did the same at the same moment. Look again before you repeat it.');
   const reference = randomUUID().slice(0, 8);
   log.error({ err: error, reference }, 'unexpected failure');

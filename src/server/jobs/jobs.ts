@@ -1,4 +1,5 @@
 import PgBoss from 'pg-boss';
+import { keysOf } from '@/core/tables/keys-of';
 import { authDatabase } from '../database/connection';
 import { log } from '../http/log';
 import { sendWaitingMail } from '../mail/send';
@@ -8,7 +9,7 @@ const JOBS = {
   outbox: { every: '* * * * *', work: sendWaitingMail },
   seal: { every: '*/10 * * * *', work: sealTrails },
 } as const satisfies Record<string, { every: string; work: () => Promise<unknown> }>;
-export const JOB_NAMES = Object.keys(JOBS) as (keyof typeof JOBS)[];
+export const JOB_NAMES = keysOf(JOBS);
 
 /** Seals each clinic's trail as far as nobody can still be writing it. */
 export async function sealTrails(): Promise<void> {

@@ -1,5 +1,6 @@
 import { createTransport, type Transporter } from 'nodemailer';
 import { authDatabase } from '../database/connection';
+import { codeOf } from '../database/outage';
 import { log } from '../http/log';
 
 const MOST_TRIES = 6;
@@ -65,7 +66,7 @@ export async function sendWaitingMail(): Promise<number> {
           await server.sendMail({ to: letter.recipient, subject: letter.subject, text: letter.body });
           await settle('sent', null, withoutLinks(letter.body));
         } catch (error) {
-          const code = (error as { code?: string }).code ?? 'failed';
+          const code = codeOf(error) ?? 'failed';
           log.warn({ err: error, mail: letter.id }, 'a letter could not be sent');
           await settle(
             letter.tries + 1 >= MOST_TRIES ? 'failed' : 'waiting',

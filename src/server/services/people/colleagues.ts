@@ -11,6 +11,7 @@ import type {
 import { linkDigest, newLinkToken } from '../../auth/link';
 import { audit, type Tenant } from '../../database/tenant';
 import { notFound, Refusal } from '../../http/problem';
+import { siteOrigin } from '../../http/site-origin';
 import { nudgeOutbox } from '../../jobs/jobs';
 import { readClinic } from './clinic';
 
@@ -65,9 +66,6 @@ async function person(tenant: Tenant, id: string): Promise<PersonRecord> {
   return found;
 }
 
-/** The address of the application as it stands in letters. */
-const address = (path: string): string => `${process.env.SOVET_ORIGIN ?? 'http://127.0.0.1:4321'}${path}`;
-
 /** A link by which somebody sets a password; earlier ones of the same person no longer open anything. */
 async function newLink({ tx, actor }: Tenant, userId: string, kind: keyof typeof LINK_DAYS): Promise<string> {
   const token = newLinkToken();
@@ -83,7 +81,7 @@ async function newLink({ tx, actor }: Tenant, userId: string, kind: keyof typeof
       used_at: null,
     })
     .execute();
-  return address(`/join?token=${token}`);
+  return `${siteOrigin()}/join?token=${token}`;
 }
 
 async function write({ tx, actor }: Tenant, letter: Pick<MailRecord, 'recipient' | 'subject' | 'body'>) {

@@ -3,6 +3,7 @@ import type { z } from 'zod';
 import type { patientSchema } from '@/contract/people-schema';
 import type { AuditRecord, PatientRecord, PatientSummary, VisitSummary } from '@/contract/records';
 import { ageOn } from '@/core/calendar/days';
+import { containing } from '../../database/like';
 import type { Database } from '../../database/schema';
 import { audit, type Tenant } from '../../database/tenant';
 import { notFound } from '../../http/problem';
@@ -27,7 +28,7 @@ export async function findPatients(tenant: Tenant, words = ''): Promise<PatientS
   await audit(tenant, 'read', 'list of patients', null);
   let query = tenant.tx.selectFrom('patient').selectAll();
   for (const word of words.trim().split(/\s+/).filter(Boolean)) {
-    const like = `%${word.replace(/[\\%_]/g, '\\$&')}%`;
+    const like = containing(word);
     query = query.where((eb) => eb.or([eb('given_name', 'ilike', like), eb('family_name', 'ilike', like)]));
   }
   const rows = await query.orderBy('family_name').orderBy('given_name').limit(200).execute();

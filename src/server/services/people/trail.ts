@@ -3,6 +3,7 @@ import Papa from 'papaparse';
 import type { AuditFilter } from '@/contract/people-schema';
 import type { AuditRecord } from '@/contract/records';
 import { addDays } from '@/core/calendar/days';
+import { containing } from '../../database/like';
 import { audit, type Tenant } from '../../database/tenant';
 
 /** Most entries that a page or a file holds. */
@@ -19,7 +20,7 @@ const entriesOf = ({ tx }: Tenant, { from, to, action, who }: AuditFilter, limit
   if (from) query = query.where('at', '>=', new Date(from));
   if (to) query = query.where('at', '<', new Date(addDays(to, 1)));
   if (action) query = query.where('action', '=', action);
-  if (who?.trim()) query = query.where('who', 'ilike', `%${who.trim().replace(/[\\%_]/g, '\\$&')}%`);
+  if (who?.trim()) query = query.where('who', 'ilike', containing(who.trim()));
   return query.execute();
 };
 
