@@ -1,7 +1,7 @@
-import { setPriority } from 'node:os';
 import type { PatientSheet } from '@/core/aftercare/patient-sheet';
 import { sheetPdf } from '../pdf/sheet-pdf';
 import { filmedFrame, type MadeFile, recordedStep, scannedFoot, scannedFootprint } from './device-files';
+import { giveWay } from './give-way';
 
 const JOBS = {
   footprintScanner: scannedFootprint,
@@ -22,7 +22,7 @@ export type HeavyAsked = { [K in HeavyKind]: { kind: K; input: HeavyInput<K> } }
 export type HeavySaid = { file: MadeFile } | { failed: string };
 
 // Beside the server, in a process that gives way a little: signing in and saving go on at their pace.
-setPriority(3);
+giveWay(3);
 
 async function work({ kind, input }: HeavyAsked): Promise<HeavySaid> {
   const job = JOBS[kind] as (of: typeof input) => MadeFile | Promise<MadeFile>;

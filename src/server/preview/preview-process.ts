@@ -1,6 +1,6 @@
-import { setPriority } from 'node:os';
 import { type HouseRules, knowledgeOf } from '@/core/knowledge/house-rules';
 import { type PictureChange, previewOf } from '@/core/prescribe/counterfactual/preview';
+import { giveWay } from '../heavy/give-way';
 import { storedPicture } from '../services/knowledge/stored-picture';
 
 /** Told once, which rules give way to which; then page after page of stored pictures. */
@@ -11,7 +11,7 @@ export type PreviewAsked =
 export type PreviewSaid = (PictureChange | null)[];
 
 // Beside the server, in a process of its own that gives way: signing in and saving go on at their pace.
-setPriority(10);
+giveWay(10);
 
 let preview: ReturnType<typeof previewOf> | null = null;
 
