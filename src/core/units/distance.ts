@@ -4,12 +4,16 @@ import { readQuantity } from './quantity';
 /** Exact by definition (international mile). */
 export const KM_PER_MILE = 1.609344;
 
-/** Kilometres from `12`, `12 km`, `7.5 mi`, `800 m`. */
-export function parseDistance(text: string): Result<number> {
+/**
+ * Kilometres from `12`, `12 km`, `7.5 mi`, `800 m`.
+ *
+ * @param assumed the unit of a bare number
+ */
+export function parseDistance(text: string, assumed: 'km' | 'mi' = 'km'): Result<number> {
   return readQuantity(
     text,
     { km: 1, m: 0.001, mi: KM_PER_MILE, mile: KM_PER_MILE, miles: KM_PER_MILE },
-    'km',
+    assumed,
   );
 }
 
