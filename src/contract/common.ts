@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { keySchema } from '@/core/tables/key-schema';
 import { LIFE_SCHOOLS, type LifeSchool } from '@/core/wear/life-schools';
+import { idSchema } from './answers/shared';
 
 /** A record named in the path. */
 export const byId = z.strictObject({ id: z.uuid('This is not an identifier.') });
@@ -9,3 +10,9 @@ export const byId = z.strictObject({ id: z.uuid('This is not an identifier.') })
 export const INT4_MAX = 2_147_483_647;
 
 export const lifeSchoolSchema = keySchema<LifeSchool>(LIFE_SCHOOLS);
+
+/** A name that must be there: `Enter the place.` */
+export const named = (what: string) => z.string().trim().min(1, `Enter the ${what}.`).max(120);
+
+/** Something that was added, by its identifier. */
+export const addedSchema = z.object({ id: idSchema });

@@ -1,28 +1,23 @@
 import { z } from 'zod';
 import {
-  clinicRecordSchema,
-  patientRecordSchema,
   patientSheetSchema,
-  patientSummarySchema,
   presenceAnswerSchema,
   todayItemSchema,
-  tokenRecordSchema,
   visitRecordSchema,
 } from '@/contract/answers/records';
 import { daySchema, idSchema, momentSchema, stepRecordSchema } from '@/contract/answers/shared';
 import { handOverSchema, isoDay, savedStepSchema, stepStateSchema } from '@/core/visit/contents';
+import { access } from './access';
 import { calculations } from './calculations';
-import { byId, INT4_MAX } from './common';
+import { addedSchema, byId, INT4_MAX } from './common';
 import { devices } from './devices';
 import { knowledge } from './knowledge';
 import { operation } from './operation';
+import { patients } from './patients';
+import { pairLogSchema } from './patients-schema';
 import { people } from './people';
-import { clinicDefaultsSchema, newTokenSchema, pairLogSchema, patientSchema } from './people-schema';
 import { ROUTES } from './routes';
 import { shoes } from './shoes';
-
-/** Something that was added, by its identifier. */
-const addedSchema = z.object({ id: idSchema });
 
 /** Every call below /api/v1. */
 export const api = {
@@ -31,41 +26,14 @@ export const api = {
   ...knowledge,
   ...shoes,
   ...people,
+  ...patients,
+  ...access,
   today: operation(ROUTES.today, {
     id: 'today',
     answer: z.array(todayItemSchema),
     tag: 'records',
-    summary: 'Who needs what, most urgent first',
-  }),
-  findPatients: operation(ROUTES.findPatients, {
-    id: 'findPatients',
-    answer: z.array(patientSummarySchema),
-    tag: 'records',
-    summary: 'Patients by part of the name',
-    query: z.object({ q: z.string().max(80).optional() }),
-  }),
-  addPatient: operation(ROUTES.addPatient, {
-    id: 'addPatient',
-    answer: addedSchema,
-    tag: 'records',
-    summary: 'Add a patient',
-    body: patientSchema,
-    status: 201,
-  }),
-  patient: operation(ROUTES.patient, {
-    id: 'readPatient',
-    answer: patientRecordSchema,
-    tag: 'records',
-    summary: 'A patient with pairs and visits',
-    params: byId,
-  }),
-  changePatient: operation(ROUTES.changePatient, {
-    id: 'changePatient',
-    answer: patientSummarySchema,
-    tag: 'records',
-    summary: 'Change a patient’s record',
-    params: byId,
-    body: patientSchema.partial(),
+    summary: 'Who needs what, most urgent first; of one site where one is named',
+    query: z.object({ site: z.uuid('This is not an identifier.').optional() }),
   }),
   startVisit: operation(ROUTES.startVisit, {
     id: 'startVisit',
@@ -136,34 +104,6 @@ export const api = {
     summary: 'Retire a pair',
     params: byId,
     body: z.strictObject({ on: isoDay }),
-  }),
-  changeClinic: operation(ROUTES.changeClinic, {
-    id: 'changeClinic',
-    answer: clinicRecordSchema,
-    tag: 'clinic',
-    summary: 'Change the clinic’s defaults',
-    body: clinicDefaultsSchema,
-  }),
-  tokens: operation(ROUTES.tokens, {
-    id: 'listTokens',
-    answer: z.array(tokenRecordSchema),
-    tag: 'clinic',
-    summary: 'One’s own access tokens',
-  }),
-  addToken: operation(ROUTES.addToken, {
-    id: 'addToken',
-    answer: z.object({ id: idSchema, token: z.string() }),
-    tag: 'clinic',
-    summary: 'Make an access token; it is shown once',
-    body: newTokenSchema,
-    status: 201,
-  }),
-  removeToken: operation(ROUTES.removeToken, {
-    id: 'removeToken',
-    tag: 'clinic',
-    summary: 'Revoke an access token',
-    params: byId,
-    status: 204,
   }),
 } as const;
 

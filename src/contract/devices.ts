@@ -85,7 +85,7 @@ const device = <const Id extends string, const P extends string, Q extends z.Zod
   produces: P,
   summary: string,
   query: Q,
-) => operation(route, { id, tag: 'simulated devices', produces, summary, query });
+) => operation(route, { id, tag: 'devices', produces, summary, query });
 
 /** Simulated devices: each answers with a file in the open format that the real one would write. */
 export const devices = {

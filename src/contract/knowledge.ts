@@ -44,6 +44,7 @@ export const knowledge = {
       'Which issued specifications would change: a line of JSON each, with progress; closing it cancels',
     body: houseRulesSchema,
     bodyLimit: 1_000_000,
+    changesNothing: true,
     produces: 'application/x-ndjson',
   }),
   replay: operation(ROUTES.replay, {

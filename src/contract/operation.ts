@@ -1,11 +1,13 @@
 import type { z } from 'zod';
+import type { Area } from './people-schema';
 import type { Route } from './routes';
 
 /** What is said of one call of the HTTP API beside its route: endpoint, client and OpenAPI document all read it. */
 export interface Description {
   id: string;
   summary: string;
-  tag: string;
+  /** The area that a token may be limited to. */
+  tag: Area;
   params?: z.ZodObject;
   query?: z.ZodObject;
   body?: z.ZodType;
@@ -14,6 +16,8 @@ export interface Description {
   /** What stands on the server instead, where a 409 says that somebody came first. */
   conflict?: z.ZodType;
   status?: 200 | 201 | 204;
+  /** Asks by POST and changes nothing: a token that only reads may call it. */
+  changesNothing?: true;
   /** Media type of an answer that is a file or a stream and no single JSON value. */
   produces?: string;
   /** Body limit in bytes where it differs from the general one. */

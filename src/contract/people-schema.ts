@@ -1,50 +1,73 @@
 import { z } from 'zod';
-import { dayOf } from '@/core/calendar/days';
-import { FINDINGS } from '@/core/findings/findings';
+import { formatsSchema } from '@/core/formats/formats-schema';
 import { schoolSchema } from '@/core/prescribe/engine/schema';
+import { retentionSchema } from '@/core/retention/keep-until';
 import { keySchema } from '@/core/tables/key-schema';
 import { isoDay } from '@/core/visit/contents';
 import { idSchema, momentSchema } from './answers/shared';
-import { lifeSchoolSchema } from './common';
+import { lifeSchoolSchema, named } from './common';
 import type { Role } from './routes';
-
-const named = (what: string) => z.string().trim().min(1, `Enter the ${what}.`).max(120);
-
-export const patientSchema = z.strictObject({
-  givenName: named('given name'),
-  familyName: named('family name'),
-  bornOn: isoDay
-    .refine((day) => day <= dayOf(new Date()), 'A date of birth cannot lie ahead.')
-    .refine((day) => day > '1900-01-01', 'Check the year of birth.'),
-  sizingGroup: keySchema(FINDINGS.sizingGroup.options),
-  heightMm: z
-    .int()
-    .min(400, 'Height lies between 40 and 250 cm.')
-    .max(2500, 'Height lies between 40 and 250 cm.')
-    .nullish(),
-  occupation: z.string().max(200).optional(),
-  school: schoolSchema.nullish(),
-});
-
-export const pairLogSchema = z.strictObject({
-  on: isoDay,
-  distanceKm: z
-    .number()
-    .min(0, 'A distance is not negative.')
-    .max(3000, 'Over 3000 km in one entry: check the unit.')
-    .nullish(),
-  comfort: z
-    .int('Comfort is a whole number from 0 to 100.')
-    .min(0)
-    .max(100, 'Comfort lies between 0 and 100.')
-    .nullish(),
-  note: z.string().max(600).optional(),
-});
 
 export const clinicDefaultsSchema = z.strictObject({
   school: schoolSchema.optional(),
   lifeSchool: lifeSchoolSchema.optional(),
+  name: named('name of the clinic').optional(),
+  place: named('place').optional(),
+  formats: formatsSchema.optional(),
+  /** Who has no second factor yet is led to set one up and sees nothing else. */
+  secondFactorRequired: z.boolean().optional(),
+  retention: retentionSchema.optional(),
 });
+
+/** A place of the clinic where patients are seen. */
+export const siteSchema = z.strictObject({ name: named('name of the site'), place: named('place') });
+export interface SiteRecord {
+  id: string;
+  name: string;
+  place: string;
+  closed: boolean;
+}
+export const siteRecordSchema: z.ZodType<SiteRecord> = z.object({
+  id: idSchema,
+  name: z.string(),
+  place: z.string(),
+  closed: z.boolean(),
+});
+
+/** A browser in which somebody is signed in. */
+export interface SessionRecord {
+  id: string;
+  /** As the browser names itself. */
+  browser: string;
+  since: string;
+  lastUsedAt: string;
+  /** The one that asks. */
+  here: boolean;
+}
+export const sessionRecordSchema: z.ZodType<SessionRecord> = z.object({
+  id: z.string(),
+  browser: z.string(),
+  since: momentSchema,
+  lastUsedAt: momentSchema,
+  here: z.boolean(),
+});
+
+/** What a token is for: parts of the API, by the tag of each operation. */
+export const AREAS = {
+  calculations: 'calculations',
+  knowledge: 'rules',
+  records: 'patients and pairs',
+  visits: 'visits',
+  shoes: 'shoes',
+  orders: 'orders',
+  clinic: 'the clinic and its tokens',
+  people: 'people, trail and outbox',
+  devices: 'simulated devices',
+} as const;
+export type Area = keyof typeof AREAS;
+
+export const TOKEN_ACCESS = { read: 'reads only', write: 'reads and changes' } as const;
+export type TokenAccess = keyof typeof TOKEN_ACCESS;
 
 export const newTokenSchema = z.strictObject({
   name: named('name of the token'),
@@ -52,6 +75,9 @@ export const newTokenSchema = z.strictObject({
     .int('Write whole days.')
     .min(1, 'A token lives 1 to 365 days.')
     .max(365, 'A token lives 1 to 365 days.'),
+  access: keySchema<TokenAccess>(TOKEN_ACCESS).default('read'),
+  /** Absent: every area. */
+  areas: z.array(keySchema<Area>(AREAS)).min(1, 'Choose at least one area.').optional(),
 });
 
 /** Where somebody stands in a clinic. */
@@ -100,6 +126,8 @@ export interface PersonRecord {
   lastSignInAt: string | null;
   secondFactor: boolean;
   sessions: number;
+  /** Signs in with an account of another clinic: password and second factor are looked after there. */
+  elsewhere: boolean;
 }
 export const personRecordSchema: z.ZodType<PersonRecord> = z.object({
   id: z.string(),
@@ -110,6 +138,7 @@ export const personRecordSchema: z.ZodType<PersonRecord> = z.object({
   lastSignInAt: momentSchema.nullable(),
   secondFactor: z.boolean(),
   sessions: z.int(),
+  elsewhere: z.boolean(),
 });
 
 /** What has become of a letter. */
@@ -146,11 +175,20 @@ export const joinSchema = z.strictObject({
   password: z.string().max(256),
 });
 
+/** One's own password, changed by whoever knows the one that holds. */
+export const passwordChangeSchema = z.strictObject({
+  current: z.string().min(1, 'Type the password that you have.').max(256),
+  password: z.string().max(256),
+});
+
 /** The first clinic and its first lead. */
 export const setUpSchema = z.strictObject({
   code: z.string().trim().min(1, 'Type the code that the console shows.').max(40),
   clinic: named('name of the clinic'),
   place: named('place'),
+  formats: formatsSchema,
+  school: schoolSchema,
+  lifeSchool: lifeSchoolSchema,
   name: named('name'),
   email,
   password: z.string().max(256),
@@ -166,12 +204,6 @@ export const AUDIT_ACTIONS = {
   erase: 'erased',
 } as const;
 export type AuditAction = keyof typeof AUDIT_ACTIONS;
-
-export const erasureSchema = z.strictObject({
-  /** Typed by whoever erases, so that nobody erases the wrong person. */
-  familyName: z.string().max(120),
-  reason: z.string().trim().min(3, 'Write why.').max(300),
-});
 
 /** Which part of the trail. */
 export const auditFilterSchema = z.strictObject({

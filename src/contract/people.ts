@@ -1,9 +1,7 @@
 import { z } from 'zod';
-import { byId } from './common';
 import { operation } from './operation';
 import {
   auditFilterSchema,
-  erasureSchema,
   invitationSchema,
   mailRecordSchema,
   personActionSchema,
@@ -46,21 +44,6 @@ export const people = {
     summary: 'Sign out everywhere, send a link for a new password, remove a second factor',
     params: byPerson,
     body: personActionSchema,
-  }),
-  exportPatient: operation(ROUTES.exportPatient, {
-    id: 'exportPatient',
-    tag: 'people',
-    summary: 'Everything that is kept of one person, as an archive of JSON and PDF',
-    params: byId,
-    produces: 'application/zip',
-  }),
-  erasePatient: operation(ROUTES.erasePatient, {
-    id: 'erasePatient',
-    tag: 'people',
-    summary: 'Erase one person: the family name is typed once more, and a reason',
-    params: byId,
-    body: erasureSchema,
-    status: 204,
   }),
   audit: operation(ROUTES.audit, {
     id: 'exportAudit',

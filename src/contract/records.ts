@@ -2,14 +2,17 @@ import type { PatientSheet } from '@/core/aftercare/patient-sheet';
 import type { InjuryMark } from '@/core/body-map/mark';
 import type { CatalogueReport } from '@/core/catalogue/catalogue-entry';
 import type { ShoeModel } from '@/core/catalogue/model';
+import type { ContactDetails } from '@/core/contact/reach';
 import type { SizingGroup } from '@/core/findings/findings';
 import type { Findings } from '@/core/findings/picture';
+import type { Formats } from '@/core/formats/formats';
 import type { HouseRules } from '@/core/knowledge/house-rules';
 import type { SchoolChoice } from '@/core/knowledge/schools';
 import type { Modification, OrderEvent, OrderState } from '@/core/orders/order';
 import type { ChangeReading } from '@/core/outcomes/real-change';
 import type { PictureChange } from '@/core/prescribe/counterfactual/preview';
 import type { Specification } from '@/core/prescribe/engine/specification';
+import type { Retention } from '@/core/retention/keep-until';
 import type { BenchAnswers } from '@/core/shoe/bench/read-bench';
 import type { FeatureReadings } from '@/core/shoe/readings/readings';
 import type { SwellingReading } from '@/core/swelling/course';
@@ -18,7 +21,9 @@ import type { IssuedPair } from '@/core/visit/read-visit';
 import type { SavedStep } from '@/core/visit/steps';
 import type { WearForecast, WearSurface } from '@/core/wear/forecast';
 import type { LifeSchool } from '@/core/wear/life-schools';
-import type { AuditAction } from './people-schema';
+import type { ConsentRecord } from './patients-schema';
+import type { Area, AuditAction, TokenAccess } from './people-schema';
+import type { Role } from './routes';
 
 /** Records as the API answers them. Days are ISO dates, moments ISO times. */
 
@@ -28,6 +33,9 @@ export interface ClinicRecord {
   place: string;
   school: SchoolChoice;
   lifeSchool: LifeSchool;
+  formats: Formats;
+  secondFactorRequired: boolean;
+  retention: Retention;
 }
 
 /** One version of a clinic's house rules. */
@@ -183,12 +191,14 @@ export interface HandedOver {
   reviewOn: string;
 }
 
-export interface PatientRecord extends PatientSummary {
+export interface PatientRecord extends PatientSummary, ContactDetails {
   heightMm: number | null;
   school: SchoolChoice | null;
   pairs: PairRecord[];
   visits: VisitSummary[];
   orders: OrderRecord[];
+  archived: boolean;
+  consents: ConsentRecord[];
 }
 
 export interface VisitRecord {
@@ -210,6 +220,8 @@ export interface VisitRecord {
   steps: StepRecord[];
   /** Who is looking, for the observer of what is taken now. */
   reader: string;
+  /** What the reader is here: an assistant measures and answers no warning sign. */
+  readerRole: Role;
 }
 
 /** What was issued for one pair, and how the pair went out: with its sheet, or as an order. */
@@ -246,6 +258,8 @@ export type TodayKind =
 export interface TodayItem {
   kind: TodayKind;
   patient: { id: string; name: string; age: number };
+  /** How to reach them, or why not to; null where they are in the room. */
+  reach: string | null;
   /** What it is about, in words. */
   what: string;
   on: string;
@@ -258,6 +272,9 @@ export interface TokenRecord {
   createdAt: string;
   lastUsedAt: string | null;
   expiresAt: string;
+  access: TokenAccess;
+  /** Null: every area. */
+  areas: readonly Area[] | null;
 }
 
 export interface AuditRecord {

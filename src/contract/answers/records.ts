@@ -1,12 +1,18 @@
 import { z } from 'zod';
 import type { PatientSheet } from '@/core/aftercare/patient-sheet';
+import { CONTACT_WAYS, type ContactWay } from '@/core/contact/reach';
 import { findingsSchema } from '@/core/findings/schema';
 import type { LacingAdvice } from '@/core/fitting/lacing';
+import { formatsSchema } from '@/core/formats/formats-schema';
 import { schoolSchema } from '@/core/prescribe/engine/schema';
+import { retentionSchema } from '@/core/retention/keep-until';
+import { keySchema } from '@/core/tables/key-schema';
 import { injuryMarkSchema, savedStepSchema, swellingReadingSchema } from '@/core/visit/contents';
 import { modificationSchema } from '@/core/visit/try-on-schema';
 import type { WearForecast } from '@/core/wear/forecast';
 import { lifeSchoolSchema } from '../common';
+import { consentRecordSchema } from '../patients-schema';
+import { AREAS, type Area, ROLE_NAMES, TOKEN_ACCESS, type TokenAccess } from '../people-schema';
 import type {
   ClinicRecord,
   EarlierVisit,
@@ -21,6 +27,7 @@ import type {
   VisitRecord,
   VisitSummary,
 } from '../records';
+import type { Role } from '../routes';
 import {
   activitySchema,
   daySchema,
@@ -43,6 +50,9 @@ export const clinicRecordSchema: z.ZodType<ClinicRecord> = z.object({
   place: z.string(),
   school: schoolSchema,
   lifeSchool: lifeSchoolSchema,
+  formats: formatsSchema,
+  secondFactorRequired: z.boolean(),
+  retention: retentionSchema,
 });
 
 export const earlierVisitSchema: z.ZodType<EarlierVisit> = z.object({
@@ -138,6 +148,7 @@ export const visitRecordSchema: z.ZodType<VisitRecord> = z.object({
   earlier: z.array(earlierVisitSchema),
   steps: z.array(stepRecordSchema),
   reader: z.string(),
+  readerRole: keySchema<Role>(ROLE_NAMES),
 });
 
 export const pairLogEntrySchema: z.ZodType<PairLogEntry> = z.object({
@@ -219,6 +230,12 @@ export const patientRecordSchema: z.ZodType<PatientRecord> = z.object({
   pairs: z.array(pairRecordSchema),
   visits: z.array(visitSummarySchema),
   orders: z.array(orderRecordSchema),
+  contactBy: keySchema<ContactWay>(CONTACT_WAYS),
+  phone: z.string(),
+  email: z.string(),
+  address: z.string(),
+  archived: z.boolean(),
+  consents: z.array(consentRecordSchema),
   ...whoTheyAre,
 });
 
@@ -242,6 +259,7 @@ export const todayItemSchema: z.ZodType<TodayItem> = z.object({
     name: z.string(),
     age: z.number(),
   }),
+  reach: z.string().nullable(),
   what: z.string(),
   on: daySchema,
   visitId: z.string().nullable(),
@@ -253,6 +271,8 @@ export const tokenRecordSchema: z.ZodType<TokenRecord> = z.object({
   createdAt: momentSchema,
   lastUsedAt: momentSchema.nullable(),
   expiresAt: momentSchema,
+  access: keySchema<TokenAccess>(TOKEN_ACCESS),
+  areas: z.array(keySchema<Area>(AREAS)).nullable(),
 });
 
 export const presenceAnswerSchema: z.ZodType<PresenceAnswer> = z.object({
