@@ -1,15 +1,25 @@
 import { defineMiddleware } from 'astro:middleware';
+import { AsyncLocalStorage } from 'node:async_hooks';
 import type { APIContext } from 'astro';
-import { signedIn } from '@/server/auth/actor';
+import type { Formats } from '@/core/formats/formats';
+import { isWithin, signedIn } from '@/server/auth/actor';
 import { isOutage } from '@/server/database/outage';
 import { failed } from '@/server/http/endpoint';
-import { RETRY_SECONDS } from '@/server/http/problem';
+import { problemResponse, RETRY_SECONDS } from '@/server/http/problem';
 import { noteDuration } from '@/server/http/slow-requests';
+import { readFormatsFrom } from '@/ui/formats';
 
 const AWAY_PAGE = '/503';
 
 /** Pages anyone may see; the API answers for itself. */
 const OPEN = ['/sign-in', '/set-up', '/join', '/healthz', '/readyz', AWAY_PAGE, '/api/'];
+
+/** Where somebody is led who lacks the second factor that their clinic asks for, and what they may reach from there. */
+const SECOND_FACTOR_PAGE = '/second-factor';
+const WITHOUT_SECOND_FACTOR = [SECOND_FACTOR_PAGE, '/sign-out', '/switch'];
+
+const formatsOfRequest = new AsyncLocalStorage<Formats>();
+readFormatsFrom(() => formatsOfRequest.getStore());
 
 const SECURITY_HEADERS: Record<string, string> = {
   'x-content-type-options': 'nosniff',
@@ -41,9 +51,19 @@ export const onRequest = defineMiddleware(async (context, next) => {
     if (!OPEN.some((path) => pathname === path || (path.endsWith('/') && pathname.startsWith(path)))) {
       const who = await signedIn(context.request.headers);
       if (!who) return context.redirect(`/sign-in?to=${encodeURIComponent(pathname + context.url.search)}`);
+      // A page shows of every area.
+      if (who.by === 'token' && !isWithin(who.scope, context.request.method !== 'GET', null))
+        return problemResponse(403, 'This token does not reach so far.');
       context.locals.actor = who.actor;
-    }
-    response = await next();
+      context.locals.formats = who.formats;
+      context.locals.seats = who.seats;
+      context.locals.secondFactor = who.secondFactor;
+      context.locals.lacksSecondFactor = who.lacksSecondFactor;
+      context.locals.session = who.by === 'cookie' ? { id: who.sessionId, accountId: who.accountId } : null;
+      if (who.by === 'cookie' && who.lacksSecondFactor && !WITHOUT_SECOND_FACTOR.includes(pathname))
+        return context.redirect(SECOND_FACTOR_PAGE);
+      response = await formatsOfRequest.run(who.formats, next);
+    } else response = await next();
   } catch (error) {
     response = isOutage(error) && isPage(context) ? await awayPage(context) : failed(error);
   }

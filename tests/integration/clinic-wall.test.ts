@@ -3,7 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { kyselyOn } from '@/server/database/connection';
 import { migrate } from '@/server/database/migrate';
 import { asTenant } from '@/server/database/tenant';
-import { addPatient, findPatients, readPatient } from '@/server/services/people/patients';
+import { addPatient, findPatients, readPatient } from '@/server/services/patients/patients';
 import { startVisit } from '@/server/services/visits/visits';
 import { asOwner, FOLDER, freshDatabase, type TestDatabase } from './database';
 

@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type Actor, asTenant } from '@/server/database/tenant';
 import type { Refusal } from '@/server/http/problem';
 import { orderPair } from '@/server/services/orders/orders';
-import { addPatient } from '@/server/services/people/patients';
+import { addPatient } from '@/server/services/patients/patients';
 import { handOver } from '@/server/services/visits/hand-over';
 import { closeVisit, loadVisit, saveStep, startVisit } from '@/server/services/visits/visits';
 import { freshDatabase, type TestDatabase } from './database';

@@ -81,6 +81,7 @@ async function addClinic(ownerUrl: string, letter: string): Promise<TestClinic> 
         clinicId: id,
         role: roles[at]!,
         name: staff[at]!.name,
+        siteId: null,
       });
       return { id, lead: actor(0), practitioner: actor(1), assistant: actor(2) };
     });

@@ -24,7 +24,11 @@ beforeAll(async () => {
     .getSetCookie()
     .map((entry) => entry.split(';')[0])
     .join('; ');
-  token = (await asTenant(db.clinicA.lead, (tenant) => addToken(tenant, 'machine', 1))).token;
+  token = (
+    await asTenant(db.clinicA.lead, (tenant) =>
+      addToken(tenant, { name: 'machine', days: 1, access: 'write' }),
+    )
+  ).token;
 });
 afterAll(() => db.drop());
 
@@ -34,7 +38,7 @@ const echo = operation(
     id: 'echo',
     answer: z.object({ who: z.string(), size: z.number(), id: z.string() }),
     summary: '',
-    tag: 'test',
+    tag: 'records',
     params: z.strictObject({ id: z.uuid() }),
     body: z.strictObject({ size: z.number().max(10, 'At most ten.') }),
   },
@@ -126,7 +130,9 @@ describe('tokens and clinic defaults', () => {
   });
 
   it('an expired token opens nothing', async () => {
-    const old = await asTenant(db.clinicA.lead, (tenant) => addToken(tenant, 'old', -1));
+    const old = await asTenant(db.clinicA.lead, (tenant) =>
+      addToken(tenant, { name: 'old', days: -1, access: 'write' }),
+    );
     expect((await ask(route, { authorization: `Bearer ${old.token}` }, '{"size":1}')).status).toBe(401);
   });
 

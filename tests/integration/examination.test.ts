@@ -11,7 +11,7 @@ import { readMesh } from '@/formats/mesh';
 import { readPressureCsv } from '@/formats/pressure-csv';
 import { type Actor, asTenant } from '@/server/database/tenant';
 import { heavy } from '@/server/heavy/heavy';
-import { addPatient } from '@/server/services/people/patients';
+import { addPatient } from '@/server/services/patients/patients';
 import { readExamination } from '@/server/services/visits/examination-records';
 import { closeVisit, loadVisit, saveStep, startVisit } from '@/server/services/visits/visits';
 import { gaitFrame } from '@/simulators/gait-camera';

@@ -15,7 +15,7 @@ import {
   ruleUse,
   saveHouseRules,
 } from '@/server/services/knowledge/knowledge';
-import { addPatient } from '@/server/services/people/patients';
+import { addPatient } from '@/server/services/patients/patients';
 import { startVisit } from '@/server/services/visits/visits';
 import { freshDatabase, type TestDatabase } from './database';
 

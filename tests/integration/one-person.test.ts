@@ -2,17 +2,18 @@ import { unzipSync } from 'fflate';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { authDatabase } from '@/server/database/connection';
 import { type Actor, asTenant, audit } from '@/server/database/tenant';
-import type { Refusal } from '@/server/http/problem';
 import { sealTrails } from '@/server/jobs/jobs';
 import { ruleUse } from '@/server/services/knowledge/knowledge';
-import { erasePatient, exportPatient } from '@/server/services/people/one-person';
-import { addPatient, findPatients, readPatient } from '@/server/services/people/patients';
-import { readToday } from '@/server/services/people/today';
+import { addConsent } from '@/server/services/patients/consents';
+import { erasePatient, exportPatient } from '@/server/services/patients/one-person';
+import { addPatient, findPatients, readPatient } from '@/server/services/patients/patients';
+import { readToday } from '@/server/services/patients/today';
 import { checkTrail, exportTrail, readTrail } from '@/server/services/people/trail';
 import { handOver } from '@/server/services/visits/hand-over';
 import { readSheet } from '@/server/services/visits/sheets';
 import { loadVisit, saveStep, startVisit } from '@/server/services/visits/visits';
 import { asOwner, freshDatabase, type TestDatabase } from './database';
+import { refusal } from './signing-in';
 import { usualModel } from './usual-model';
 
 let db: TestDatabase;
@@ -37,6 +38,13 @@ async function somebody(): Promise<{ id: string; visitId: string }> {
       bornOn: '1970-05-06',
       sizingGroup: 'women',
       occupation: 'findable lamplighter',
+      address: '1 Findable Lane',
+    });
+    await addConsent(tenant, id, {
+      kind: 'share',
+      how: 'spoken',
+      givenOn: '2026-01-02',
+      note: 'findable words',
     });
     const { id: visitId } = await startVisit(tenant, id);
     const save = (step: Parameters<typeof saveStep>[2], content: unknown) =>
@@ -55,14 +63,6 @@ async function somebody(): Promise<{ id: string; visitId: string }> {
   });
 }
 
-const refusal = (work: Promise<unknown>): Promise<Refusal> =>
-  work.then(
-    () => {
-      throw new Error('was not refused');
-    },
-    (error) => error,
-  );
-
 describe('everything of one person', () => {
   it('goes out as one archive that opens anywhere, and that it went is noted', async () => {
     const { id } = await somebody();
@@ -79,6 +79,7 @@ describe('everything of one person', () => {
     expect(JSON.parse(text(/^specifications\//)).picture.body.medication).toBe('findable drops');
     expect(text(/^sheets\/.*pdf$/).slice(0, 5)).toBe('%PDF-');
     const trail = await asTenant(lead, (tenant) => readTrail(tenant, { action: 'export' }));
+    expect(text(/^README/)).toContain('has agreed to the record going to another practitioner');
     expect(trail[0]).toMatchObject({
       who: 'practitioner a',
       what: 'everything of this person',

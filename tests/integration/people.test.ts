@@ -2,16 +2,16 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { addDays } from '@/core/calendar/days';
 import { type Actor, asTenant } from '@/server/database/tenant';
 import type { Refusal } from '@/server/http/problem';
-import { changeClinic, readClinic } from '@/server/services/people/clinic';
-import { endPair, listPairs, logPair, today } from '@/server/services/people/pairs';
+import { endPair, listPairs, logPair, today } from '@/server/services/patients/pairs';
 import {
   addPatient,
   changePatient,
   findPatients,
   patientAudit,
   readPatient,
-} from '@/server/services/people/patients';
-import { readToday } from '@/server/services/people/today';
+} from '@/server/services/patients/patients';
+import { readToday } from '@/server/services/patients/today';
+import { changeClinic, readClinic } from '@/server/services/people/clinic';
 import { closeVisit, startVisit } from '@/server/services/visits/visits';
 import { freshDatabase, type TestDatabase } from './database';
 

@@ -9,8 +9,8 @@ import { loadDemo } from '@/server/cli/load-demo';
 import { kyselyOn } from '@/server/database/connection';
 import { ensureLogins, loginUrls, migrate } from '@/server/database/migrate';
 import { asTenant } from '@/server/database/tenant';
-import { erasePatient } from '@/server/services/people/one-person';
-import { readPatient } from '@/server/services/people/patients';
+import { erasePatient } from '@/server/services/patients/one-person';
+import { readPatient } from '@/server/services/patients/patients';
 import { ensurePrograms } from '../../scripts/lib/postgres.mjs';
 import { FOLDER } from './database';
 
@@ -108,7 +108,7 @@ describe('backup and restore', () => {
     await prepare(source);
     await loadDemo(source, new Date());
     const manifest = await backup(source, file, ensurePrograms());
-    expect(manifest.tables['public.patient']?.rows).toBe('60');
+    expect(manifest.tables['public.patient']?.rows).toBe('61');
     expect(manifest.tables['auth.account']?.rows).toBe('3');
     expect(Number(manifest.tables['public.knowledge_edition']?.rows)).toBeGreaterThan(1);
     expect(manifest.replay.looked).toBe(50);
@@ -122,7 +122,7 @@ describe('backup and restore', () => {
     const { app } = loginUrls(target, 'another secret of another machine, 0123456789');
     const database = kyselyOn(app, 1);
     const { clinic_id: clinicId, id } = await firstPatient(source);
-    const actor = { userId: 'x', clinicId, role: 'lead' as const, name: 'after the restore' };
+    const actor = { userId: 'x', clinicId, role: 'lead' as const, name: 'after the restore', siteId: null };
     const patient = await asTenant(actor, (tenant) => readPatient(tenant, id), database);
     expect(patient.visits.length).toBeGreaterThan(0);
     await database.destroy();
@@ -131,7 +131,7 @@ describe('backup and restore', () => {
 
   it('who was erased after a backup is erased again when that older backup is restored', async () => {
     const { clinic_id: clinicId, id } = await firstPatient(source);
-    const actor = { userId: 'x', clinicId, role: 'lead' as const, name: 'who erases' };
+    const actor = { userId: 'x', clinicId, role: 'lead' as const, name: 'who erases', siteId: null };
     const live = kyselyOn(loginUrls(source, SECRET).app, 1);
     const { familyName } = await asTenant(actor, (tenant) => readPatient(tenant, id), live);
     await asTenant(actor, (tenant) => erasePatient(tenant, id, { familyName, reason: 'asked for it' }), live);

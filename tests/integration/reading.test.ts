@@ -10,7 +10,7 @@ import { readVisit } from '@/core/visit/read-visit';
 import { stepTable } from '@/core/visit/steps';
 import { type Actor, asTenant } from '@/server/database/tenant';
 import type { Refusal } from '@/server/http/problem';
-import { addPatient } from '@/server/services/people/patients';
+import { addPatient } from '@/server/services/patients/patients';
 import { handOver } from '@/server/services/visits/hand-over';
 import { readRationale } from '@/server/services/visits/rationales';
 import { loadVisit, saveStep, startVisit } from '@/server/services/visits/visits';

@@ -1,38 +1,42 @@
-import type { Role } from '@/contract/routes';
+import type { Area, TokenAccess } from '@/contract/people-schema';
 import { authDatabase } from '../database/connection';
-import type { Actor } from '../database/tenant';
 import { auth, LONGEST_SESSION_MS } from './auth';
+import { type Seated, seatOf, seatOfToken } from './seats';
 import { hashToken } from './token';
 
-/** How somebody proved who they are: only a browser's cookie needs an origin check. */
-export interface SignedIn {
-  actor: Actor;
-  by: 'cookie' | 'token';
+/** What a token may do; `areas` null: everywhere. */
+export interface TokenScope {
+  access: TokenAccess;
+  areas: readonly Area[] | null;
 }
+
+/** How somebody proved who they are: only a browser's cookie needs an origin check, only a token has a scope. */
+export type SignedIn = Seated &
+  ({ by: 'cookie'; sessionId: string; accountId: string } | { by: 'token'; scope: TokenScope });
 
 /** Who a request comes from, or null. A bearer token wins over a cookie. */
 export async function signedIn(headers: Headers): Promise<SignedIn | null> {
   const bearer = /^Bearer (.+)$/.exec(headers.get('authorization') ?? '')?.[1];
-  if (bearer) {
-    const actor = await actorOfToken(bearer);
-    return actor && { actor, by: 'token' };
-  }
-  const session = await auth().api.getSession({ headers });
-  if (!session || Date.now() - session.session.createdAt.getTime() > LONGEST_SESSION_MS) return null;
-  if (session.user.standing !== 'active') return null;
-  const { id, clinicId, role, name } = session.user;
-  return { actor: { userId: id, clinicId, role: role as Role, name }, by: 'cookie' };
+  if (bearer) return byToken(bearer);
+  const found = await auth().api.getSession({ headers });
+  if (!found || Date.now() - found.session.createdAt.getTime() > LONGEST_SESSION_MS) return null;
+  const accountId = found.user.id;
+  const seat = await seatOf(accountId, found.session.seat ?? null);
+  return seat && { ...seat, by: 'cookie', sessionId: found.session.id, accountId };
 }
 
-async function actorOfToken(token: string): Promise<Actor | null> {
-  const { rows } = await authDatabase().query<Actor>(
-    `with used as (
-       update public.access_token set last_used_at = now() where hash = $1 and expires_at > now()
-       returning user_id, clinic_id
-     )
-     select u.id as "userId", u.clinic_id as "clinicId", u.role, u.name
-     from used join auth."user" u on u.id = used.user_id and u.clinic_id = used.clinic_id and u.standing = 'active'`,
+async function byToken(token: string): Promise<SignedIn | null> {
+  const { rows } = await authDatabase().query<TokenScope & { userId: string; clinicId: string }>(
+    `update public.access_token set last_used_at = now() where hash = $1 and expires_at > now()
+     returning user_id as "userId", clinic_id as "clinicId", access, areas`,
     [hashToken(token)],
   );
-  return rows[0] ?? null;
+  const [used] = rows;
+  if (!used) return null;
+  const seat = await seatOfToken(used.userId, used.clinicId);
+  return seat && { ...seat, by: 'token', scope: { access: used.access, areas: used.areas } };
 }
+
+/** Whether a token's scope reaches so far. Reading is what changes nothing, a calculation too. */
+export const isWithin = ({ access, areas }: TokenScope, changes: boolean, area: Area | null): boolean =>
+  (access === 'write' || !changes) && (areas === null || (area !== null && areas.includes(area)));

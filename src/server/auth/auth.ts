@@ -1,7 +1,9 @@
 import { betterAuth } from 'better-auth';
 import { twoFactor } from 'better-auth/plugins/two-factor';
 import { authDatabase } from '../database/connection';
+import { log } from '../http/log';
 import { siteOrigin } from '../http/site-origin';
+import { takeSeat } from './seats';
 
 /** A session ends after so long without a request, and in any case after a day: ours, a setting of this file. */
 const IDLE_SECONDS = 8 * 3600;
@@ -18,12 +20,18 @@ function createAuth() {
     basePath: '/api/auth',
     trustedOrigins: [siteOrigin()],
     emailAndPassword: { enabled: true, disableSignUp: true, minPasswordLength: 12, maxPasswordLength: 128 },
-    session: { expiresIn: IDLE_SECONDS, updateAge: 60 * 10 },
+    session: {
+      expiresIn: IDLE_SECONDS,
+      updateAge: 60 * 10,
+      additionalFields: { seat: { type: 'string', required: false, input: false } },
+    },
     user: {
       additionalFields: {
+        // Columns that a seat needs; who may sit where is read from them elsewhere.
         clinicId: { type: 'string', required: true, input: false, fieldName: 'clinic_id' },
         role: { type: 'string', required: true, input: false },
         standing: { type: 'string', required: true, input: false },
+        contactEmail: { type: 'string', required: true, input: false, fieldName: 'contact_email' },
       },
     },
     databaseHooks: {
@@ -31,11 +39,8 @@ function createAuth() {
         create: {
           // Whoever was suspended or has left signs in nowhere, whatever they still know.
           before: async ({ userId }) => {
-            const { rowCount } = await authDatabase().query(
-              `update auth."user" set "lastSignInAt" = now() where id = $1 and standing = 'active'`,
-              [userId],
-            );
-            return rowCount === 1;
+            const seat = await takeSeat(userId);
+            return seat ? undefined : false;
           },
         },
       },
@@ -54,7 +59,12 @@ function createAuth() {
       defaultCookieAttributes: { httpOnly: true, sameSite: 'lax' },
       ipAddress: { ipAddressHeaders: [CLIENT_ADDRESS_HEADER] },
     },
-    logger: { level: 'error' },
+    // One line of JSON like everything else; an outage of the database would fill the log with stacks otherwise.
+    logger: {
+      level: 'error',
+      log: (_, message, ...rest) =>
+        log.warn({ err: rest.find((part) => part instanceof Error) }, `sign-in: ${message.slice(0, 80)}`),
+    },
     telemetry: { enabled: false },
   });
 }

@@ -31,11 +31,10 @@ export async function setUp(wanted: z.infer<typeof setUpSchema>): Promise<void> 
     if (rowCount !== 1)
       throw refusedAt('code', 'This is not the code that the console shows. It changes with each start.');
     const [clinicId, userId] = [randomUUID(), randomUUID()];
-    await client.query('insert into public.clinic (clinic_id, name, place) values ($1, $2, $3)', [
-      clinicId,
-      clinic,
-      place,
-    ]);
+    await client.query(
+      'insert into public.clinic (clinic_id, name, place, school, life_school, formats) values ($1, $2, $3, $4, $5, $6)',
+      [clinicId, clinic, place, wanted.school, wanted.lifeSchool, JSON.stringify(wanted.formats)],
+    );
     await client.query(
       `insert into auth."user" (id, clinic_id, name, email, "emailVerified", role) values ($1, $2, $3, $4, true, 'lead')`,
       [userId, clinicId, name, email.toLowerCase()],

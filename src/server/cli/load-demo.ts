@@ -8,6 +8,7 @@ import { DEMO_PASSWORD, DEMO_STAFF, type DemoClinic, type DemoPatient, demoClini
 import type { DemoOrder } from '@/demo/fitting';
 import { kyselyOn } from '../database/connection';
 import type { Database } from '../database/schema';
+import { addContacts } from './load-demo-contacts';
 
 /** Loads the demo clinic unless some clinic exists; two processes at once load it once. */
 export async function loadDemo(ownerUrl: string, now: Date): Promise<boolean> {
@@ -24,7 +25,8 @@ export async function loadDemo(ownerUrl: string, now: Date): Promise<boolean> {
       await sql`reset role`.execute(tx);
       await sql`select set_config('sovet.clinic', ${clinicId}, true)`.execute(tx);
       if (known.rows[0]?.loaded) return false;
-      const demo = demoClinic(now.toISOString().slice(0, 10));
+      const day = now.toISOString().slice(0, 10);
+      const demo = demoClinic(day);
       await tx
         .insertInto('clinic')
         .values({ clinic_id: clinicId, name: demo.name, place: demo.place })
@@ -51,6 +53,7 @@ export async function loadDemo(ownerUrl: string, now: Date): Promise<boolean> {
         )
         .execute();
       for (const patient of demo.patients) await addPatient(tx, clinicId, practitioner!, patient);
+      await addContacts(tx, clinicId, practitioner!, demo.patients, day);
       return true;
     });
   } finally {

@@ -1,17 +1,21 @@
 import type { Generated, JSONColumnType } from 'kysely';
-import type { AuditAction, MailState, PersonState } from '@/contract/people-schema';
+import type { Area, AuditAction, MailState, PersonState, TokenAccess } from '@/contract/people-schema';
 import type { Role } from '@/contract/routes';
 import type { PatientSheet } from '@/core/aftercare/patient-sheet';
 import type { ModelStatus, Stock } from '@/core/catalogue/model';
+import type { ConsentKind, ConsentWay } from '@/core/contact/consent';
+import type { ContactWay } from '@/core/contact/reach';
 import type { SizingGroup } from '@/core/findings/findings';
 import type { Findings } from '@/core/findings/picture';
 import type { TryOn } from '@/core/fitting/try-on';
+import type { Formats } from '@/core/formats/formats';
 import type { HouseChange } from '@/core/knowledge/house-rules';
 import type { Rule } from '@/core/knowledge/rule';
 import type { SchoolChoice } from '@/core/knowledge/schools';
 import type { Modification, OrderEvent, OrderState } from '@/core/orders/order';
 import type { Specification } from '@/core/prescribe/engine/specification';
 import type { Activity } from '@/core/purpose/serves';
+import type { Retention } from '@/core/retention/keep-until';
 import type { BenchAnswers } from '@/core/shoe/bench/read-bench';
 import type { FeatureValues } from '@/core/shoe/features';
 import type { FeatureReadings } from '@/core/shoe/readings/readings';
@@ -31,6 +35,9 @@ export interface Database {
     place: string;
     school: Generated<SchoolChoice>;
     life_school: Generated<LifeSchool>;
+    formats: JSONColumnType<Partial<Formats>, string | undefined, string>;
+    second_factor_required: Generated<boolean>;
+    retention: JSONColumnType<Retention, string | undefined, string>;
   };
   'auth.user': {
     id: string;
@@ -41,6 +48,11 @@ export interface Database {
     standing: PersonState;
     lastSignInAt: Date | null;
     twoFactorEnabled: Generated<boolean>;
+    /** The address that this clinic writes to. */
+    contact_email: Generated<string>;
+    /** The account that signs in for this seat, where it is not its own. */
+    person_of: Generated<string | null>;
+    site_id: Generated<string | null>;
     createdAt: Generated<Date>;
     updatedAt: Generated<Date>;
   };
@@ -48,7 +60,11 @@ export interface Database {
     id: string;
     clinic_id: string;
     userId: string;
+    /** Where it is not the seat of its own account. */
+    seat: string | null;
     createdAt: Date;
+    updatedAt: Date;
+    expiresAt: Date;
     userAgent: string | null;
   };
   'auth.twoFactor': { userId: string; clinic_id: string };
@@ -59,6 +75,39 @@ export interface Database {
     kind: 'invitation' | 'reset';
     expires_at: Date;
     used_at: Date | null;
+    tries: Generated<number>;
+  };
+  site: {
+    clinic_id: string;
+    id: Generated<string>;
+    name: string;
+    place: string;
+    closed: Generated<boolean>;
+  };
+  consent: {
+    clinic_id: string;
+    id: Generated<string>;
+    patient_id: string;
+    kind: ConsentKind;
+    how: ConsentWay;
+    given_on: string;
+    note: Generated<string>;
+    recorded_by: string;
+    recorded_at: Generated<Date>;
+    withdrawn_on: string | null;
+    withdrawn_by: string | null;
+  };
+  merge: {
+    clinic_id: string;
+    id: string;
+    kept: string;
+    folded: string;
+    folded_name: string;
+    /** Rows that moved, by table. */
+    moved: JSONColumnType<Readonly<Record<string, readonly string[]>>>;
+    by_user: string;
+    at: Date;
+    undone_at: Date | null;
   };
   erasure: { clinic_id: string; patient_id: string; reason: string; by_user: string; at: Generated<Date> };
   audit_seal: {
@@ -95,6 +144,12 @@ export interface Database {
     school: SchoolChoice | null;
     created_at: Generated<Date>;
     erased: Generated<boolean>;
+    phone: Generated<string>;
+    email: Generated<string>;
+    address: Generated<string>;
+    contact_by: Generated<ContactWay>;
+    archived_at: Date | null;
+    site_id: Generated<string | null>;
   };
   visit: {
     clinic_id: string;
@@ -104,6 +159,7 @@ export interface Database {
     started_at: Generated<Date>;
     closed_at: Date | null;
     closed_because: string | null;
+    site_id: Generated<string | null>;
   };
   visit_step: {
     clinic_id: string;
@@ -273,6 +329,9 @@ export interface Database {
     created_at: Generated<Date>;
     last_used_at: Date | null;
     expires_at: Date;
+    access: TokenAccess;
+    /** Null: every area. */
+    areas: readonly Area[] | null;
   };
   audit_entry: {
     clinic_id: string;

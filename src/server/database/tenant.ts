@@ -10,6 +10,8 @@ export interface Actor {
   clinicId: string;
   role: Role;
   name: string;
+  /** At which site of the clinic, where it has several. */
+  siteId: string | null;
 }
 
 /** A transaction that has said which clinic it speaks for, and who speaks. */

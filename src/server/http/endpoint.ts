@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { APIContext, APIRoute } from 'astro';
 import type { z } from 'zod';
 import type { AnswerOf, Checked, FieldError, Operation } from '@/contract/operation';
-import { type SignedIn, signedIn } from '../auth/actor';
+import { isWithin, type SignedIn, signedIn } from '../auth/actor';
 import { isOutage, isUniqueViolation } from '../database/outage';
 import { type Actor, asTenant, audit, type Tenant } from '../database/tenant';
 import { readJson } from './body';
@@ -17,6 +17,8 @@ export interface Call<O> {
   body: Checked<O, 'body'>;
   /** For a use case that reads its body as it comes: a file of any size. */
   request: Request;
+  /** The browser's session; null where a token asks. */
+  sessionId: string | null;
 }
 
 /** What the contract says, or a response of its own where that is a file or a stream. */
@@ -60,9 +62,13 @@ function answering<const O extends Operation>(
         context.request.headers.get('origin') !== expectedOrigin(context.url)
       )
         return problemResponse(403, 'This request came from another site.');
+      if (who.by === 'token' && !isWithin(who.scope, changes && !asksOnly(operation), operation.tag))
+        throw new Refusal(403, 'This token does not reach so far.');
+      if (who.by === 'cookie' && who.lacksSecondFactor)
+        return problemResponse(403, 'This clinic asks for a second factor. Set it up first.');
       if (!operation.roles.includes(who.actor.role))
         throw new Refusal(403, `Only ${operation.roles.join(' or ')} may do this.`);
-      const call = await readCall(operation, context);
+      const call = await readCall(operation, context, who.by === 'cookie' ? who.sessionId : null);
       const answer = await work(who.actor, call);
       // A use case that answers with a file brings its own response.
       if (answer instanceof Response) return answer;
@@ -85,9 +91,13 @@ async function noteRefusal(actor: Actor, { id }: Operation): Promise<void> {
   );
 }
 
+const asksOnly = ({ tag, changesNothing }: Operation): boolean =>
+  changesNothing === true || tag === 'calculations';
+
 async function readCall<O extends Operation>(
   operation: O,
   { params, url, request }: APIContext,
+  sessionId: string | null,
 ): Promise<Call<O>> {
   const errors: FieldError[] = [];
   const check = (schema: z.ZodType | undefined, value: unknown, under: string[]): unknown => {
@@ -108,6 +118,7 @@ async function readCall<O extends Operation>(
       ? check(operation.body, (await readJson(request, operation.bodyLimit)) ?? {}, [])
       : undefined,
     request,
+    sessionId,
   };
   if (errors.length > 0) throw new Refusal(422, 'Some values cannot be accepted.', { errors });
   // Each part has just passed its schema.

@@ -8,16 +8,16 @@ import { tooManyFrom } from './tries';
 
 const LIMIT = 8 * 1024;
 
-/** An endpoint for who has no account yet: small bodies, own origin, few tries from one address. */
+/** An endpoint for who has no account yet, or is about to prove it: small bodies, own origin, few tries from one address. */
 export function openEndpoint<Body, Answer>(
   schema: z.ZodType<Body>,
-  work: (body: Body) => Promise<Answer>,
+  work: (body: Body, headers: Headers) => Promise<Answer>,
 ): APIRoute {
   return async ({ request, url, clientAddress }) => {
     try {
       if (request.headers.get('origin') !== expectedOrigin(url))
         return problemResponse(403, 'This request came from another site.');
-      if (tooManyFrom(clientAddress))
+      if (await tooManyFrom(clientAddress))
         return problemResponse(429, 'Too many tries. Wait a minute, then try again.');
       const body = (await readJson(request, LIMIT)) ?? {};
       const bad = unkeepableText(body);
@@ -26,7 +26,9 @@ export function openEndpoint<Body, Answer>(
         throw new Refusal(422, 'Some values cannot be accepted.', {
           errors: [...bad, ...(checked.success ? [] : fieldErrors(checked.error))],
         });
-      return Response.json(await work(checked.data), { headers: { 'cache-control': 'no-store' } });
+      return Response.json(await work(checked.data, request.headers), {
+        headers: { 'cache-control': 'no-store' },
+      });
     } catch (error) {
       return failed(error);
     }

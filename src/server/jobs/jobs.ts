@@ -8,6 +8,8 @@ import { sendWaitingMail } from '../mail/send';
 const JOBS = {
   outbox: { every: '* * * * *', work: sendWaitingMail },
   seal: { every: '*/10 * * * *', work: sealTrails },
+  tidy: { every: '43 * * * *', work: tidy },
+  retention: { every: '17 3 * * *', work: eraseDue },
 } as const satisfies Record<string, { every: string; work: () => Promise<unknown> }>;
 export const JOB_NAMES = keysOf(JOBS);
 
@@ -15,6 +17,23 @@ export const JOB_NAMES = keysOf(JOBS);
 export async function sealTrails(): Promise<void> {
   const { rows } = await authDatabase().query<{ clinic_id: string }>('select clinic_id from public.clinic');
   for (const { clinic_id } of rows) await authDatabase().query('select public.seal_audit($1)', [clinic_id]);
+}
+
+/** Erases closed records whose time of keeping is up, as their person asked. */
+export async function eraseDue(): Promise<void> {
+  const { rows } = await authDatabase().query<{ clinic_id: string }>('select clinic_id from public.clinic');
+  for (const { clinic_id } of rows) await authDatabase().query('select public.erase_due($1)', [clinic_id]);
+}
+
+/** Forgets counts, links and sessions that mean nothing any more. */
+export async function tidy(): Promise<void> {
+  for (const what of [
+    `auth.sign_in_guard where last_at < now() - interval '1 day'`,
+    `auth.password_link where expires_at < now() - interval '30 days'`,
+    `auth.session where "expiresAt" < now() - interval '1 day'`,
+    `auth.verification where "expiresAt" < now() - interval '1 day'`,
+  ])
+    await authDatabase().query(`delete from ${what}`);
 }
 
 export const JOBS_SCHEMA = 'pgboss';

@@ -1,5 +1,5 @@
 import { api } from '@/contract/contract';
 import { endpoint } from '@/server/http/endpoint';
-import { readToday } from '@/server/services/people/today';
+import { readToday } from '@/server/services/patients/today';
 
-export const GET = endpoint(api.today, readToday);
+export const GET = endpoint(api.today, (tenant, { query }) => readToday(tenant, query.site ?? null));

@@ -18,8 +18,9 @@ import { omitUndefined } from '@/core/tables/omit-undefined';
 import { requirePart } from '../../auth/require-part';
 import { audit, type Tenant } from '../../database/tenant';
 import { notFound, Refusal, valueOrRefusal } from '../../http/problem';
-import { today } from '../people/pairs';
-import { patientRow } from '../people/patients';
+import { today } from '../patients/pairs';
+import { patientRow } from '../patients/patient-row';
+
 import { knownModels, modelNamed, storeEntries, tieForerunners } from '../shoes/catalogue-store';
 import { noteChange } from '../shoes/models';
 import { closeWith, issueSpecification, modelInCatalogue, readyToIssue, sizesTried } from '../visits/issue';

@@ -1,6 +1,7 @@
 import type { z } from 'zod';
 import type { api } from '@/contract/contract';
 import type { ClinicRecord } from '@/contract/records';
+import { USUAL_FORMATS } from '@/core/formats/formats';
 import { audit, type Tenant } from '../../database/tenant';
 
 export async function readClinic({ tx }: Tenant): Promise<ClinicRecord> {
@@ -11,6 +12,9 @@ export async function readClinic({ tx }: Tenant): Promise<ClinicRecord> {
     place: row.place,
     school: row.school,
     lifeSchool: row.life_school,
+    formats: { ...USUAL_FORMATS, ...row.formats },
+    secondFactorRequired: row.second_factor_required,
+    retention: row.retention,
   };
 }
 
@@ -21,8 +25,15 @@ export async function changeClinic(
   const set = {
     ...(change.school ? { school: change.school } : {}),
     ...(change.lifeSchool ? { life_school: change.lifeSchool } : {}),
+    ...(change.name ? { name: change.name } : {}),
+    ...(change.place ? { place: change.place } : {}),
+    ...(change.formats ? { formats: JSON.stringify(change.formats) } : {}),
+    ...(change.retention ? { retention: JSON.stringify(change.retention) } : {}),
+    ...(change.secondFactorRequired === undefined
+      ? {}
+      : { second_factor_required: change.secondFactorRequired }),
   };
   if (Object.keys(set).length > 0) await tenant.tx.updateTable('clinic').set(set).execute();
-  await audit(tenant, 'write', 'clinic defaults', null);
+  await audit(tenant, 'write', `the clinic: ${Object.keys(change).join(', ')}`, null);
   return readClinic(tenant);
 }

@@ -14,6 +14,7 @@ import { notFound, Refusal } from '../../http/problem';
 import { siteOrigin } from '../../http/site-origin';
 import { nudgeOutbox } from '../../jobs/jobs';
 import { readClinic } from './clinic';
+import { endSessionsAt } from './sessions';
 
 const LINK_DAYS = { invitation: 7, reset: 1 } as const;
 
@@ -24,7 +25,8 @@ export async function listPeople({ tx }: Tenant): Promise<PersonRecord[]> {
     .select((is) => [
       'person.id',
       'person.name',
-      'person.email',
+      'person.contact_email',
+      'person.person_of',
       'person.role',
       'person.standing',
       'person.lastSignInAt',
@@ -32,7 +34,12 @@ export async function listPeople({ tx }: Tenant): Promise<PersonRecord[]> {
       is
         .selectFrom('auth.session as session')
         .select(({ fn }) => fn.countAll<string>().as('count'))
-        .whereRef('session.userId', '=', 'person.id')
+        .where(({ or, and, eb, ref }) =>
+          or([
+            eb('session.seat', '=', ref('person.id')),
+            and([eb('session.seat', 'is', null), eb('session.userId', '=', ref('person.id'))]),
+          ]),
+        )
         .as('sessions'),
     ])
     .orderBy(sql`array_position(array['active', 'invited', 'suspended', 'left'], person.standing)`)
@@ -41,23 +48,14 @@ export async function listPeople({ tx }: Tenant): Promise<PersonRecord[]> {
   return rows.map((row) => ({
     id: row.id,
     name: row.name,
-    email: row.email,
+    email: row.contact_email,
     role: row.role,
     state: row.standing,
     lastSignInAt: row.lastSignInAt?.toISOString() ?? null,
     secondFactor: row.twoFactorEnabled,
     sessions: Number(row.sessions ?? 0),
+    elsewhere: row.person_of !== null,
   }));
-}
-
-/** Whether one’s own sign-in asks for a code after the password. */
-export async function hasSecondFactor({ tx, actor }: Tenant): Promise<boolean> {
-  const row = await tx
-    .selectFrom('auth.user')
-    .select('twoFactorEnabled')
-    .where('id', '=', actor.userId)
-    .executeTakeFirst();
-  return row?.twoFactorEnabled ?? false;
 }
 
 async function person(tenant: Tenant, id: string): Promise<PersonRecord> {
@@ -103,7 +101,10 @@ export async function invite(
       id,
       clinic_id: tenant.actor.clinicId,
       name,
-      email: email.toLowerCase(),
+      // Until its person has opened the link, the seat has no address to sign in with: whoever has an account elsewhere joins
+      // with that, and nobody here learns which it is.
+      email: `${id}@seat.invalid`,
+      contact_email: email.toLowerCase(),
       role,
       standing: 'invited',
       lastSignInAt: null,
@@ -113,7 +114,7 @@ export async function invite(
     .executeTakeFirst();
   if (!added)
     throw new Refusal(422, 'This address cannot be invited.', {
-      errors: [{ path: ['email'], message: 'This address has an account already. Ask for another one.' }],
+      errors: [{ path: ['email'], message: 'Somebody of this clinic has this address already.' }],
     });
   const clinic = await readClinic(tenant);
   const link = await newLink(tenant, id, 'invitation');
@@ -140,10 +141,6 @@ async function keepALead(tenant: Tenant, leaving: string): Promise<void> {
   if (others.length === 0) throw new Refusal(409, 'A clinic needs a lead. Make somebody else a lead first.');
 }
 
-async function endSessions({ tx }: Tenant, userId: string): Promise<void> {
-  await tx.deleteFrom('auth.session').where('userId', '=', userId).execute();
-}
-
 /** Changes a role or a standing. Who is suspended or has left is signed out everywhere; what they did keeps their name. */
 export async function changePerson(
   tenant: Tenant,
@@ -168,7 +165,7 @@ export async function changePerson(
     .where('id', '=', id)
     .execute();
   if (change.state !== undefined && change.state !== 'active') {
-    await endSessions(tenant, id);
+    await endSessionsAt(tenant, id);
     await tenant.tx.deleteFrom('access_token').where('user_id', '=', id).execute();
     await tenant.tx.deleteFrom('auth.password_link').where('user_id', '=', id).execute();
   }
@@ -178,12 +175,17 @@ export async function changePerson(
 }
 
 export async function actOnPerson(tenant: Tenant, id: string, action: PersonAction): Promise<PersonRecord> {
-  const { name, email, state } = await person(tenant, id);
-  if (action === 'sign-out-everywhere') await endSessions(tenant, id);
+  const { name, email, state, elsewhere } = await person(tenant, id);
+  if (elsewhere && action !== 'sign-out-everywhere')
+    throw new Refusal(
+      409,
+      `${name} signs in with an account of another clinic: password and second factor are looked after there.`,
+    );
+  if (action === 'sign-out-everywhere') await endSessionsAt(tenant, id);
   else if (action === 'drop-second-factor') {
     await tenant.tx.deleteFrom('auth.twoFactor').where('userId', '=', id).execute();
     await tenant.tx.updateTable('auth.user').set({ twoFactorEnabled: false }).where('id', '=', id).execute();
-    await endSessions(tenant, id);
+    await endSessionsAt(tenant, id);
   } else {
     if (state === 'left' || state === 'suspended')
       throw new Refusal(

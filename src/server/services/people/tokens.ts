@@ -1,4 +1,6 @@
 import { addDays } from 'date-fns';
+import type { z } from 'zod';
+import type { newTokenSchema } from '@/contract/people-schema';
 import type { TokenRecord } from '@/contract/records';
 import { hashToken, newToken } from '../../auth/token';
 import { audit, type Tenant } from '../../database/tenant';
@@ -17,14 +19,15 @@ export async function listTokens({ tx, actor }: Tenant): Promise<TokenRecord[]> 
     createdAt: row.created_at.toISOString(),
     lastUsedAt: row.last_used_at?.toISOString() ?? null,
     expiresAt: row.expires_at.toISOString(),
+    access: row.access,
+    areas: row.areas,
   }));
 }
 
 /** Makes a token; this answer is the only time it can be read. */
 export async function addToken(
   tenant: Tenant,
-  name: string,
-  days: number,
+  { name, days, access, areas }: z.infer<typeof newTokenSchema>,
 ): Promise<{ id: string; token: string }> {
   const token = newToken();
   const { id } = await tenant.tx
@@ -36,10 +39,12 @@ export async function addToken(
       hash: hashToken(token),
       last_used_at: null,
       expires_at: addDays(new Date(), days),
+      access,
+      areas: areas ?? null,
     })
     .returning('id')
     .executeTakeFirstOrThrow();
-  await audit(tenant, 'write', 'access token made', null);
+  await audit(tenant, 'write', `access token made: ${access}, ${areas?.join(' ') ?? 'every area'}`, null);
   return { id, token };
 }
 

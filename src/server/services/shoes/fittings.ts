@@ -1,9 +1,31 @@
+import { consentState } from '@/core/contact/consent';
 import { clinicalPicture } from '@/core/examination/clinical-picture';
 import { fitObservationOf } from '@/core/fitting/fit-observation';
 import { contentsOf } from '@/core/visit/held';
 import { findingsOfSteps } from '@/core/visit/read-visit';
 import type { Tenant } from '../../database/tenant';
 import { stepsOf } from '../visits/visit-steps';
+
+/** Whoever took their consent back teaches nothing. */
+async function learnsNothing({ tx }: Tenant, visitId: string): Promise<boolean> {
+  const noted = await tx
+    .selectFrom('consent')
+    .innerJoin('visit', 'visit.patient_id', 'consent.patient_id')
+    .select(['kind', 'given_on', 'withdrawn_on'])
+    .where('visit.id', '=', visitId)
+    .where('kind', '=', 'learning')
+    .execute();
+  return (
+    consentState(
+      noted.map(({ kind, given_on, withdrawn_on }) => ({
+        kind,
+        givenOn: given_on,
+        withdrawnOn: withdrawn_on,
+      })),
+      'learning',
+    ) === 'withdrawn'
+  );
+}
 
 /**
  * Keeps what the try-ons of a visit teach about their models in step with what is saved: a misfit found here corrects the
@@ -17,7 +39,7 @@ export async function recordFittings(tenant: Tenant, visitId: string): Promise<v
     (tryOn) => fitObservationOf(tryOn, picture) ?? [],
   );
   const known =
-    fittings.length === 0
+    fittings.length === 0 || (await learnsNothing(tenant, visitId))
       ? []
       : await tx
           .selectFrom('shoe_model')

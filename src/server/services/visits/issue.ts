@@ -14,7 +14,8 @@ import { chosenTryOn, pairsLeft, readVisit } from '@/core/visit/read-visit';
 import type { Tenant } from '../../database/tenant';
 import { Refusal } from '../../http/problem';
 import { keepEdition } from '../knowledge/knowledge';
-import { patientRow } from '../people/patients';
+import { patientRow } from '../patients/patient-row';
+
 import { modelOf } from '../shoes/models';
 import { howItEnded, loadVisit, visitRow } from './visits';
 

@@ -8,8 +8,9 @@ import type { Specification } from '@/core/prescribe/engine/specification';
 import type { StepContents } from '@/core/visit/contents';
 import { wearForecast } from '@/core/wear/forecast';
 import type { Tenant } from '../../database/tenant';
+import type { patientRow } from '../patients/patient-row';
 import { readClinic } from '../people/clinic';
-import type { patientRow } from '../people/patients';
+import { placeOfWork } from '../people/sites';
 import { sizesTried } from './issue';
 
 export interface PairStart {
@@ -50,7 +51,7 @@ export async function startPair(
   });
   const sheet = patientSheet({
     patient: `${patient.given_name} ${patient.family_name}`,
-    clinic: `${clinic.name}, ${clinic.place}`,
+    clinic: await placeOfWork(tenant, clinic),
     shoe: modelTitle(model),
     size: size.both,
     startedOn,

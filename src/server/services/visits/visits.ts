@@ -12,8 +12,9 @@ import { audit, type Tenant } from '../../database/tenant';
 import { fieldErrors, notFound, Refusal } from '../../http/problem';
 import { issuedAt, readHouseRules } from '../knowledge/knowledge';
 import { listOrders } from '../orders/order-records';
+import { patientRow } from '../patients/patient-row';
+import { summaryOf } from '../patients/patients';
 import { readClinic } from '../people/clinic';
-import { patientRow, summaryOf } from '../people/patients';
 import { recordFittings } from '../shoes/fittings';
 import { recordOf, stepsOf } from './visit-steps';
 
@@ -35,6 +36,7 @@ export async function startVisit(tenant: Tenant, patientId: string): Promise<{ i
       clinic_id: tenant.actor.clinicId,
       patient_id: patientId,
       started_by: tenant.actor.userId,
+      site_id: tenant.actor.siteId,
       closed_at: null,
       closed_because: null,
     })
@@ -43,6 +45,12 @@ export async function startVisit(tenant: Tenant, patientId: string): Promise<{ i
     .returning('id')
     .executeTakeFirst();
   if (!visit) return (await open()) ?? startVisit(tenant, patientId);
+  // Whoever comes again is no longer put away, and belongs to where they come.
+  await tenant.tx
+    .updateTable('patient')
+    .set({ archived_at: null, ...(tenant.actor.siteId ? { site_id: tenant.actor.siteId } : {}) })
+    .where('id', '=', patientId)
+    .execute();
   await audit(tenant, 'write', 'visit started', patientId);
   return visit;
 }
@@ -159,6 +167,7 @@ export async function loadVisit(tenant: Tenant, id: string): Promise<VisitRecord
     })),
     ...(await earlierVisits(tenant, patient.id, visit.started_at)),
     reader: tenant.actor.name,
+    readerRole: tenant.actor.role,
     steps: await stepsOf(tenant, id),
   };
 }

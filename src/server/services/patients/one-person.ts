@@ -1,16 +1,21 @@
 import { strToU8, zipSync } from 'fflate';
 import { sql } from 'kysely';
 import type { z } from 'zod';
-import type { erasureSchema } from '@/contract/people-schema';
+import type { erasureSchema } from '@/contract/patients-schema';
+import { consentState } from '@/core/contact/consent';
+import { keepUntilInWords } from '@/core/retention/keep-until';
 import { audit, type Tenant } from '../../database/tenant';
 import { heavy } from '../../heavy/heavy';
 import { Refusal } from '../../http/problem';
+import { readClinic } from '../people/clinic';
 import { stepsOf } from '../visits/visit-steps';
-import { patientAudit, patientRow, readPatient } from './patients';
+import { patientRow } from './patient-row';
+import { patientAudit, readPatient } from './patients';
+import { closePatient, mustKeep } from './retention';
 
 const README = `Everything that the clinic keeps of one person.
 
-record.json           name, dates, pairs with their use, orders, visits
+record.json           name, dates, ways to reach, what was agreed to, pairs with their use, orders, visits
 visits/*.json         each visit step by step, as it was written
 specifications/*.json what was prescribed: findings, choices and result, with the edition of the rules
 sheets/*.pdf, *.json  what was taken home
@@ -19,6 +24,13 @@ trail.json            who read or changed this, the latest 50
 JSON is plain text (RFC 8259); lengths in millimetres, masses in kilograms, times in UTC.
 `;
 
+const PASSING_ON = {
+  given: 'This person has agreed to the record going to another practitioner.',
+  withdrawn: 'This person does not agree to the record going to another practitioner: it is for them alone.',
+  'not-asked':
+    'Whether this person agrees to the record going to another practitioner was not asked. Ask before you pass it on.',
+} as const;
+
 const json = (value: unknown): Uint8Array => strToU8(JSON.stringify(value, null, 2));
 
 /** Everything of one person in one archive: for them, or for the next practitioner. */
@@ -26,7 +38,7 @@ export async function exportPatient(tenant: Tenant, id: string): Promise<Respons
   const { tx } = tenant;
   const record = await readPatient(tenant, id);
   const files: Record<string, Uint8Array> = {
-    'README.txt': strToU8(README),
+    'README.txt': strToU8(`${README}\n${PASSING_ON[consentState(record.consents, 'share')]}\n`),
     'record.json': json(record),
     'trail.json': json(await patientAudit(tenant, id)),
   };
@@ -67,19 +79,28 @@ export async function exportPatient(tenant: Tenant, id: string): Promise<Respons
 
 /**
  * Erases one person: name, findings, prescriptions, sheets and notes go; that a visit took place and how long a pair lasted
- * stays without a name. The trail keeps who did what with which number. Not to be taken back.
+ * stays without a name. The trail keeps who did what with which number. Not to be taken back. Where a rule of the clinic
+ * obliges it to keep the record, that is closed from view until then, and erased by itself afterwards.
  */
 export async function erasePatient(
   tenant: Tenant,
   id: string,
   { familyName, reason }: z.infer<typeof erasureSchema>,
-): Promise<null> {
+): Promise<{ keptUntil: string | null; because: string | null }> {
   const patient = await patientRow(tenant, id);
   if (familyName.trim() !== patient.family_name)
     throw new Refusal(422, 'Nobody was erased.', {
       errors: [{ path: ['familyName'], message: 'This is not the family name of this patient.' }],
     });
+  const { retention, formats } = await readClinic(tenant);
+  const keep = await mustKeep(tenant, id, retention);
+  if (keep) {
+    const because = keepUntilInWords(keep, retention, formats);
+    await audit(tenant, 'erase', `closed from view; asked for: ${reason}. ${because}`, id);
+    await closePatient(tenant, id, { until: keep.until, because });
+    return { keptUntil: keep.until, because };
+  }
   await audit(tenant, 'erase', 'everything of this person', id);
   await sql`select erase_patient(${id}::uuid, ${reason}, ${tenant.actor.userId})`.execute(tenant.tx);
-  return null;
+  return { keptUntil: null, because: null };
 }

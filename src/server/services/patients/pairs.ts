@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import type { pairLogSchema } from '@/contract/people-schema';
+import type { pairLogSchema } from '@/contract/patients-schema';
 import type { PairLogEntry, PairRecord } from '@/contract/records';
 import { addDays, daysBetween } from '@/core/calendar/days';
 import { modelTitle } from '@/core/catalogue/model';

@@ -2,10 +2,12 @@ import { sql } from 'kysely';
 import type { TodayItem, TodayKind } from '@/contract/records';
 import { addDays, ageOn } from '@/core/calendar/days';
 import { modelTitle } from '@/core/catalogue/model';
+import { reach } from '@/core/contact/reach';
 import type { OrderState } from '@/core/orders/order';
 import type { Tenant } from '../../database/tenant';
 import { listOrders } from '../orders/order-records';
-import { readClinic } from './clinic';
+import { readClinic } from '../people/clinic';
+import { contactConsents } from './consents';
 import { listPairs, today } from './pairs';
 
 /** Most urgent first: somebody is in the room, then what is late, then what comes. */
@@ -25,19 +27,23 @@ const URGENCY: readonly TodayKind[] = [
 /** Reviews show from this many days before they are due. */
 const REVIEW_AHEAD_DAYS = 7;
 
-/** Who needs what, most urgent first. */
-export async function readToday(tenant: Tenant): Promise<TodayItem[]> {
+/** Who needs what, most urgent first; of one site where one is named. Records put away into the archive ask for nothing. */
+export async function readToday(tenant: Tenant, site: string | null = null): Promise<TodayItem[]> {
   const { tx } = tenant;
   const now = today();
   const { lifeSchool } = await readClinic(tenant);
+  let listed = tx
+    .selectFrom('patient')
+    .select(['id', 'given_name', 'family_name', 'born_on', 'phone', 'email', 'address', 'contact_by'])
+    .where('archived_at', 'is', null);
+  if (site !== null) listed = listed.where('site_id', '=', site);
   const patients = new Map(
-    (await tx.selectFrom('patient').select(['id', 'given_name', 'family_name', 'born_on']).execute()).map(
-      (row) => [
-        row.id,
-        { id: row.id, name: `${row.given_name} ${row.family_name}`, age: ageOn(row.born_on, today()) },
-      ],
-    ),
+    (await listed.execute()).map((row) => [
+      row.id,
+      { id: row.id, name: `${row.given_name} ${row.family_name}`, age: ageOn(row.born_on, now), row },
+    ]),
   );
+  const contact = await contactConsents(tenant);
   const items: TodayItem[] = [];
   const add = (
     kind: TodayKind,
@@ -47,7 +53,17 @@ export async function readToday(tenant: Tenant): Promise<TodayItem[]> {
     visitId: string | null = null,
   ) => {
     const patient = patients.get(patientId);
-    if (patient) items.push({ kind, patient, what, on, visitId });
+    if (!patient) return;
+    const { row, ...who } = patient;
+    const details = { contactBy: row.contact_by, phone: row.phone, email: row.email, address: row.address };
+    items.push({
+      kind,
+      patient: who,
+      reach: kind === 'visit-open' ? null : reach(details, contact.get(patientId) ?? 'not-asked').words,
+      what,
+      on,
+      visitId,
+    });
   };
 
   const open = await tx

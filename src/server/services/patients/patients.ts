@@ -1,15 +1,16 @@
 import { type Selectable, sql } from 'kysely';
 import type { z } from 'zod';
-import type { patientSchema } from '@/contract/people-schema';
+import type { patientChangeSchema, patientSchema } from '@/contract/patients-schema';
 import type { AuditRecord, PatientRecord, PatientSummary, VisitSummary } from '@/contract/records';
 import { ageOn } from '@/core/calendar/days';
 import { containing } from '../../database/like';
 import type { Database } from '../../database/schema';
 import { audit, type Tenant } from '../../database/tenant';
-import { notFound } from '../../http/problem';
 import { listOrders } from '../orders/order-records';
-import { readClinic } from './clinic';
+import { readClinic } from '../people/clinic';
+import { listConsents } from './consents';
 import { listPairs, today } from './pairs';
+import { patientRow } from './patient-row';
 
 type PatientRow = Omit<Selectable<Database['patient']>, 'clinic_id' | 'created_at'>;
 
@@ -23,10 +24,13 @@ export const summaryOf = (row: PatientRow): PatientSummary => ({
   occupation: row.occupation,
 });
 
-/** Patients whose name holds the words, by family name. */
-export async function findPatients(tenant: Tenant, words = ''): Promise<PatientSummary[]> {
+/** Patients whose name holds the words, by family name; those put away into the archive only where they are asked for. */
+export async function findPatients(tenant: Tenant, words = '', archived = false): Promise<PatientSummary[]> {
   await audit(tenant, 'read', 'list of patients', null);
-  let query = tenant.tx.selectFrom('patient').selectAll();
+  let query = tenant.tx
+    .selectFrom('patient')
+    .selectAll()
+    .where('archived_at', archived ? 'is not' : 'is', null);
   for (const word of words.trim().split(/\s+/).filter(Boolean)) {
     const like = containing(word);
     query = query.where((eb) => eb.or([eb('given_name', 'ilike', like), eb('family_name', 'ilike', like)]));
@@ -43,6 +47,10 @@ const columns = (patient: Partial<z.infer<typeof patientSchema>>) => ({
   ...(patient.heightMm !== undefined ? { height_mm: patient.heightMm } : {}),
   ...(patient.occupation !== undefined ? { occupation: patient.occupation } : {}),
   ...(patient.school !== undefined ? { school: patient.school } : {}),
+  ...(patient.phone !== undefined ? { phone: patient.phone } : {}),
+  ...(patient.email !== undefined ? { email: patient.email } : {}),
+  ...(patient.address !== undefined ? { address: patient.address } : {}),
+  ...(patient.contactBy !== undefined ? { contact_by: patient.contactBy } : {}),
 });
 
 export async function addPatient(
@@ -55,6 +63,7 @@ export async function addPatient(
     .values({
       ...columns(patient),
       clinic_id: tenant.actor.clinicId,
+      site_id: tenant.actor.siteId,
       given_name: givenName,
       family_name: familyName,
       born_on: bornOn,
@@ -63,12 +72,6 @@ export async function addPatient(
     .returning('id')
     .executeTakeFirstOrThrow();
   await audit(tenant, 'write', 'patient added', row.id);
-  return row;
-}
-
-export async function patientRow({ tx }: Tenant, id: string): Promise<Selectable<Database['patient']>> {
-  const row = await tx.selectFrom('patient').selectAll().where('id', '=', id).executeTakeFirst();
-  if (!row) throw notFound('This patient');
   return row;
 }
 
@@ -83,6 +86,12 @@ export async function readPatient(tenant: Tenant, id: string): Promise<PatientRe
     school: row.school,
     pairs: await listPairs(tenant, { patientId: id }, lifeSchool),
     orders: await listOrders(tenant, { patientId: id }),
+    phone: row.phone,
+    email: row.email,
+    address: row.address,
+    contactBy: row.contact_by,
+    archived: row.archived_at !== null,
+    consents: await listConsents(tenant, id),
     visits: await visitsOf(tenant, id),
   };
 }
@@ -122,13 +131,22 @@ async function visitsOf({ tx }: Tenant, patientId: string): Promise<VisitSummary
 export async function changePatient(
   tenant: Tenant,
   id: string,
-  change: Partial<z.infer<typeof patientSchema>>,
+  { archived, ...change }: z.infer<typeof patientChangeSchema>,
 ): Promise<PatientSummary> {
   await patientRow(tenant, id);
-  const set = columns(change);
+  const set = {
+    ...columns(change),
+    ...(archived === undefined ? {} : { archived_at: archived ? new Date() : null }),
+  };
   if (Object.keys(set).length > 0)
     await tenant.tx.updateTable('patient').set(set).where('id', '=', id).execute();
-  await audit(tenant, 'write', 'patient changed', id);
+  const what =
+    archived === undefined
+      ? 'patient changed'
+      : archived
+        ? 'put into the archive'
+        : 'taken out of the archive';
+  await audit(tenant, 'write', what, id);
   return summaryOf(await patientRow(tenant, id));
 }
 
@@ -137,7 +155,17 @@ export async function patientAudit({ tx }: Tenant, id: string): Promise<AuditRec
   const rows = await tx
     .selectFrom('audit_entry')
     .select(['at', 'who', 'action', 'what'])
-    .where('patient_id', '=', id)
+    .where((is) =>
+      is.or([
+        is('patient_id', '=', id),
+        // What was done with a record before it was folded into this one.
+        is(
+          'patient_id',
+          'in',
+          is.selectFrom('merge').select('folded').where('kept', '=', id).where('undone_at', 'is', null),
+        ),
+      ]),
+    )
     .orderBy('at', 'desc')
     .limit(50)
     .execute();
