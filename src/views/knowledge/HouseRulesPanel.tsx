@@ -5,6 +5,7 @@ import { type HouseChange, ruleOfChange } from '@/core/knowledge/house-rules';
 import { RULES } from '@/core/knowledge/knowledge-base';
 import { conditionInWords, wishInWords } from '@/core/prescribe/explain/rule-in-words';
 import { Field } from '@/ui/fields/Field';
+import { writtenDay } from '@/ui/formats';
 import { OwnRuleForm } from './OwnRuleForm';
 import { PreviewPanel } from './PreviewPanel';
 import type { HouseDraft } from './use-house-draft';
@@ -197,7 +198,7 @@ function Versions({ versions }: { versions: readonly HouseRulesVersion[] }) {
         {versions.map((version) => (
           <li key={version.version} className="border-t border-line py-2">
             <p>
-              <strong>{version.version}</strong>, {version.madeAt.slice(0, 10)}, {version.madeBy}:{' '}
+              <strong>{version.version}</strong>, {writtenDay(version.madeAt)}, {version.madeBy}:{' '}
               {version.note}
             </p>
             <details>

@@ -1,6 +1,7 @@
 import { useRef, useState } from 'react';
 import type { PreviewLine } from '@/contract/records';
 import { featureOf } from '@/core/shoe/features';
+import { writtenDay } from '@/ui/formats';
 import { readPreview } from './read-preview';
 import type { HouseDraft } from './use-house-draft';
 
@@ -71,7 +72,7 @@ export function PreviewPanel({ changes, settings }: Pick<HouseDraft, 'changes' |
         {found.map((change) => (
           <li key={change.specificationId} className="border-b border-line py-1">
             <a href={`/specifications/${change.specificationId}`}>
-              {change.patient}, {change.issuedAt.slice(0, 10)}
+              {change.patient}, {writtenDay(change.issuedAt)}
             </a>
             <ul className="text-sm pl-4">
               {change.targets.map((target) => (

@@ -11,6 +11,7 @@ import {
   possibleEvents,
 } from '@/core/orders/order';
 import { Field } from '@/ui/fields/Field';
+import { writtenDay } from '@/ui/formats';
 import { ArrivalForm } from './ArrivalForm';
 import { CollectForm } from './CollectForm';
 
@@ -54,15 +55,15 @@ export function OrderCard({ order: given, patient = false }: { order: OrderRecor
       {order.daysToReturn !== null && !['collected', 'returned'].includes(order.state) && (
         <p className={order.daysToReturn < 7 ? 'text-hold' : 'text-faint'}>
           {order.daysToReturn >= 0
-            ? `Can be sent back for ${order.daysToReturn} more days, until ${order.returnBy}.`
-            : `The term for sending it back ended on ${order.returnBy}.`}
+            ? `Can be sent back for ${order.daysToReturn} more days, until ${order.returnBy && writtenDay(order.returnBy)}.`
+            : `The term for sending it back ended on ${order.returnBy && writtenDay(order.returnBy)}.`}
         </p>
       )}
       {order.expectedOn && order.state === 'ordered' && (
         <p className={order.late ? 'text-hold' : 'text-faint'}>
           {order.late
-            ? `Was expected on ${order.expectedOn}: ask the supplier.`
-            : `Expected on ${order.expectedOn}.`}
+            ? `Was expected on ${writtenDay(order.expectedOn)}: ask the supplier.`
+            : `Expected on ${writtenDay(order.expectedOn)}.`}
         </p>
       )}
       {order.cameVersion && (
@@ -119,7 +120,7 @@ export function OrderCard({ order: given, patient = false }: { order: OrderRecor
         <ol className="text-sm">
           {order.events.map((event) => (
             <li key={event.at + event.event}>
-              {event.at.slice(0, 10)} {event.event === 'created' ? 'Chosen' : ORDER_EVENTS[event.event].label}
+              {writtenDay(event.at)} {event.event === 'created' ? 'Chosen' : ORDER_EVENTS[event.event].label}
               {event.note && `: ${event.note}`} <span className="text-faint">({event.by})</span>
             </li>
           ))}

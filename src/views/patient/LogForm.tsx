@@ -1,15 +1,16 @@
 import { z } from 'zod';
 import { call, failureInWords } from '@/contract/client';
-import { pairLogSchema } from '@/contract/people-schema';
+import { pairLogSchema } from '@/contract/patients-schema';
 import { parseDistance } from '@/core/units/distance';
 import { parseNumber } from '@/core/units/quantity';
 import { Field, FormProblem } from '@/ui/fields/Field';
+import { clinicFormats } from '@/ui/formats';
 import { typedNumber } from '../typed-number';
 import { useApiForm } from '../use-api-form';
 
 const formSchema = z.object({
   on: pairLogSchema.shape.on,
-  distance: typedNumber(parseDistance),
+  distance: typedNumber((text) => parseDistance(text, clinicFormats().distance)),
   comfort: typedNumber((text) => parseNumber(text, 'Comfort is a number from 0 to 100.')),
   note: z.string().max(600, 'Use at most 600 letters.'),
 });
@@ -47,7 +48,7 @@ export function LogForm({ pairId, today }: { pairId: string; today: string }) {
   return (
     <form onSubmit={submit} noValidate className="grid gap-1.5 content-start" aria-label="Log use">
       {text('on', 'Day', 'date')}
-      {text('distance', 'Distance')}
+      {text('distance', `Distance, ${clinicFormats().distance}`)}
       {text('comfort', 'Comfort')}
       {text('note', 'Note')}
       <FormProblem message={errors.root?.message} />

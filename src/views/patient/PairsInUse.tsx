@@ -1,10 +1,12 @@
 import { lazy, Suspense, useState } from 'react';
 import type { PairRecord } from '@/contract/records';
 import { modelTitle } from '@/core/catalogue/model';
+import { printDistance } from '@/core/formats/formats';
 import { modificationInWords } from '@/core/orders/order';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
 import { cushioningKept } from '@/core/wear/cushioning';
 import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
+import { clinicFormats, writtenDay } from '@/ui/formats';
 import { LogForm } from './LogForm';
 import { WindowBar } from './WindowBar';
 
@@ -38,8 +40,9 @@ export function PairsInUse({ pairs, today }: { pairs: PairRecord[]; today: strin
           <ul>
             {earlier.map((pair) => (
               <li key={pair.id}>
-                {modelTitle(pair.model)}, {pair.startedOn} to {pair.endedOn}
-                {pair.forecast.usedKm !== null && `, ${Math.round(pair.forecast.usedKm)} km`}
+                {modelTitle(pair.model)}, {writtenDay(pair.startedOn)} to{' '}
+                {pair.endedOn && writtenDay(pair.endedOn)}
+                {pair.forecast.usedKm !== null && `, ${printDistance(pair.forecast.usedKm, clinicFormats())}`}
               </li>
             ))}
           </ul>
@@ -64,12 +67,12 @@ function Pair({ pair, today }: { pair: PairRecord; today: string }) {
           {pair.sizeLeft === pair.sizeRight
             ? pair.sizeLeft
             : `left ${pair.sizeLeft}, right ${pair.sizeRight}`}
-          ; since {pair.startedOn}
+          ; since {writtenDay(pair.startedOn)}
         </p>
         <p>
           <strong>{STATE[forecast.state]}</strong>
           {forecast.usedKm !== null &&
-            `; ${Math.round(forecast.usedKm)} km ${forecast.basis === 'log' ? 'logged' : 'by the stated week'}, about ${Math.round(cushioningKept(forecast.usedKm) * 100)} % of the cushioning left`}
+            `; ${printDistance(forecast.usedKm, clinicFormats())} ${forecast.basis === 'log' ? 'logged' : 'by the stated week'}, about ${Math.round(cushioningKept(forecast.usedKm) * 100)} % of the cushioning left`}
         </p>
         {pair.modifications.length > 0 && <p>{pair.modifications.map(modificationInWords).join('; ')}</p>}
         {pair.successor && (

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { call } from '@/contract/client';
-import { patientSchema } from '@/contract/people-schema';
+import { patientSchema } from '@/contract/patients-schema';
 import type { PatientRecord } from '@/contract/records';
+import { CONTACT_WAYS } from '@/core/contact/reach';
 import { FINDINGS } from '@/core/findings/findings';
 import { keysOf } from '@/core/tables/keys-of';
 import { parseLength } from '@/core/units/length';
@@ -25,6 +26,10 @@ const formSchema = z.object({
   sizingGroup,
   height: typedHeight,
   occupation: z.string().max(200, 'Use at most 200 letters.'),
+  phone: patientSchema.shape.phone.unwrap(),
+  email: patientSchema.shape.email.unwrap(),
+  address: patientSchema.shape.address.unwrap(),
+  contactBy: patientSchema.shape.contactBy.unwrap(),
 });
 
 const SIZES = FINDINGS.sizingGroup.options;
@@ -40,6 +45,10 @@ export function PatientForm({ patient }: { patient?: PatientRecord }) {
       sizingGroup: patient?.sizingGroup ?? 'women',
       height: patient?.heightMm ? `${patient.heightMm / 10} cm` : '',
       occupation: patient?.occupation ?? '',
+      phone: patient?.phone ?? '',
+      email: patient?.email ?? '',
+      address: patient?.address ?? '',
+      contactBy: patient?.contactBy ?? 'phone',
     },
     { heightMm: 'height' },
   );
@@ -57,7 +66,7 @@ export function PatientForm({ patient }: { patient?: PatientRecord }) {
     else refuse(answer);
   });
   const text = (
-    name: 'givenName' | 'familyName' | 'bornOn' | 'height' | 'occupation',
+    name: 'givenName' | 'familyName' | 'bornOn' | 'height' | 'occupation' | 'phone' | 'email' | 'address',
     label: string,
     type = 'text',
     hint?: string,
@@ -84,6 +93,20 @@ export function PatientForm({ patient }: { patient?: PatientRecord }) {
       </Field>
       {text('height', 'Height', 'text', '172 cm, 5 ft 8 in')}
       {text('occupation', 'Occupation')}
+      {text('phone', 'Phone', 'tel')}
+      {text('email', 'E-mail', 'email')}
+      {text('address', 'Address')}
+      <Field label="Reached by" error={errors.contactBy?.message}>
+        {(control) => (
+          <select {...register('contactBy')} {...control}>
+            {keysOf(CONTACT_WAYS).map((way) => (
+              <option key={way} value={way}>
+                {CONTACT_WAYS[way]}
+              </option>
+            ))}
+          </select>
+        )}
+      </Field>
       <FormProblem message={errors.root?.message} />
       <button type="submit" className="press press-main justify-self-start" disabled={isSubmitting}>
         {patient ? 'Save' : 'Add'}

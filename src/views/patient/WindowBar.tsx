@@ -1,4 +1,5 @@
 import type { PairRecord } from '@/contract/records';
+import { writtenDay } from '@/ui/formats';
 
 const at = (day: string): number => new Date(`${day}T12:00:00Z`).getTime();
 
@@ -13,7 +14,7 @@ export function WindowBar({ pair, today }: { pair: PairRecord; today: string }) 
       viewBox="0 0 400 46"
       className="w-full max-w-lg"
       role="img"
-      aria-label={`Likely used up between ${window.from} and ${window.to}, half by ${window.middle}; start the next pair from ${window.startNextOn}`}
+      aria-label={`Likely used up between ${writtenDay(window.from)} and ${writtenDay(window.to)}, half by ${writtenDay(window.middle)}; start the next pair from ${writtenDay(window.startNextOn)}`}
     >
       <line x1={10} x2={390} y1={18} y2={18} stroke="var(--rule)" />
       <rect
@@ -35,15 +36,15 @@ export function WindowBar({ pair, today }: { pair: PairRecord; today: string }) 
       <path d={`M${x(today)} 16 l-5 -10 h10 z`} fill="var(--accent)" />
       <g fontSize="10.5" fill="var(--ink)">
         <text x={10} y={42}>
-          {pair.startedOn}
+          {writtenDay(pair.startedOn)}
         </text>
         {x(window.from) > 110 && x(window.from) < 330 && (
           <text x={x(window.from) - 30} y={42} textAnchor="start">
-            {window.from}
+            {writtenDay(window.from)}
           </text>
         )}
         <text x={Math.min(390, Math.max(x(window.to), x(window.from) + 95))} y={42} textAnchor="end">
-          {window.to}
+          {writtenDay(window.to)}
         </text>
       </g>
     </svg>

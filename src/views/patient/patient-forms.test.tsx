@@ -1,8 +1,10 @@
 import { cleanup, render, screen } from '@testing-library/react';
-import { press, write } from '@tests/fixtures/acting';
+import { press, saidAt, write } from '@tests/fixtures/acting';
 import { serve } from '@tests/fixtures/visit-view';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import type { ConsentRecord } from '@/contract/patients-schema';
 import type { PatientRecord } from '@/contract/records';
+import { Consents } from './Consents';
 import { LogForm } from './LogForm';
 import { OnePersonsData } from './OnePersonsData';
 import { PatientForm } from './PatientForm';
@@ -45,6 +47,12 @@ const known: PatientRecord = {
   pairs: [],
   orders: [],
   visits: [],
+  phone: '',
+  email: '',
+  address: '',
+  contactBy: 'phone',
+  archived: false,
+  consents: [],
 };
 
 describe('putting a record right', () => {
@@ -55,6 +63,13 @@ describe('putting a record right', () => {
     write('Family name', 'Example');
     write('Shoe sizing', 'women');
     write(/^Height/, '');
+    write('E-mail', 'no address');
+    await press('Save');
+    expect(saidAt(screen.getByLabelText('E-mail'))).toMatch(/e-mail address/);
+    expect(calls).toEqual([]);
+    write('E-mail', '');
+    write('Phone', '020 5551234');
+    write('Reached by', 'text');
     await press('Save');
     expect(calls[0]!.body).toEqual({
       givenName: 'Ada',
@@ -63,6 +78,10 @@ describe('putting a record right', () => {
       sizingGroup: 'women',
       occupation: 'baker',
       heightMm: null,
+      phone: '020 5551234',
+      email: '',
+      address: '',
+      contactBy: 'text',
     });
     expect(gone).toEqual(['/patients/known']);
   });
@@ -73,7 +92,7 @@ describe('one person’s data', () => {
     const calls = serve({
       'POST /patients/known/erase': (body) =>
         (body as { familyName: string }).familyName === 'Exmple'
-          ? { body: null }
+          ? { body: { keptUntil: null, because: null } }
           : refused('familyName', 'This is not the family name of this patient.'),
     });
     const { unmount } = render(<OnePersonsData patientId="known" mayErase={false} />);
@@ -93,6 +112,62 @@ describe('one person’s data', () => {
     await press('Erase for good');
     expect(gone).toEqual(['/patients']);
     expect(calls.at(-1)!.body).toEqual({ familyName: 'Exmple', reason: 'asked for it' });
+  });
+
+  it('that a rule obliges to keep it is said with the rule, and one stays on the page to read it', async () => {
+    const because = 'Kept until 1 Mar 2038: records are kept for 8 years after the last visit.';
+    serve({ 'POST /patients/known/erase': () => ({ body: { keptUntil: '2038-03-01', because } }) });
+    render(<OnePersonsData patientId="known" mayErase />);
+    await press('Erase …');
+    write(/^Family name/, 'Exmple');
+    write('Why', 'asked for it');
+    await press('Erase for good');
+    expect(screen.getByRole('status').textContent).toContain(because);
+    expect(gone).toEqual([]);
+  });
+});
+
+describe('what was agreed to', () => {
+  const given: ConsentRecord = {
+    id: 'k1',
+    kind: 'contact',
+    how: 'signed',
+    givenOn: '2030-01-02',
+    note: '',
+    recordedBy: 'Mara Quill',
+    withdrawnOn: null,
+  };
+
+  it('stands kind by kind with how and when, and is taken back with today’s date', async () => {
+    const calls = serve({
+      'POST /consents/k1/withdraw': () => ({ status: 204, body: null }),
+      'GET /patients/known/consents': () => ({ body: [{ ...given, withdrawnOn: '2030-05-06' }] }),
+    });
+    render(<Consents patientId="known" consents={[given]} today="2030-05-06" />);
+    const row = () => screen.getByText('Being called or written to').closest('li')!;
+    expect(row().textContent).toContain('2 Jan 2030, signed, noted by Mara Quill');
+    await press(/^Taken back: Being called/);
+    expect(calls[0]!.body).toEqual({ on: '2030-05-06' });
+    expect(row().textContent).toContain('taken back 6 May 2030');
+  });
+
+  it('a new one begins with today; a day that lies ahead is said at its field', async () => {
+    const today = new Date().toISOString().slice(0, 10);
+    const calls = serve({
+      'POST /patients/known/consents': () => ({ status: 201, body: { id: 'k2' } }),
+      'GET /patients/known/consents': () => ({ body: [{ ...given, kind: 'care' }] }),
+    });
+    render(<Consents patientId="known" consents={[]} today={today} />);
+    await press(/^Note: Being examined/);
+    write('On', '2999-01-01');
+    await press('Agreed');
+    expect(saidAt(screen.getByLabelText('On'))).toMatch(/lies ahead/);
+    expect(calls).toEqual([]);
+    write('On', today);
+    write('How', 'guardian');
+    await press('Agreed');
+    expect(calls[0]!.body).toEqual({ kind: 'care', how: 'guardian', givenOn: today, note: '' });
+    expect(screen.getByRole('button', { name: /^Taken back: Being examined/ })).toBeTruthy();
   });
 });
 
@@ -160,7 +235,7 @@ describe('a pair’s log', () => {
   it('miles become kilometres, what was not typed is not known', async () => {
     const calls = serve({ [path]: () => ({ body: {} }) });
     show();
-    write('Distance', '5 mi');
+    write('Distance, km', '5 mi');
     await press('Log');
     expect(calls[0]!.body).toEqual({
       on: '2030-01-02',
@@ -174,10 +249,10 @@ describe('a pair’s log', () => {
   it('what the server says of distanceKm stands at the distance', async () => {
     serve({ [path]: () => refused('distanceKm', 'At most 400 km on one day.') });
     show();
-    write('Distance', '500');
+    write('Distance, km', '500');
     await press('Log');
     expect(screen.getByText('At most 400 km on one day.').id).toBe(
-      screen.getByLabelText('Distance').getAttribute('aria-describedby'),
+      screen.getByLabelText('Distance, km').getAttribute('aria-describedby'),
     );
   });
 

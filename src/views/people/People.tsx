@@ -12,6 +12,7 @@ import type { Role } from '@/contract/routes';
 import { keysOf } from '@/core/tables/keys-of';
 import { Field, FormProblem } from '@/ui/fields/Field';
 import { Select } from '@/ui/fields/Select';
+import { writtenDay } from '@/ui/formats';
 import { useApiForm } from '../use-api-form';
 
 /** Everybody of the clinic: who may do what, who is let in, and how they get back in. */
@@ -67,8 +68,12 @@ export function People({ people, me }: { people: PersonRecord[]; me: string }) {
                 {PERSON_STATES[person.state]}
               </span>
               <span className="text-faint">
-                {person.lastSignInAt ? `, last here ${person.lastSignInAt.slice(0, 10)}` : ', not here yet'}
-                {person.secondFactor ? ', with a second factor' : ', password only'}
+                {person.lastSignInAt ? `, last here ${writtenDay(person.lastSignInAt)}` : ', not here yet'}
+                {person.elsewhere
+                  ? ', signs in with an account of another clinic'
+                  : person.secondFactor
+                    ? ', with a second factor'
+                    : ', password only'}
                 {person.sessions > 0 &&
                   `, open in ${person.sessions === 1 ? 'one browser' : `${person.sessions} browsers`}`}
               </span>
@@ -107,11 +112,13 @@ function PersonMenu({ person, isMe, act, change }: MenuProps) {
       <div className="grid">
         {person.sessions > 0 &&
           button(PERSON_ACTIONS['sign-out-everywhere'], () => act(person, 'sign-out-everywhere'))}
-        {(state === 'active' || state === 'invited') &&
+        {!person.elsewhere &&
+          (state === 'active' || state === 'invited') &&
           button(state === 'invited' ? 'Send the invitation again' : PERSON_ACTIONS['reset-password'], () =>
             act(person, 'reset-password'),
           )}
-        {person.secondFactor &&
+        {!person.elsewhere &&
+          person.secondFactor &&
           button(PERSON_ACTIONS['drop-second-factor'], () => act(person, 'drop-second-factor'))}
         {!isMe && state === 'active' && button('Suspend', () => change(person, { state: 'suspended' }))}
         {!isMe &&

@@ -22,6 +22,7 @@ const person = (part: Partial<PersonRecord> = {}): PersonRecord => ({
   lastSignInAt: '2030-01-02T08:00:00.000Z',
   secondFactor: true,
   sessions: 2,
+  elsewhere: false,
   ...part,
 });
 const jorun = person({
@@ -31,6 +32,7 @@ const jorun = person({
   state: 'invited',
   lastSignInAt: null,
   sessions: 0,
+  elsewhere: false,
   secondFactor: false,
 });
 const rowOf = (name: string) => screen.getByText(name).closest('li')!;
@@ -39,7 +41,7 @@ describe('people of the clinic', () => {
   it('tells who is let in, when they were here and whether a password is all there is', () => {
     render(<People people={[person(), jorun]} me="a" />);
     expect(rowOf('Asta Merle').textContent).toMatch(
-      /\(you\).*last here 2030-01-02, with a second factor, open in 2 browsers/,
+      /\(you\).*last here 2 Jan 2030, with a second factor, open in 2 browsers/,
     );
     expect(rowOf('Jorun Vale').textContent).toMatch(/invited, not here yet, password only/);
   });

@@ -12,8 +12,12 @@ interface Started {
   codes: readonly string[];
 }
 
-/** A second factor of one’s own: a code that a device shows, and recovery codes for the day the device is lost. */
-export function SecondFactor({ enabled }: { enabled: boolean }) {
+/**
+ * A second factor of one’s own: a code that a device shows, and recovery codes for the day the device is lost.
+ *
+ * @param after where to go on once it is set up
+ */
+export function SecondFactor({ enabled, after }: { enabled: boolean; after?: string }) {
   const [on, setOn] = useState(enabled);
   const [started, setStarted] = useState<Started | null>(null);
   const [problem, setProblem] = useState<string>();
@@ -47,6 +51,7 @@ export function SecondFactor({ enabled }: { enabled: boolean }) {
           ? 'This code is not right: look at the clock of your device.'
           : failureInWords(answer),
       );
+    if (after) return location.assign(after);
     setProblem(undefined);
     setStarted(null);
     setOn(true);

@@ -1,9 +1,10 @@
 import { useState } from 'react';
 import { call, failureInWords } from '@/contract/client';
-import { newTokenSchema } from '@/contract/people-schema';
+import { AREAS, type Area, newTokenSchema, TOKEN_ACCESS } from '@/contract/people-schema';
 import type { TokenRecord } from '@/contract/records';
-
+import { keysOf } from '@/core/tables/keys-of';
 import { Field, FormProblem } from '@/ui/fields/Field';
+import { writtenDay } from '@/ui/formats';
 import { useApiForm } from '../use-api-form';
 
 /** Personal access tokens for machines: made here, shown once, revoked here. */
@@ -18,13 +19,18 @@ export function Tokens({ tokens }: { tokens: TokenRecord[] }) {
   const { register, handleSubmit, reset, refuse, formState } = useApiForm(newTokenSchema, {
     name: '',
     days: 90,
+    access: 'read' as const,
   });
+  const [areas, setAreas] = useState<ReadonlySet<Area> | null>(null);
   const { errors, isSubmitting } = formState;
   const add = handleSubmit(async (token) => {
-    const answer = await call('addToken', { body: token });
+    if (areas?.size === 0) return setProblem('Choose at least one area.');
+    setProblem(null);
+    const answer = await call('addToken', { body: { ...token, ...(areas ? { areas: [...areas] } : {}) } });
     if (!answer.ok) return refuse(answer);
     setFresh(answer.value.token);
     reset();
+    setAreas(null);
     await refresh();
   });
   const remove = async (id: string) => {
@@ -47,12 +53,16 @@ export function Tokens({ tokens }: { tokens: TokenRecord[] }) {
         {list.map((token) => (
           <li
             key={token.id}
-            className="grid grid-cols-[1fr_12rem_12rem_auto] gap-3 items-baseline border-b border-line py-1"
+            className="grid grid-cols-[1fr_16rem_10rem_10rem_auto] gap-3 items-baseline border-b border-line py-1"
           >
             <strong>{token.name}</strong>
-            <span className="text-faint">until {token.expiresAt.slice(0, 10)}</span>
+            <span>
+              {TOKEN_ACCESS[token.access]}:{' '}
+              {token.areas?.map((area) => AREAS[area]).join(', ') ?? 'every area'}
+            </span>
+            <span className="text-faint">until {writtenDay(token.expiresAt)}</span>
             <span className="text-faint">
-              {token.lastUsedAt ? `used ${token.lastUsedAt.slice(0, 10)}` : 'not used yet'}
+              {token.lastUsedAt ? `used ${writtenDay(token.lastUsedAt)}` : 'not used yet'}
             </span>
             <button type="button" className="press" onClick={() => remove(token.id)}>
               Revoke
@@ -74,10 +84,44 @@ export function Tokens({ tokens }: { tokens: TokenRecord[] }) {
             />
           )}
         </Field>
+        <Field label="May" error={errors.access?.message}>
+          {(control) => (
+            <select {...register('access')} {...control}>
+              <option value="read">read only</option>
+              <option value="write">read and change</option>
+            </select>
+          )}
+        </Field>
         <button type="submit" className="press" disabled={isSubmitting}>
           Make a token
         </button>
       </form>
+      <fieldset className="mt-2">
+        <legend className="text-faint">Areas</legend>
+        <label className="mr-4">
+          <input
+            type="checkbox"
+            checked={areas === null}
+            onChange={() => setAreas(areas ? null : new Set())}
+          />{' '}
+          every area
+        </label>
+        {areas !== null &&
+          keysOf(AREAS).map((area) => (
+            <label key={area} className="mr-4">
+              <input
+                type="checkbox"
+                checked={areas.has(area)}
+                onChange={() => {
+                  const next = new Set(areas);
+                  if (!next.delete(area)) next.add(area);
+                  setAreas(next);
+                }}
+              />{' '}
+              {AREAS[area]}
+            </label>
+          ))}
+      </fieldset>
       <FormProblem message={errors.root?.message} />
       {problem && (
         <p role="alert" className="problem">

@@ -3,6 +3,7 @@ import { press, saidAt, settle, write } from '@tests/fixtures/acting';
 import { serve } from '@tests/fixtures/visit-view';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import type { ClinicRecord, TokenRecord } from '@/contract/records';
+import { USUAL_FORMATS } from '@/core/formats/formats';
 import { ClinicDefaults } from './ClinicDefaults';
 import { Tokens } from './Tokens';
 
@@ -17,6 +18,8 @@ const token = (part: Partial<TokenRecord> = {}): TokenRecord => ({
   createdAt: '2030-01-01T09:00:00.000Z',
   lastUsedAt: null,
   expiresAt: '2030-04-01T09:00:00.000Z',
+  access: 'write',
+  areas: null,
   ...part,
 });
 const refused = (status: number, code: string, title: string, errors: object[] = []) => ({
@@ -37,11 +40,11 @@ describe('access tokens', () => {
     write('Name', 'steps');
     write('Days', '30');
     await press('Make a token');
-    expect(calls[0]!.body).toEqual({ name: 'steps', days: 30 });
+    expect(calls[0]!.body).toEqual({ name: 'steps', days: 30, access: 'read' });
     expect(screen.getByText('secret-once')).toBeTruthy();
     const made = screen.getByText('steps').closest('li')!;
-    expect(made.textContent).toContain('until 2030-04-01');
-    expect(made.textContent).toContain('used 2030-01-05');
+    expect(made.textContent).toContain('until 1 Apr 2030');
+    expect(made.textContent).toContain('used 5 Jan 2030');
     cleanup();
     render(<Tokens tokens={[token()]} />);
     expect(screen.queryByText('secret-once')).toBeNull();
@@ -77,6 +80,9 @@ describe('the clinic’s defaults', () => {
     place: 'Testholm',
     school: 'balanced',
     lifeSchool: 'median',
+    formats: USUAL_FORMATS,
+    secondFactorRequired: false,
+    retention: {},
   };
 
   it('the lead changes one at a time, and is told what it touches', async () => {

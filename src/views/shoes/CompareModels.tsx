@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import { modelTitle, pairsInStock, type ShoeModel } from '@/core/catalogue/model';
+import { printPrice } from '@/core/formats/formats';
 import { compareModels } from '@/core/match/compare';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
 import { solePlan } from '@/core/shoe/drawing/sole-plan';
@@ -7,6 +8,7 @@ import type { FeatureId } from '@/core/shoe/features';
 import { CompareTable } from '@/ui/drawing/CompareTable';
 import { OverlaidProfiles } from '@/ui/drawing/OverlaidProfiles';
 import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
+import { clinicFormats } from '@/ui/formats';
 
 /** Up to four models: profiles over each other, plans beside each other, every feature with differences marked. */
 export function CompareModels({ models }: { models: ShoeModel[] }) {
@@ -30,7 +32,7 @@ export function CompareModels({ models }: { models: ShoeModel[] }) {
               <ShoeDrawing drawing={solePlan(model.features, null)} lit={litSet} className="w-full" />
               <span className="text-sm">
                 <a href={`/shoes/${model.id}`}>{modelTitle(model)}</a>, {pairsInStock(model)} pairs
-                {model.price !== null && `, price ${model.price}`}
+                {model.price !== null && `, ${printPrice(model.price, clinicFormats())}`}
               </span>
             </li>
           ))}

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { type Answer, call, failureInWords } from '@/contract/client';
 import type { ModelRecord } from '@/contract/records';
 import { pairsInStock } from '@/core/catalogue/model';
+import { printPrice } from '@/core/formats/formats';
 import { versionDifferences } from '@/core/match/version-differences';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
 import { FEATURE_IDS, FEATURES, isPerFoot, printFeature } from '@/core/shoe/features';
@@ -11,6 +12,7 @@ import { decidingReading, disagreements, VALUE_SOURCES } from '@/core/shoe/readi
 import { offsetInWords } from '@/core/sizing/learned/learn-offsets';
 import { SIZE_SYSTEM_LABEL } from '@/core/sizing/systems';
 import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
+import { clinicFormats, writtenDay } from '@/ui/formats';
 import { DataTable } from '@/ui/table/DataTable';
 import { ShelfGrid } from './ShelfGrid';
 
@@ -99,7 +101,7 @@ export function ModelPage({ record: given }: { record: ModelRecord }) {
           <p>
             {SIZE_SYSTEM_LABEL[model.sizing.system]}, {model.sizing.group}; the maker adds{' '}
             {model.sizing.allowanceMm} mm. {pairsInStock(model)} pairs there
-            {model.price !== null && `, price ${model.price}`}
+            {model.price !== null && `, ${printPrice(model.price, clinicFormats())}`}
             {model.status === 'discontinued' && '; no longer made'}.
           </p>
           {model.learned && (
@@ -165,7 +167,7 @@ export function ModelPage({ record: given }: { record: ModelRecord }) {
             <ul className="text-sm">
               {record.changes.map((entry) => (
                 <li key={entry.at + entry.what}>
-                  {entry.at.slice(0, 10)} {entry.what} <span className="text-faint">({entry.by})</span>
+                  {writtenDay(entry.at)} {entry.what} <span className="text-faint">({entry.by})</span>
                 </li>
               ))}
             </ul>

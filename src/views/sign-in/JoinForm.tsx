@@ -5,43 +5,61 @@ import { postJson } from '../post-json';
 import { useApiForm } from '../use-api-form';
 import { signIn } from './sign-in';
 
-const formSchema = z
+const chosenSchema = z
   .object({ password: joinSchema.shape.password, again: z.string() })
   .refine(({ password, again }) => password === again, {
     path: ['again'],
     message: 'This is not the same as above.',
   });
+const knownSchema = z.object({ password: joinSchema.shape.password, again: z.string() });
 
-/** A password that somebody chooses through a link from a letter. */
-export function JoinForm({ token, email }: { token: string; email: string }) {
-  const { register, handleSubmit, refuse, formState } = useApiForm(formSchema, { password: '', again: '' });
+interface Props {
+  token: string;
+  email: string;
+  /** Somebody who signs in already, at another clinic, proves it and chooses no new password. */
+  hasAccount?: boolean;
+}
+
+/** A password chosen through a link from a letter, or the one that somebody has already. */
+export function JoinForm({ token, email, hasAccount = false }: Props) {
+  const { register, handleSubmit, refuse, formState } = useApiForm(hasAccount ? knownSchema : chosenSchema, {
+    password: '',
+    again: '',
+  });
   const { errors, isSubmitting } = formState;
   const submit = handleSubmit(async ({ password }) => {
     const answer = await postJson('/api/join', { token, password });
     if (!answer.ok) return refuse(answer);
     const entered = await signIn(email, password);
-    location.assign(entered.ok ? '/today' : '/sign-in');
+    location.assign(entered.ok ? (hasAccount ? '/settings' : '/today') : '/sign-in');
   });
   return (
     <form onSubmit={submit} noValidate className="grid gap-3 max-w-80">
       <input type="hidden" name="username" autoComplete="username" value={email} readOnly />
       <Field
         label="Password"
-        hint="at least 12 characters; a few words in a row"
+        hint={hasAccount ? 'the one that you sign in with' : 'at least 12 characters; a few words in a row'}
         error={errors.password?.message}
       >
         {(control) => (
-          <input type="password" autoComplete="new-password" {...register('password')} {...control} />
+          <input
+            type="password"
+            autoComplete={hasAccount ? 'current-password' : 'new-password'}
+            {...register('password')}
+            {...control}
+          />
         )}
       </Field>
-      <Field label="The same again" error={errors.again?.message}>
-        {(control) => (
-          <input type="password" autoComplete="new-password" {...register('again')} {...control} />
-        )}
-      </Field>
+      {!hasAccount && (
+        <Field label="The same again" error={errors.again?.message}>
+          {(control) => (
+            <input type="password" autoComplete="new-password" {...register('again')} {...control} />
+          )}
+        </Field>
+      )}
       <FormProblem message={errors.root?.message} />
       <button type="submit" className="press press-main justify-self-start" disabled={isSubmitting}>
-        Set the password
+        {hasAccount ? 'Join this clinic' : 'Set the password'}
       </button>
     </form>
   );

@@ -6,6 +6,7 @@ import { Choice } from '@/ui/fields/Choice';
 import { ChoiceSet } from '@/ui/fields/ChoiceSet';
 import { Measure } from '@/ui/fields/Measure';
 import { Steps } from '@/ui/fields/Steps';
+import { writtenDay } from '@/ui/formats';
 import { BandLine } from './BandLine';
 import { useFinding } from './use-findings';
 import { useVisit } from './visit-context';
@@ -86,7 +87,7 @@ export function FindingField({ id, place = 'body', label, quiet = false, classNa
       )}
       {field.carried && (
         <span className="text-faint text-xs">
-          <MarkShape mark="carried" /> from {visit.carried?.from}
+          <MarkShape mark="carried" /> from {visit.carried && writtenDay(visit.carried.from)}
         </span>
       )}
     </div>

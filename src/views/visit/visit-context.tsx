@@ -8,6 +8,7 @@ import {
   useState,
   useSyncExternalStore,
 } from 'react';
+import { mayDo } from '@/contract/permissions';
 import type { VisitRecord } from '@/contract/records';
 import type { FindingId } from '@/core/findings/findings';
 import type { ClinicalPicture } from '@/core/findings/picture';
@@ -48,6 +49,8 @@ interface VisitView {
   /** Findings that the target under the pointer rests on. */
   lit: ReadonlySet<FindingId>;
   readOnly: boolean;
+  /** Whether the reader may pin, loosen, overrule, set aside and choose the school here. */
+  mayDecide: boolean;
   /** What a step has loaded and not kept yet (a print, a clip), so that leaving the step does not lose it. */
   held: Map<string, unknown>;
 }
@@ -114,6 +117,7 @@ export function VisitProvider({ visit, store, target, children }: ProviderProps)
       reasoning,
       lit,
       readOnly,
+      mayDecide: !readOnly && mayDo(visit.readerRole, 'decide'),
       held,
     }),
     [visit, store, state, reading, options, reasoning, lit, readOnly, held],

@@ -30,6 +30,13 @@ describe('warning signs', () => {
     }
   });
 
+  it('an assistant reads them and is told whom to tell, and answers none', async () => {
+    const { store } = await showInVisit(<Warnings />, { visit: { readerRole: 'assistant' } });
+    expect(screen.getByText(/A practitioner or the lead answers these/)).toBeTruthy();
+    expect(screen.getAllByRole('group')[0]).toHaveProperty('disabled', true);
+    expect(store.snapshot().steps.warnings.content).toEqual({});
+  });
+
   it('a marked sign blocks until its answer says all it must; a same-day one until it was cleared', async () => {
     const { store } = await showInVisit(<Warnings />, { contents: { warnings: { checked: true } } });
     expect(verdict()).toBe(FREE);

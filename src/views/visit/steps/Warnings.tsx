@@ -1,3 +1,4 @@
+import { mayDo } from '@/contract/permissions';
 import { hasAtRiskFoot } from '@/core/safety/suggested-warnings';
 import {
   ANSWER_FIELDS,
@@ -19,7 +20,8 @@ import { AnkleRules } from './AnkleRules';
 
 /** Signs that stop a fitting: which are present, and what was done about each. */
 export function Warnings() {
-  const { store, state, warnings, picture } = useVisit();
+  const { store, state, warnings, picture, visit } = useVisit();
+  const mayAnswer = mayDo(visit.readerRole, 'answerWarnings');
   const isAtRisk = hasAtRiskFoot(picture);
   const check = state.steps.warnings.content;
   const { suggested, open } = warnings;
@@ -36,7 +38,12 @@ export function Warnings() {
       present: present.map((entry) => (entry.sign === sign ? omitUndefined({ ...entry, ...part }) : entry)),
     });
   return (
-    <div className="grid gap-3">
+    <fieldset className="grid gap-3" disabled={!mayAnswer}>
+      {!mayAnswer && (
+        <p className="text-hold">
+          A practitioner or the lead answers these. Tell them of any sign that you see before you go on.
+        </p>
+      )}
       <p className="max-w-prose">
         Mark what is present. Each marked sign needs what was done before anything is handed over; one for the
         same day holds the pair until it was cleared. Local pathways and your own scope come first.
@@ -106,7 +113,7 @@ export function Warnings() {
           ? open.map((block) => block.message).join(' ')
           : 'Nothing here blocks the hand-over.'}
       </p>
-    </div>
+    </fieldset>
   );
 }
 

@@ -1,11 +1,19 @@
 import { SIDES } from '@/core/findings/finding-kinds';
 import { greaterOf, numberAt } from '@/core/findings/picture';
+import { USUAL_SIZES, type UsualSizes } from '@/core/formats/formats';
 import { footDifference } from '@/core/sizing/foot-difference';
 import { growthForecast } from '@/core/sizing/growth-forecast';
 import { sizeTable } from '@/core/sizing/size-table';
 import { roomWished } from '@/core/sizing/size-wish';
+import { clinicFormats } from '@/ui/formats';
 import { DataTable } from '@/ui/table/DataTable';
 import { useVisit } from '../../visit-context';
+
+/** The systems that the clinic thinks in stand first. */
+const usualFirst = <R extends { label: string }>(rows: readonly R[], sizes: UsualSizes): R[] => {
+  const isUsual = ({ label }: R) => label.startsWith(USUAL_SIZES[sizes]);
+  return [...rows.filter(isUsual), ...rows.filter((row) => !isUsual(row))];
+};
 
 /** The longer foot in every system, each with what it assumes; a child's growth. */
 export function SizeSystems() {
@@ -45,7 +53,7 @@ export function SizeSystems() {
       ) : (
         <DataTable
           spacing="close"
-          rows={table.value}
+          rows={usualFirst(table.value, clinicFormats().sizes)}
           keyOf={(row) => row.label}
           columns={[
             { id: 'system', head: 'System', namesRow: true, cell: (row) => row.label },

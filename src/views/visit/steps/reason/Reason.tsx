@@ -26,8 +26,8 @@ const WhatIf = lazy(() => import('./WhatIf').then((part) => ({ default: part.Wha
 
 /** Why the shoe is what it is, and what a clinician makes of it. */
 export function Reason() {
-  const { specification, school, visit, readOnly } = useVisit();
-  const { choices, save } = useChoices();
+  const { specification, school, visit } = useVisit();
+  const { choices, save, readOnly } = useChoices();
   const shoe = shoeValues(specification);
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-2">

@@ -15,8 +15,8 @@ const COLUMNS: readonly SchoolChoice[] = [...CAMPS, 'balanced'];
 
 /** The schools beside each other: what each would prescribe for this picture, differences lit. */
 export function Schools() {
-  const { picture, options, school, visit, readOnly } = useVisit();
-  const { save } = useChoices();
+  const { picture, options, school, visit } = useVisit();
+  const { save, readOnly } = useChoices();
   const [all, setAll] = useState(false);
   const [own, setOwn] = useState(visit.patient.school);
   const [message, setMessage] = useState('');

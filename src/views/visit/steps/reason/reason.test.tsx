@@ -73,6 +73,16 @@ describe('the clinician’s word on a target', () => {
     return { ...shown, form: screen.getByRole('form', { name: `${kind} heel cushioning` }) };
   }
 
+  it('is not an assistant’s: they read why, and are offered nothing that would be refused', async () => {
+    await showInVisit(<Board />, { contents, visit: { readerRole: 'assistant' } });
+    act(() =>
+      within(screen.getByRole('table', { name: 'Findings against features' }))
+        .getByRole('button', { name: /^Heel cushioning:/ })
+        .focus(),
+    );
+    expect(screen.queryByRole('button', { name: /^(Pin|Loosen|Overrule|Set aside)/ })).toBeNull();
+  });
+
   it('without a reason nothing is decided, and the reason’s own field says so', async () => {
     const { store, form } = await open('Overrule');
     fireEvent.submit(form);

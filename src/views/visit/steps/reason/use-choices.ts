@@ -5,7 +5,7 @@ import { useVisit } from '../../visit-context';
 
 /** The choices of this visit: school, what was set aside, what was decided, the pinned what-if. */
 export function useChoices() {
-  const { store, state, readOnly } = useVisit();
+  const { store, state, mayDecide } = useVisit();
   const choices = state.steps.reason.content;
   const save = (part: Choices) => store.change('reason', { ...choices, ...part });
   const aside = choices.setAside ?? [];
@@ -16,7 +16,8 @@ export function useChoices() {
     decisions.filter((entry) => entry.feature !== feature || entry.side !== side);
   return {
     choices,
-    readOnly,
+    /** Closed, or not for this reader to decide. */
+    readOnly: !mayDecide,
     save,
     setAside: (rule: string, feature: FeatureId, reason: string) =>
       save({ setAside: [...others(rule, feature), { rule, feature, reason }] }),

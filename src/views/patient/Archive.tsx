@@ -1,0 +1,27 @@
+import { useState } from 'react';
+import { call, failureInWords } from '@/contract/client';
+
+/** Puts a record away: it asks for nothing and stands in no list, until it is taken out or its patient comes again. */
+export function Archive({ patientId, archived }: { patientId: string; archived: boolean }) {
+  const [problem, setProblem] = useState<string>();
+  const move = async () => {
+    const answer = await call('changePatient', { params: { id: patientId }, body: { archived: !archived } });
+    if (answer.ok) location.reload();
+    else setProblem(failureInWords(answer));
+  };
+  return (
+    <p className="flex gap-3 items-baseline">
+      <button type="button" className="press" onClick={() => void move()}>
+        {archived ? 'Take out of the archive' : 'Put into the archive'}
+      </button>
+      <span className="text-faint">
+        In the archive it asks for nothing and stands in no list. A new visit takes it out.
+      </span>
+      {problem && (
+        <span role="alert" className="problem">
+          {problem}
+        </span>
+      )}
+    </p>
+  );
+}
