@@ -1,0 +1,1 @@
+export function signalPostgres(folder: string, signal: NodeJS.Signals): void;
