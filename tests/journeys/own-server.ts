@@ -1,7 +1,8 @@
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { prepareDatabase, startApplication } from '../../scripts/lib/application.mjs';
+import { signalPostgres } from '../../scripts/lib/kill.mjs';
 import { freePort, startPostgres } from '../../scripts/lib/postgres.mjs';
 
 const SECRET = 'a secret of one bad day and of no other, 0123456789';
@@ -13,26 +14,17 @@ export async function ownServer(env: Record<string, string> = {}) {
   let database = await startPostgres(folder, 'sovet_away', port);
   const logins = prepareDatabase(database.url, SECRET);
   const application = await startApplication({ port: await freePort(), secret: SECRET, logins, env });
-  const postmaster = () =>
-    Number(readFileSync(join(folder, 'postgres/postmaster.pid'), 'utf8').split('\n')[0]);
-  const signal = (name: NodeJS.Signals) => {
-    const server = postmaster();
-    const children = readFileSync(`/proc/${server}/task/${server}/children`, 'utf8')
-      .trim()
-      .split(' ')
-      .map(Number);
-    for (const pid of [server, ...children]) process.kill(pid, name);
-  };
   return {
     ...application,
     /** The server and every process of it, as in a power cut. */
-    kill: () => signal('SIGKILL'),
-    freeze: () => signal('SIGSTOP'),
-    thaw: () => signal('SIGCONT'),
+    kill: () => signalPostgres(folder, 'SIGKILL'),
+    freeze: () => signalPostgres(folder, 'SIGSTOP'),
+    thaw: () => signalPostgres(folder, 'SIGCONT'),
     back: async () => {
       database = await startPostgres(folder, 'sovet_away', port);
     },
     logins,
+    databaseUrl: database.url,
     secret: SECRET,
     end: async () => {
       await application.stop();

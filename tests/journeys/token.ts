@@ -10,8 +10,9 @@ export async function accessToken(browser: Browser, role: 'lead' | 'practitioner
   const page = await (await browser.newContext()).newPage();
   await signIn(page, role);
   await page.goto(`${origin()}/settings`);
-  await page.locator('astro-island:not([ssr])').nth(1).waitFor({ state: 'attached' });
+  await page.waitForLoadState('networkidle');
   await page.getByLabel('Name').fill('test machine');
+  await page.getByLabel('May').selectOption('read and change');
   await page.getByRole('button', { name: 'Make a token' }).click();
   const token = await page.locator('code').innerText();
   expect(token).toMatch(/^sovet_/);

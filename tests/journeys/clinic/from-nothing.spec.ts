@@ -58,6 +58,8 @@ test('from an empty server: set up, a colleague with a second factor, a patient,
     await page.getByLabel('Code from the console').fill('AAAA-BBBB-CCCC');
     await page.getByLabel('Name of the clinic').fill('Breakwater Clinic');
     await page.getByLabel('Place').fill('Nordsund');
+    await page.getByLabel('Dates').selectOption('day-dot');
+    await page.getByLabel('Distances').selectOption('mi');
     await page.getByLabel('Your name').fill('Asta Merle');
     await page.getByLabel('Your e-mail').fill('asta@breakwater.example');
     await page.getByLabel('Password').fill('breakwater-2030');
@@ -131,6 +133,7 @@ test('from an empty server: set up, a colleague with a second factor, a patient,
     await theirs.getByLabel('Date of birth').fill('1961-04-05');
     await theirs.getByRole('button', { name: 'Add' }).click();
     await expect(theirs.getByRole('heading', { name: 'Henrike Solberg' })).toBeVisible();
+    await expect(theirs.getByText('born 05.04.1961')).toBeVisible();
 
     // Backed up while it runs; then everything is dropped, and comes back.
     const file = join(folder, 'friday.sovet');

@@ -1,31 +1,9 @@
 import { randomUUID } from 'node:crypto';
-import { type APIRequestContext, expect, request as newRequest, test } from '@playwright/test';
-import { sql } from 'kysely';
+import { expect, test } from '@playwright/test';
 import { ROUTES } from '@/contract/routes';
-import { addStaff } from '@/server/cli/load-demo';
-import { kyselyOn } from '@/server/database/connection';
 import { signIn } from '../keyboard';
+import { secondClinic } from '../second-clinic';
 import { origin } from '../server';
-
-const PASSWORD = 'another shore entirely';
-
-/** A second clinic on the same server, and its lead signed in. */
-async function secondClinic(): Promise<APIRequestContext> {
-  const database = kyselyOn(process.env.SOVET_TEST_DATABASE_URL!, 1);
-  const id = randomUUID();
-  const email = `lead@${id.slice(0, 8)}.example`;
-  await database.transaction().execute(async (tx) => {
-    await sql`select set_config('sovet.clinic', ${id}, true)`.execute(tx);
-    await tx.insertInto('clinic').values({ clinic_id: id, name: 'Far Shore', place: 'Elsewhere' }).execute();
-    await addStaff(tx, id, [{ name: 'Far Lead', email, role: 'lead' }], PASSWORD);
-  });
-  await database.destroy();
-  const api = await newRequest.newContext({ baseURL: origin(), extraHTTPHeaders: { origin: origin() } });
-  expect((await api.post('/api/auth/sign-in/email', { data: { email, password: PASSWORD } })).status()).toBe(
-    200,
-  );
-  return api;
-}
 
 test('another clinic’s identifiers open nothing, and the answer is the one to an identifier that nobody has', async ({
   page,
@@ -48,12 +26,15 @@ test('another clinic’s identifiers open nothing, and the answer is the one to 
     models: (await read('/models')).slice(0, 1).map(({ id }: { id: string }) => id),
     orders: (await read('/orders')).slice(0, 1).map(({ id }: { id: string }) => id),
     tokens: [],
+    consents: patient.consents.map(({ id }: { id: string }) => id),
+    sites: (await read('/sites')).map(({ id }: { id: string }) => id),
+    sessions: (await read('/sessions')).map(({ id }: { id: string }) => id),
     people: (await read('/people')).map(({ id }: { id: string }) => id),
   };
   const everyId = Object.values(ids).flat();
   expect(everyId.length).toBeGreaterThan(8);
 
-  const stranger = await secondClinic();
+  const stranger = (await secondClinic(process.env.SOVET_TEST_DATABASE_URL!, origin())).api;
   try {
     const ask = async (method: string, path: string) => {
       const answer = await stranger.fetch(path, { method, ...(method === 'GET' ? {} : { data: {} }) });
