@@ -80,20 +80,21 @@ async function start(folder) {
   application.stdout.on('data', (chunk) => {
     said += chunk;
   });
+  const ended = new Promise((resolve) => application.once('exit', resolve));
   try {
     for (let tries = 0; tries < 300 && !said.includes('Ctrl-C stops it.'); tries += 1) await wait(200);
     if (/Installing|Building/.test(said)) throw new Error('It installed or built something at run time.');
     const page = await fetch(`http://127.0.0.1:${port}/set-up`);
     if (page.status !== 200 || !/shown once: [A-Z2-9-]{14}/.test(said))
       throw new Error(`It did not come up: ${said}`);
-    console.log(
-      'It serves the set-up page as nobody, without a network, and has installed and built nothing.',
-    );
-  } finally {
-    const ended = new Promise((resolve) => application.once('exit', resolve));
     application.kill('SIGTERM');
     const code = await Promise.race([ended, wait(20_000, 'nothing')]);
     if (code !== 0) throw new Error(`Told to stop, it ended with ${code}.`);
+    console.log(
+      'It serves the set-up page as nobody, without a network, has installed and built nothing, and stops when told to.',
+    );
+  } finally {
+    application.kill('SIGKILL');
     await database.stop();
   }
 }
