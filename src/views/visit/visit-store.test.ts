@@ -112,6 +112,25 @@ describe('saving as you go', () => {
   });
 });
 
+describe('a save under way', () => {
+  it('is waited for by flush, and what came since follows it', async () => {
+    const store = new VisitStore(visit());
+    let arrive: (response: Response) => void = () => {};
+    answer = () => new Promise((resolve) => (arrive = resolve));
+    store.change('ask', falls(1));
+    await settle();
+    expect(store.snapshot().steps.ask.saving).toBe('saving');
+    store.change('ask', falls(2));
+    const flushed = store.flush();
+    const first = arrive;
+    answer = accepts;
+    first(accepts({ revision: 0, content: null }));
+    expect(await flushed).toBe(true);
+    expect(sent.map(({ content }) => content)).toEqual([falls(1), falls(2)]);
+    expect(sent.at(-1)!.revision).toBe(1);
+  });
+});
+
 describe('bad days', () => {
   it('without a connection it keeps the draft and tries again by itself', async () => {
     const store = new VisitStore(visit());

@@ -75,7 +75,8 @@ export class VisitStore {
   private state: VisitState;
   private readonly listeners = new Set<() => void>();
   private readonly timers = new Map<SavedStep, ReturnType<typeof setTimeout>>();
-  private readonly inFlight = new Set<SavedStep>();
+  /** Saves under way, by step: each carries what was there when it began. */
+  private readonly inFlight = new Map<SavedStep, Promise<void>>();
   private closed: boolean;
 
   constructor(private readonly visit: VisitRecord) {
@@ -188,7 +189,10 @@ export class VisitStore {
 
   /** Saves what is waiting now, and says whether everything is on the server. */
   async flush(): Promise<boolean> {
-    for (const step of SAVED_STEPS) if (this.state.steps[step].saving !== 'saved') await this.save(step);
+    for (const step of SAVED_STEPS) {
+      await this.inFlight.get(step);
+      if (this.state.steps[step].saving !== 'saved') await this.save(step);
+    }
     return SAVED_STEPS.every((step) => this.state.steps[step].saving === 'saved');
   }
 
@@ -237,7 +241,17 @@ export class VisitStore {
     if (this.inFlight.has(step)) return this.schedule(step, SAVE_AFTER_MS);
     const entry = this.state.steps[step];
     if (entry.saving === 'conflict' || entry.saving === 'saved' || entry.state === 'untouched') return;
-    this.inFlight.add(step);
+    const running = this.send(step, entry, entry.state, leaving);
+    this.inFlight.set(step, running);
+    return running;
+  }
+
+  private async send(
+    step: SavedStep,
+    entry: StepEntry,
+    state: Exclude<StepState, 'untouched'>,
+    leaving: boolean,
+  ): Promise<void> {
     const sent = entry.content;
     this.put(step, { saving: 'saving', sent });
     this.keep(step);
@@ -245,7 +259,7 @@ export class VisitStore {
       'saveStep',
       {
         params: { id: this.visit.id, step },
-        body: { revision: entry.revision, state: entry.state, content: sent },
+        body: { revision: entry.revision, state, content: sent },
       },
       { keepalive: leaving },
     );
