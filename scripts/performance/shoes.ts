@@ -61,7 +61,7 @@ say(
 );
 say(
   'both feet sized in all of them',
-  timed(() => models.map(({ sizing }) => sizePair(sizing, picture, specification)), 8),
+  timed(() => models.map((model) => sizePair(model, picture, specification)), 8),
   '',
 );
 const fittings = models.slice(0, 6000).map(

@@ -63,7 +63,7 @@ export function triedOn(
   specification: Specification,
   random: Random,
 ): TryOn {
-  const start = sizePair(model.sizing, picture, specification);
+  const start = sizePair(model, picture, specification);
   if (!start.ok) return { model: model.id };
   const { least, wished } = roomWished(specification);
   const longer = greaterOf(picture, 'footLength')!;

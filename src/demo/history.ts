@@ -187,7 +187,7 @@ function handedOver(
   const group = shelfOf(models, persona, day, today);
   const { ranked } = rank(group, specification);
   const byId = new Map(group.map((model) => [model.id, model]));
-  const sized = ranked.filter((entry) => sizePair(byId.get(entry.id)!.sizing, picture, specification).ok);
+  const sized = ranked.filter((entry) => sizePair(byId.get(entry.id)!, picture, specification).ok);
   const suited = eligible(sized, byId, specification);
   // Where nothing suits in everything, the nearest is tried.
   const proposed = proposeTrial(suited.length > 0 ? suited : sized.slice(0, 1), byId);

@@ -33,6 +33,7 @@ export const modelSizingSchema: z.ZodType<ModelSizing> = z.object({
   group: sizingGroupSchema,
   allowanceMm: z.number(),
   lengthOffsetMm: z.number(),
+  foldOffsetMm: z.number().optional(),
   widthOffsetMm: z.number(),
   sizes: z.array(z.number()),
   widths: z.array(widthLetterSchema),
@@ -49,6 +50,7 @@ export const learnedOffsetSchema: z.ZodType<LearnedOffset> = z.object({
 export const learnedFitSchema: z.ZodType<LearnedFit> = z.object({
   length: learnedOffsetSchema,
   width: learnedOffsetSchema,
+  fold: learnedOffsetSchema.nullable(),
 });
 
 export const shoeModelSchema: z.ZodType<ShoeModel> = z.object({
@@ -176,6 +178,9 @@ export const startSizeSchema: z.ZodType<StartSize> = z.object({
   insideLengthMm: z.number(),
   roomMm: z.number(),
   insideWidthMm: z.number(),
+  byToes: z.number(),
+  byArch: z.number().nullable(),
+  foldMisfitMm: z.number().nullable(),
   why: z.array(z.string()),
 });
 

@@ -13,7 +13,7 @@ const feetOf = (fit: TriedSizes & FeltFit, picture: ClinicalPicture): FittedFoot
     const footLengthMm = numberAt(picture, 'footLength', side);
     const found = fit[side];
     if (!place || footLengthMm === null || !found) return [];
-    if (found.roomMm === undefined && found.widthFit === undefined) return [];
+    if (found.roomMm === undefined && found.widthFit === undefined && found.bend === undefined) return [];
     return [
       {
         size: place.size,
@@ -22,13 +22,15 @@ const feetOf = (fit: TriedSizes & FeltFit, picture: ClinicalPicture): FittedFoot
         ballWidthMm: numberAt(picture, 'ballWidth', side),
         roomMm: found.roomMm ?? null,
         widthFit: found.widthFit ?? null,
+        heelBallMm: numberAt(picture, 'heelBallLength', side),
+        bend: found.bend ?? null,
       },
     ];
   });
 
 /**
  * What a try-on teaches about its model: one fitting, in the size that was read last. A size that was left because it did
- * not fit counts until the next one is read. Null when no room and no width were read on a measured foot.
+ * not fit counts until the next one is read. Null when neither room nor width nor the fold was read on a measured foot.
  */
 export function fitObservationOf(tryOn: TryOn, picture: ClinicalPicture): FitObservation | null {
   const feet = [tryOn, ...(tryOn.earlier ?? []).toReversed()]

@@ -42,7 +42,7 @@ const shelf = [
   testShoe('last pairs', { ...court, drop: 7 }, { sizing, status: 'discontinued', stock: { '46 D': 1 } }),
 ];
 const models = new Map(shelf.map((model) => [model.id, model]));
-const sizeOf = (model: ShoeModel) => sizePair(model.sizing, picture, specification);
+const sizeOf = (model: ShoeModel) => sizePair(model, picture, specification);
 const { ranked } = rank(obtainable(shelf), specification);
 
 describe('candidates', () => {
@@ -57,7 +57,7 @@ describe('candidates', () => {
 
   it('feet that nobody measured exclude nothing', () => {
     const nobody = clinicalPicture({ body: { activities: ['court'] } });
-    const free = candidatesOf(ranked, models, (model) => sizePair(model.sizing, nobody, specification));
+    const free = candidatesOf(ranked, models, (model) => sizePair(model, nobody, specification));
     expect(free.noSize).toEqual([]);
     expect(free.usable.every(({ pair }) => pair === null)).toBe(true);
   });

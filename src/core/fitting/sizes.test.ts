@@ -30,7 +30,7 @@ describe('where a shoe stands on the shelf', () => {
         left: { footLength: left, ballWidth: 96 },
         right: { footLength: right, ballWidth: wide },
       });
-      return beginTryOn(model, sizePair(sizing, picture, resolve(picture)));
+      return beginTryOn(model, sizePair({ sizing, features: {} }, picture, resolve(picture)));
     };
     const alike = begun(262, 261, 96);
     expect(alike.sizeLeft).toBe(alike.sizeRight);
@@ -38,7 +38,9 @@ describe('where a shoe stands on the shelf', () => {
     const split = begun(268, 255, 104);
     expect(split.sizeLeft).toBeGreaterThan(split.sizeRight!);
     expect(split.widthRight).not.toBe(split.width);
-    expect(beginTryOn(model, sizePair(sizing, clinicalPicture(), resolve(clinicalPicture())))).toEqual({
+    expect(
+      beginTryOn(model, sizePair({ sizing, features: {} }, clinicalPicture(), resolve(clinicalPicture()))),
+    ).toEqual({
       model: 'm',
     });
   });

@@ -13,7 +13,7 @@ import { SIZE_SYSTEM_LABEL } from './systems';
 const model = testSizing({ sizes: halfSizes(36, 48), widths: ['B', 'D', '2E', '4E'], ballWidthMm: 90 });
 const sized = (findings: Findings, conditions: FittingConditions = {}, of: ModelSizing = model) => {
   const picture = clinicalPicture(findings);
-  return sizePair(of, picture, resolve(picture), conditions);
+  return sizePair({ sizing: of, features: {} }, picture, resolve(picture), conditions);
 };
 const pair = (...asked: Parameters<typeof sized>) => {
   const result = sized(...asked);

@@ -1,12 +1,20 @@
 import { SIDES, type Side } from '../findings/finding-kinds';
 import type { ClinicalPicture } from '../findings/picture';
-import { numberAt } from '../findings/picture';
+import { NOT_EXAMINED, numberAt } from '../findings/picture';
 import type { Specification } from '../prescribe/engine/specification';
 import { fail, ok, type Result } from '../result/result';
-import { SPLIT_FROM_MM } from './foot-difference';
-import { type FittingConditions, sizeWish } from './size-wish';
+import type { FeatureValues } from '../shoe/features';
+import { heelBallRatio, SPLIT_FROM_MM } from './foot-difference';
+import { lastShapeOf, type SizedFoot } from './last-shape';
+import { type ExplainedWish, type FittingConditions, sizeWish } from './size-wish';
 import { asFitted, type ModelSizing, type StartSize, sizeInWords, startSize } from './start-size';
 import { WIDTH_LETTERS, type WidthLetter } from './widths';
+
+/** A model as it is sized: its sizes, and of its features the shape of its last. */
+export interface SizedModel {
+  sizing: ModelSizing;
+  features: FeatureValues;
+}
 
 /** How the two feet are served by one model. */
 export type PairKind = 'same' | 'filler' | 'split' | 'one-foot';
@@ -23,6 +31,17 @@ export interface SizedPair {
   fillerMm: number;
 }
 
+/** A heel–ball length outside what feet have is measured again and decides nothing. */
+const plausibleBall = (lengthMm: number, heelBallMm: number | null): number | null =>
+  heelBallMm === null || heelBallRatio(lengthMm, heelBallMm).remeasure ? null : heelBallMm;
+
+/** A foot with what sock, insert and time of day add to it. */
+const wornBy = ({ foot, wish: { adds } }: { foot: SizedFoot; wish: ExplainedWish }): SizedFoot => ({
+  ...foot,
+  lengthMm: foot.lengthMm + adds.lengthMm,
+  heelBallMm: foot.heelBallMm == null ? null : foot.heelBallMm + adds.lengthMm,
+});
+
 const wider = (a: WidthLetter, b: WidthLetter): WidthLetter =>
   WIDTH_LETTERS.indexOf(a) >= WIDTH_LETTERS.indexOf(b) ? a : b;
 
@@ -33,17 +52,26 @@ const wider = (a: WidthLetter, b: WidthLetter): WidthLetter =>
  * @returns `not-measured` when no foot was measured, `no-size` when a foot finds none
  */
 export function sizePair(
-  model: ModelSizing,
+  { sizing: model, features }: SizedModel,
   picture: ClinicalPicture,
   specification: Specification,
   conditions: FittingConditions = {},
 ): Result<SizedPair> {
+  const shape = lastShapeOf(features);
   const sized = SIDES.flatMap((side) => {
     const lengthMm = numberAt(picture, 'footLength', side);
     if (lengthMm === null) return [];
     const wish = sizeWish(picture, specification, side, conditions);
-    const foot = { lengthMm, ballWidthMm: numberAt(picture, 'ballWidth', side) };
-    return [{ side, wish, lengthMm: lengthMm + wish.adds.lengthMm, start: startSize(model, foot, wish) }];
+    const toeShape = picture[side].toeShape;
+    const foot: SizedFoot = {
+      lengthMm,
+      ballWidthMm: numberAt(picture, 'ballWidth', side),
+      heelBallMm: plausibleBall(lengthMm, numberAt(picture, 'heelBallLength', side)),
+      toeShape: toeShape === NOT_EXAMINED ? null : toeShape,
+      toeHeightMm: numberAt(picture, 'toeHeight', side),
+    };
+    const start = startSize(model, foot, wish, shape);
+    return [{ side, wish, foot, lengthMm: lengthMm + wish.adds.lengthMm, start }];
   });
   if (sized.length === 0) return fail('not-measured', 'No foot length is measured.');
   const fitted: (Omit<(typeof sized)[number], 'start'> & { start: StartSize })[] = [];
@@ -81,8 +109,11 @@ export function sizePair(
       fillerMm: 0,
     });
   }
-  const both = (entry: typeof longer) =>
-    asFitted(model, longer.start.size, width, entry.lengthMm, entry.start.why);
+  const both = (entry: typeof longer): StartSize => ({
+    ...asFitted(model, longer.start.size, width, wornBy(entry), entry.start.why, shape),
+    byToes: entry.start.byToes,
+    byArch: entry.start.byArch,
+  });
   const spare = both(shorter).roomMm - shorter.wish.room.most;
   const [ofLonger, ofShorter] = [both(longer), both(shorter)];
   const pair =

@@ -117,7 +117,7 @@ describe('the first size to bring', () => {
   });
 
   it('a pair on the foot states the room it leaves', () => {
-    const fitted = asFitted(model, 42.5, 'D', 262);
+    const fitted = asFitted(model, 42.5, 'D', { lengthMm: 262, ballWidthMm: null });
     expect(fitted.roomMm).toBeCloseTo(fitted.insideLengthMm - 262, 9);
     expect(fitted).toMatchObject({ size: 42.5, width: 'D', label: 'EU 42.5 D', why: [] });
   });

@@ -1,5 +1,14 @@
 import type { SizingGroup } from '../findings/findings';
 import { fail, ok, type Result } from '../result/result';
+import {
+  heelToFold,
+  insideForBall,
+  type LastShape,
+  lengthLost,
+  type SizedFoot,
+  UNKNOWN_SHAPE,
+} from './last-shape';
+import { USUAL_ROOM } from './room';
 import { lastOfSize, nearestHalf, SIZE_SYSTEM_LABEL, type SizeSystem, sizeOfLast } from './systems';
 import { lettersByGrade, MM_WIDTH_PER_LETTER, WIDTH_LETTERS, type WidthLetter } from './widths';
 
@@ -12,6 +21,8 @@ export interface ModelSizing {
   /** True inside minus what the label says, as the clinic's fittings teach; 0 where nobody has fitted. */
   lengthOffsetMm: number;
   widthOffsetMm: number;
+  /** Fold minus where it is said to be, mm from the heel, as the clinic's fittings teach; absent where nobody has fitted. */
+  foldOffsetMm?: number;
   /** Half sizes on offer, ascending. */
   sizes: readonly number[];
   widths: readonly WidthLetter[];
@@ -33,8 +44,14 @@ export interface StartSize {
   label: string;
   width: WidthLetter;
   insideLengthMm: number;
+  /** In front of the longest toe, as far as these toes can use it. */
   roomMm: number;
   insideWidthMm: number;
+  /** The size that the toes alone ask for, and the ball alone; null where the ball or the fold is not known. */
+  byToes: number;
+  byArch: number | null;
+  /** Fold minus ball, mm from the heel: more than nothing, the shoe folds in front of the ball. */
+  foldMisfitMm: number | null;
   why: string[];
 }
 
@@ -64,21 +81,28 @@ export const sizeInWords = (model: ModelSizing, size: number, width?: string): s
   `${SIZE_SYSTEM_LABEL[model.system]} ${size}${width ? ` ${width}` : ''}`;
 
 /**
- * Where to begin at the shelf: the offered size whose inside length leaves the wished room in front of this
- * foot, never less than the least, and the narrowest width that the foot's ball fits into. Fit decides, not the number.
+ * Where to begin at the shelf: by toes and by arch. Of the offered sizes that leave at least the least room, the one nearest
+ * to what both ask for: room before the longest toe, and the fold under the ball; and the narrowest width that the ball fits
+ * into. Where the ball or the fold is not known the toes decide alone. Fit decides, not the number.
  *
- * @param foot length in mm; ball width in mm or null when it was not measured
+ * @param foot lengths in mm; what was not measured is null
+ * @param shape of the model's last, as far as it is known
  * @returns the size with its reasons, or `no-size` when the model has none that is long enough
  */
 export function startSize(
   model: ModelSizing,
-  foot: { lengthMm: number; ballWidthMm: number | null },
+  foot: SizedFoot,
   { room: wish, adds = { lengthMm: 0, widthMm: 0 }, widthGrade = 2 }: SizeWish,
+  shape: LastShape = UNKNOWN_SHAPE,
 ): Result<StartSize> {
-  const lengthMm = foot.lengthMm + adds.lengthMm;
-  const ballWidthMm = foot.ballWidthMm === null ? null : foot.ballWidthMm + adds.widthMm;
-  const wanted = lengthMm + wish.wished;
-  const room = (size: number) => insideLength(model, size) - lengthMm;
+  const worn: SizedFoot = {
+    ...foot,
+    lengthMm: foot.lengthMm + adds.lengthMm,
+    ballWidthMm: foot.ballWidthMm === null ? null : foot.ballWidthMm + adds.widthMm,
+    heelBallMm: foot.heelBallMm == null ? null : foot.heelBallMm + adds.lengthMm,
+  };
+  const wanted = worn.lengthMm + wish.wished + lengthLost(shape, worn);
+  const room = (size: number) => roomIn(model, size, worn, shape);
   const enough = model.sizes.filter(
     (size) => room(size) >= wish.least - 0.05 && room(size) <= wish.most + MOST_OVER_MM,
   );
@@ -86,39 +110,73 @@ export function startSize(
     const ideal = nearestHalf(sizeOfLast(model.system, wanted - model.lengthOffsetMm, model.allowanceMm));
     return fail('no-size', `Not made in the size needed (about ${sizeInWords(model, ideal)}).`);
   }
-  const size = enough.reduce((best, next) =>
-    Math.abs(room(next) - wish.wished) < Math.abs(room(best) - wish.wished) ? next : best,
-  );
+  const nearest = (insideMm: number, sizes: readonly number[]) =>
+    sizes.reduce((best, next) =>
+      Math.abs(insideLength(model, next) - insideMm) < Math.abs(insideLength(model, best) - insideMm)
+        ? next
+        : best,
+    );
+  const forBall = insideOfBall(model, worn, shape, wish.wished);
+  const size = nearest(forBall === null ? wanted : (wanted + forBall) / 2, enough);
+  const width = widthFor(model, size, worn.ballWidthMm, widthGrade);
   const why = [
-    `foot ${fixed(lengthMm)} mm + ${fixed(room(size))} mm room`,
+    `foot ${fixed(worn.lengthMm)} mm + ${fixed(room(size))} mm room`,
     `maker adds ${fixed(model.allowanceMm)} mm`,
   ];
   if (Math.abs(model.lengthOffsetMm) >= 0.05)
     why.push(
       `runs ${fixed(Math.abs(model.lengthOffsetMm))} mm ${model.lengthOffsetMm > 0 ? 'long' : 'short'}`,
     );
-  const width = widthFor(model, size, ballWidthMm, widthGrade);
+  const lost = lengthLost(shape, worn);
+  if (lost > 0) why.push(`the front of the box takes ${fixed(lost)} mm from these toes`);
   why.push(
-    ballWidthMm === null ? 'ball width not measured: standard width' : `ball ${fixed(ballWidthMm)} mm`,
+    worn.ballWidthMm === null
+      ? 'ball width not measured: standard width'
+      : `ball ${fixed(worn.ballWidthMm)} mm`,
   );
-  return ok(asFitted(model, size, width, lengthMm, why));
+  const byToes = nearest(wanted, enough);
+  const byArch = forBall === null ? null : nearest(forBall, model.sizes);
+  if (byArch !== null && byArch !== byToes) why.unshift(`toes ${byToes}, arch ${byArch}`);
+  return ok({ ...asFitted(model, size, width, worn, why, shape), byToes, byArch });
 }
 
-/** A given size and width of a model on a foot of this length. */
+const roomIn = (model: ModelSizing, size: number, foot: SizedFoot, shape: LastShape): number =>
+  insideLength(model, size) - lengthLost(shape, foot) - foot.lengthMm;
+
+/** The inside length that the ball asks for, with as much more as the toes are to have beyond the usual; null where unknown. */
+function insideOfBall(
+  model: ModelSizing,
+  { heelBallMm }: SizedFoot,
+  { foldPercent }: LastShape,
+  wished: number,
+): number | null {
+  if (heelBallMm == null || foldPercent === null) return null;
+  return insideForBall(heelBallMm, foldPercent, model.foldOffsetMm ?? 0) + wished - USUAL_ROOM.wished;
+}
+
+/** A given size and width of a model on a foot; it names no other size than its own. */
 export function asFitted(
   model: ModelSizing,
   size: number,
   width: WidthLetter,
-  lengthMm: number,
+  foot: SizedFoot,
   why: string[] = [],
+  shape: LastShape = UNKNOWN_SHAPE,
 ): StartSize {
+  const insideLengthMm = insideLength(model, size);
   return {
     size,
     label: sizeInWords(model, size, width),
     width,
-    insideLengthMm: insideLength(model, size),
-    roomMm: insideLength(model, size) - lengthMm,
+    insideLengthMm,
+    roomMm: roomIn(model, size, foot, shape),
     insideWidthMm: insideWidth(model, size, width),
+    byToes: size,
+    byArch: null,
+    foldMisfitMm:
+      foot.heelBallMm == null || shape.foldPercent === null
+        ? null
+        : heelToFold(insideLengthMm, shape.foldPercent, model.foldOffsetMm ?? 0) - foot.heelBallMm,
     why,
   };
 }

@@ -43,7 +43,7 @@ export function useCandidates(): {
     if (!models || !ranking) return null;
     const { ranked, excluded } = ranking;
     const byId = new Map(models.map((model) => [model.id, model]));
-    const sizeOf = (model: ShoeModel) => sizePair(model.sizing, picture, specification, conditions);
+    const sizeOf = (model: ShoeModel) => sizePair(model, picture, specification, conditions);
     const { usable, noSize } = candidatesOf(ranked, byId, sizeOf);
     return {
       usable: inStockOnly ? usable.filter(({ onShelf }) => onShelf > 0) : usable,

@@ -1,5 +1,6 @@
 import { insideLength, insideWidth, type ModelSizing, UPPER_GIVES_MM } from '../start-size';
 import type { WidthLetter } from '../widths';
+import { foldOffset } from './fold-evidence';
 import { readingVariance } from './length-evidence';
 import { Z_95 } from './normal';
 import { type FamilySpread, type Gaussian, offsetPosterior, type VersionEvidence } from './offset-tree';
@@ -17,6 +18,9 @@ export interface FittedFoot {
   ballWidthMm: number | null;
   roomMm: number | null;
   widthFit: WidthFit | null;
+  /** Where the shoe folded on this foot, and the ball it was held against; absent where nobody looked. */
+  heelBallMm?: number | null;
+  bend?: 'under-ball' | 'too-far-back' | null;
 }
 
 /** A version as the learning sees it: its family and what its label says. */
@@ -25,6 +29,8 @@ export interface LabelledVersion {
   maker: string;
   name: string;
   sizing: ModelSizing;
+  /** Where it is said to fold, per cent from the heel. */
+  foldPercent?: number | null;
 }
 
 /** True inside minus label, mm. */
@@ -39,6 +45,8 @@ export interface LearnedOffset {
 export interface LearnedFit {
   length: LearnedOffset;
   width: LearnedOffset;
+  /** Of the fold, by looks at this very version; null where nobody looked. */
+  fold: LearnedOffset | null;
 }
 
 /** How far relatives lie apart, mm. Assumptions of common practice, not published figures. */
@@ -80,7 +88,7 @@ export function learnOffsets(
   for (const { id, maker } of versions)
     perMaker.set(maker, (perMaker.get(maker) ?? 0) + (byVersion.get(id)?.length ?? 0));
   return new Map(
-    versions.map(({ id, maker }) => {
+    versions.map(({ id, maker, sizing, foldPercent = null }) => {
       const own = byVersion.get(id)?.length ?? 0;
       const learned = ({ mean: meanMm, variance }: Gaussian): LearnedOffset => ({
         meanMm,
@@ -88,7 +96,13 @@ export function learnOffsets(
         fittings: own,
         relatives: (perMaker.get(maker) ?? 0) - own,
       });
-      return [id, { length: learned(length.get(id)!), width: learned(width.get(id)!) }];
+      const offset = learned(length.get(id)!);
+      const fitted = { ...label(sizing), lengthOffsetMm: offset.meanMm };
+      const feet = (byVersion.get(id) ?? []).flatMap((fitting) => fitting.feet);
+      return [
+        id,
+        { length: offset, width: learned(width.get(id)!), fold: foldOffset(fitted, foldPercent, feet) },
+      ];
     }),
   );
 }
@@ -178,6 +192,7 @@ export const withLearned = (sizing: ModelSizing, fit: LearnedFit): ModelSizing =
   ...sizing,
   lengthOffsetMm: fit.length.meanMm,
   widthOffsetMm: fit.width.meanMm,
+  ...(fit.fold ? { foldOffsetMm: fit.fold.meanMm } : {}),
 });
 
 /** Ends of the central 95 % interval, mm. */

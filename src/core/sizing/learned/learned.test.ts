@@ -167,8 +167,26 @@ describe('a try-on as a fitting', () => {
     expect(fitting).toEqual({
       version: 'v',
       feet: [
-        { size: 42, width: 'D', footLengthMm: 262, ballWidthMm: 99, roomMm: 11, widthFit: null },
-        { size: 42, width: 'D', footLengthMm: 260, ballWidthMm: null, roomMm: null, widthFit: 'loose' },
+        {
+          size: 42,
+          width: 'D',
+          footLengthMm: 262,
+          ballWidthMm: 99,
+          roomMm: 11,
+          widthFit: null,
+          heelBallMm: null,
+          bend: null,
+        },
+        {
+          size: 42,
+          width: 'D',
+          footLengthMm: 260,
+          ballWidthMm: null,
+          roomMm: null,
+          widthFit: 'loose',
+          heelBallMm: null,
+          bend: null,
+        },
       ],
     });
   });

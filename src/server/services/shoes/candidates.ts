@@ -40,7 +40,7 @@ async function fitted(
     models: new Map(models.map((model) => [model.id, model])),
     // A model that is gone is no candidate, but may still have been tried.
     ranking: rank(obtainable(models), specification),
-    sizeOf: (model: ShoeModel) => sizePair(model.sizing, picture, specification, conditions),
+    sizeOf: (model: ShoeModel) => sizePair(model, picture, specification, conditions),
   };
 }
 

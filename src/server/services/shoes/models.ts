@@ -8,6 +8,7 @@ import type { ShelfPlace } from '@/core/catalogue/shelf';
 import { benchChanges, readBench } from '@/core/shoe/bench/read-bench';
 import { isFeatureId } from '@/core/shoe/features';
 import { type FeatureReadings, featuresOf, withReading } from '@/core/shoe/readings/readings';
+import { lastShapeOf } from '@/core/sizing/last-shape';
 import { type LearnedFit, learnOffsets, withLearned } from '@/core/sizing/learned/learn-offsets';
 import { requirePart } from '../../auth/require-part';
 import type { Database } from '../../database/schema';
@@ -47,7 +48,7 @@ export const modelOf = (row: ModelRow): ShoeModel => ({
 async function learnedFits({ tx }: Tenant, models: readonly ShoeModel[]): Promise<Map<string, LearnedFit>> {
   const rows = await tx.selectFrom('fitting').select(['model_id', 'feet']).execute();
   return learnOffsets(
-    models,
+    models.map((model) => ({ ...model, foldPercent: lastShapeOf(model.features).foldPercent })),
     rows.map((row) => ({ version: row.model_id, feet: row.feet })),
   );
 }

@@ -6,8 +6,10 @@ import type { reasonsFor } from '@/core/match/rank';
 import { standingBandOf } from '@/core/prescribe/explain/standing-band';
 import { fitPlan } from '@/core/shoe/drawing/fit-plan';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
+import { FOLD_MISS_MM } from '@/core/sizing/last-shape';
 import { interval95, offsetInWords } from '@/core/sizing/learned/learn-offsets';
 import { sizeWish } from '@/core/sizing/size-wish';
+import type { StartSize } from '@/core/sizing/start-size';
 import { MarkShape } from '@/ui/drawing/Marks';
 import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
 import { useVisit } from '../../visit-context';
@@ -70,6 +72,7 @@ export function CandidateDetail({ candidate, reasons }: Props) {
                 {off &&
                   `; room ${Math.round(start.roomMm - (model.learned!.length.meanMm - off[0]))} to ${Math.round(start.roomMm + (off[1] - model.learned!.length.meanMm))} mm (95 %)`}
               </span>
+              <FoldOnFoot start={start} />
               <span className="block text-faint">{wish.why.join('; ')}</span>
             </figcaption>
           </figure>
@@ -94,5 +97,27 @@ export function CandidateDetail({ candidate, reasons }: Props) {
         )}
       </div>
     </div>
+  );
+}
+
+/** Where the shoe folds on this foot in the size taken, and what toes and ball ask for where they differ. */
+function FoldOnFoot({ start }: { start: StartSize }) {
+  const { foldMisfitMm, byToes, byArch } = start;
+  if (foldMisfitMm === null) return null;
+  const off = Math.round(foldMisfitMm);
+  const where =
+    off === 0
+      ? 'folds under the ball'
+      : `folds ${Math.abs(off)} mm ${off > 0 ? 'in front of' : 'behind'} the ball`;
+  return (
+    <span className={`block ${Math.abs(foldMisfitMm) > FOLD_MISS_MM ? 'text-hold' : ''}`}>
+      {byArch !== null && byArch !== byToes && (
+        <strong>
+          Toes {byToes}, arch {byArch};{' '}
+        </strong>
+      )}
+      {where}
+      {Math.abs(foldMisfitMm) > FOLD_MISS_MM && ': a miss, try another'}
+    </span>
   );
 }

@@ -1,6 +1,7 @@
 import { SIDES } from '@/core/findings/finding-kinds';
 import { greaterOf, numberAt } from '@/core/findings/picture';
 import { USUAL_SIZES, type UsualSizes } from '@/core/formats/formats';
+import { ALLOWANCES, isAccepted } from '@/core/sizing/allowances';
 import { footDifference } from '@/core/sizing/foot-difference';
 import { growthForecast } from '@/core/sizing/growth-forecast';
 import { sizeTable } from '@/core/sizing/size-table';
@@ -8,6 +9,11 @@ import { roomWished } from '@/core/sizing/size-wish';
 import { clinicFormats } from '@/ui/formats';
 import { DataTable } from '@/ui/table/DataTable';
 import { useVisit } from '../../visit-context';
+
+const span = (least: number, most: number, unit: string): string => {
+  const [from, to] = [Math.round(least), Math.round(most)];
+  return from === to ? `${from} ${unit}` : `${from}–${to} ${unit}`;
+};
 
 /** The systems that the clinic thinks in stand first. */
 const usualFirst = <R extends { label: string }>(rows: readonly R[], sizes: UsualSizes): R[] => {
@@ -75,6 +81,36 @@ export function SizeSystems() {
           ]}
         />
       )}
+      <section aria-label="Room in front, by what is laid there">
+        <p className="text-faint">
+          Names for the room in front that are not the same. Wanted here {room.least}–{room.most} mm.
+        </p>
+        <DataTable
+          spacing="close"
+          rows={ALLOWANCES}
+          keyOf={({ label }) => label}
+          columns={[
+            { id: 'name', head: 'Laid in front of the toe', namesRow: true, cell: ({ label }) => label },
+            {
+              id: 'mm',
+              head: 'Room',
+              figure: true,
+              cell: ({ leastMm, mostMm }) => span(leastMm, mostMm, 'mm'),
+            },
+            {
+              id: 'inside',
+              head: 'Inside length',
+              figure: true,
+              cell: ({ leastMm, mostMm }) => span(longer + leastMm, longer + mostMm, 'mm'),
+            },
+            {
+              id: 'here',
+              head: 'Within what is wanted',
+              cell: (allowance) => isAccepted(allowance, room),
+            },
+          ]}
+        />
+      </section>
       {growth && <p className="bg-desk px-3 py-2">{growth.sentence}</p>}
     </div>
   );

@@ -1,0 +1,35 @@
+import { MM_PER_BARLEYCORN } from './systems';
+
+/** Room in front of the longest toe by what practitioners lay there; mm. */
+export interface Allowance {
+  label: string;
+  leastMm: number;
+  mostMm: number;
+}
+
+/**
+ * Measures that go by one name and are not the same (handbook 05, common practice). Half to one size more than the foot scale is
+ * counted from its own two barleycorns, of which a shoe's front takes about ten millimetres (ours).
+ */
+const SCALE_OWN_MM = 2 * MM_PER_BARLEYCORN - 10;
+export const ALLOWANCES: readonly Allowance[] = [
+  { label: 'a thumbnail’s length', leastMm: 10, mostMm: 15 },
+  { label: 'half an inch', leastMm: 12.7, mostMm: 12.7 },
+  { label: 'a thumb’s width', leastMm: 18, mostMm: 20 },
+  {
+    label: 'the foot scale and half to one size more',
+    leastMm: SCALE_OWN_MM + MM_PER_BARLEYCORN / 2,
+    mostMm: SCALE_OWN_MM + MM_PER_BARLEYCORN,
+  },
+];
+
+/** Whether a room lies within what is accepted here, mm. */
+export const isAccepted = (
+  { leastMm, mostMm }: Allowance,
+  room: { least: number; most: number },
+): 'yes' | 'partly' | 'no' =>
+  leastMm >= room.least && mostMm <= room.most
+    ? 'yes'
+    : mostMm < room.least || leastMm > room.most
+      ? 'no'
+      : 'partly';
