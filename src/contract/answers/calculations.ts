@@ -45,6 +45,7 @@ export const nextQuestionSchema: z.ZodType<NextQuestion> = z.object({
   sides: z.array(sideSchema),
   step: z.enum(['load', 'ask', 'old-pair', 'feet', 'move']).nullable(),
   lacksAmount: z.boolean(),
+  because: z.string().nullable(),
   expected: z.number(),
   chance: z.number(),
   features: z.array(featureIdSchema),

@@ -12,6 +12,8 @@ export interface BreakInInput {
   towardMinimal: boolean;
   /** Longest usual outing, minutes. */
   usualMinutes: number;
+  /** New to the sport that the pair is for. */
+  beginner: boolean;
   eventAhead: boolean;
   prosthesisNew: boolean;
 }
@@ -36,17 +38,22 @@ export function breakInPlan(input: BreakInInput): BreakInStep[] {
     { day: 13, do: 'Third outing: as long as usual.', check: 'Still sore? Come back for a refit.' },
   ];
   const large = input.dropChangeMm !== null && Math.abs(input.dropChangeMm) > 4;
+  const slowly = input.beginner && input.towardMinimal;
   if (large || input.towardMinimal)
     steps.push(
       {
         day: 14,
-        do: 'Wear old and new on alternate days; a tenth more in the new pair each week.',
+        do: slowly
+          ? 'Wear the new pair for a tenth of the week, the old one for the rest; a tenth more every second week.'
+          : 'Wear old and new on alternate days; a tenth more in the new pair each week.',
         check: 'Calf and heel cord.',
       },
       {
-        day: 56,
+        day: slowly ? 112 : 56,
         do: 'All outings in the new pair.',
-        check: 'Eight weeks: a large change takes weeks, not days.',
+        check: slowly
+          ? 'Sixteen weeks: who is new to the sport takes twice as long.'
+          : 'Eight weeks: a large change takes weeks, not days.',
       },
     );
   if (input.eventAhead)

@@ -79,6 +79,7 @@ export function patientSheet(input: SheetInput): PatientSheet {
     dropChangeMm: typeof oldDrop === 'number' && typeof drop === 'number' ? drop - oldDrop : null,
     towardMinimal: input.values.category === 'minimal' && picture.body.oldPairCategory !== 'minimal',
     usualMinutes: input.usualMinutes,
+    beginner: picture.body.experience === 'new',
     eventAhead: picture.body.eventAhead === 'short' || picture.body.eventAhead === 'long',
     prosthesisNew: typeof picture.body.prosthesisMonths === 'number' && picture.body.prosthesisMonths < 3,
   });

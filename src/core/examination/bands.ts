@@ -158,6 +158,7 @@ export const BANDS = {
   ageYears: null,
   bodyMass: null,
   weeklyDistance: null,
+  weeklyDistanceBefore: null,
   longestOuting: null,
   hoursStanding: null,
   falls: null,

@@ -41,6 +41,7 @@ export const REAL_DIFFERENCE: Record<NumberFindingId, RealDifference | null> = {
   ageYears: null,
   bodyMass: null,
   weeklyDistance: null,
+  weeklyDistanceBefore: null,
   longestOuting: null,
   hoursStanding: null,
   falls: null,

@@ -6,6 +6,7 @@ import { LOAD_FINDINGS } from './catalogue/load';
 import { MOVE_FINDINGS } from './catalogue/move';
 import { OLD_PAIR_FINDINGS } from './catalogue/old-pair';
 import { RECORD_FINDINGS } from './catalogue/record';
+import { TRAINING_FINDINGS } from './catalogue/training';
 import { WARMTH_FINDINGS } from './catalogue/warmth';
 import type {
   ChoiceFinding,
@@ -22,6 +23,7 @@ import type {
 export const FINDINGS = {
   ...RECORD_FINDINGS,
   ...ASK_FINDINGS,
+  ...TRAINING_FINDINGS,
   ...OLD_PAIR_FINDINGS,
   ...FEET_FINDINGS,
   ...WARMTH_FINDINGS,

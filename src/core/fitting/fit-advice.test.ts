@@ -200,6 +200,7 @@ describe('after-care', () => {
     dropChangeMm: 1,
     towardMinimal: false,
     usualMinutes: 60,
+    beginner: false,
     eventAhead: false,
     prosthesisNew: false,
   };
@@ -215,6 +216,13 @@ describe('after-care', () => {
       Math.max(...breakInPlan({ ...input, dropChangeMm: 6 }).map((step) => step.day)),
     ).toBeGreaterThanOrEqual(56);
     expect(Math.max(...breakInPlan(input).map((step) => step.day))).toBeLessThan(21);
+  });
+
+  it('towards minimal who is new to the sport takes twice as long; who is not, does not', () => {
+    const last = (beginner: boolean, towardMinimal: boolean) =>
+      Math.max(...breakInPlan({ ...input, beginner, towardMinimal }).map((step) => step.day));
+    expect(last(true, true)).toBe(2 * last(false, true));
+    expect(last(true, false)).toBe(last(false, false));
   });
 
   it('an at-risk foot begins with 30 to 60 minutes and a skin check', () => {

@@ -11,6 +11,7 @@ const FINGERPRINTS: Readonly<Record<string, string>> = {
   '2': 'bb2e9f083d8bd867',
   '3': 'e1b53d2820cd8751',
   '4': 'd1c7c81fc9b28596',
+  '5': 'a93705b0636a1fed',
 };
 
 describe('the edition of the knowledge', () => {

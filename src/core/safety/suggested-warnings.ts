@@ -175,6 +175,15 @@ export const SUGGESTIONS: readonly SuggestionRow[] = [
     mark: 'common practice',
   },
   {
+    sign: 'bone-stress',
+    when: 'a bone is sore to one finger, or a hop hurts at one point, in somebody who runs or has taken on more load',
+    found: ({ picture, side }) =>
+      (picture[side].boneTender === 'yes' || picture[side].hopTest === 'hurts') &&
+      (picture.body.loadRise === 'yes' ||
+        holds(picture.body.activities, 'road-running', 'racing', 'trail', 'court', 'indoor-court')),
+    mark: 'common practice',
+  },
+  {
     sign: 'achilles-rupture',
     when: 'the heel cord aches and only the other side rises on its toes',
     found: ({ picture, side, other }) =>

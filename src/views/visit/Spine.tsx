@@ -116,6 +116,7 @@ function NextQuestions({ onGo }: { onGo: (step: SavedStep) => void }) {
               onClick={() => onGo(question.step!)}
             >
               {definitionOf(question.finding).label}, {timeInWords(question.seconds)}
+              {question.because && <span className="block text-hold">{question.because}</span>}
             </button>
           </li>
         ))}

@@ -116,7 +116,8 @@ export const ASK_FINDINGS = {
     seconds: 15,
     carries: false,
     prior: assumed({ shares: { no: 0.75, yes: 0.25 } }),
-    readBy: 'with a bone that aches at night it points at a warning sign',
+    readBy: RULES,
+    derivedFrom: ['trainingChange', 'weeklyDistance', 'weeklyDistanceBefore'],
   }),
   falls: number('Falls in 12 months', 'count', [0, 10], [0, 200], {
     scope: 'body',

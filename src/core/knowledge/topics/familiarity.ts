@@ -32,6 +32,7 @@ export const familiarity = topic('What served before', [
     evidence: 'B',
     sources: ['nigg-2015', 'curtis-2021'],
     because: 'Feet that have grown used to little need no more because a shop has it.',
+    contestedBy: ['beginner-not-minimal'],
   },
   {
     id: 'used-to-maximal',

@@ -1,5 +1,5 @@
 import { OURS } from '../ours';
-import { above, all, atMost, below, has, is, not, topic } from '../rule';
+import { above, all, any, atMost, below, has, is, not, topic } from '../rule';
 
 const RIGID_FLAT_IN_DRESS = all(is('arch', 'low'), is('archMobility', 'rigid'), has('activities', 'dress'));
 
@@ -58,6 +58,38 @@ export const footShape = topic('Foot shape', [
     sources: ['knapik-2010', 'relph-2022'],
     because: 'By habit, a medium arch gets structured cushioning.',
     contestedBy: ['arch-alone-decides-nothing'],
+  },
+  {
+    id: 'rigid-high-arch-sore-bone',
+    finding: 'rigid high arch under load, and a bone sore to the finger',
+    when: all(
+      is('arch', 'high'),
+      is('archMobility', 'rigid'),
+      any(has('activities', ['road-running', 'racing', 'trail']), is('loadRise', 'yes')),
+      is('boneTender', 'yes'),
+    ),
+    wishes: [
+      { feature: 'heelCushioning', atLeast: 4 },
+      { feature: 'forefootCushioning', atLeast: 4 },
+    ],
+    strength: 'moderate',
+    evidence: 'C',
+    sources: ['practice'],
+    because: 'A rigid high arch absorbs little and passes the blow on to bone.',
+    caution:
+      'Press the bones and let the patient hop before anything else: a sore bone is referred, not cushioned.',
+  },
+  {
+    id: 'low-arch-crowded-toes',
+    finding: 'low arch, and toes rubbed or crowded in the box',
+    when: all(is('arch', 'low'), has('rubbedAt', ['toe-tips', 'between-toes', 'inner-edge'])),
+    wishes: [{ feature: 'width', atLeast: 2.5 }],
+    strength: 'slight',
+    evidence: 'C',
+    sources: ['practice'],
+    because:
+      'A low arch lengthens and spreads the foot under load: crowded toes ask for width before anything else.',
+    caution: 'Look at the inner ankle and the heel cord: a foot that has flattened crowds its toes too.',
   },
   {
     id: 'high-arch',

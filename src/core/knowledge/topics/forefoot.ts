@@ -22,6 +22,41 @@ export const forefoot = topic('Forefoot', [
     contestedBy: ['rocker-unsteady'],
   },
   {
+    id: 'push-off-sore-big-toe',
+    finding: 'pushes off the big toe, and its joint hurts',
+    when: all(is('pushOff', 'big-toe'), has('pain', 'big-toe')),
+    wishes: [
+      { feature: 'forefootStiffness', atLeast: 3.5 },
+      { feature: 'rocker', atLeast: 2 },
+    ],
+    strength: 'moderate',
+    evidence: 'C',
+    sources: ['practice'],
+    because:
+      'The sore joint is the one that bends last: a sole that rolls and does not bend there spares it.',
+    contestedBy: ['rocker-unsteady'],
+  },
+  {
+    id: 'push-off-sore-ball',
+    finding: 'pushes off the middle of the ball, and it hurts there',
+    when: all(is('pushOff', 'middle'), has('pain', ['forefoot', 'between-toes'])),
+    wishes: [{ feature: 'rockerApex', atLeast: 55, atMost: 60 }],
+    strength: 'moderate',
+    evidence: 'C',
+    sources: ['van-schie-2000'],
+    because: 'The last push goes through the sore heads: the sole has to roll before them.',
+  },
+  {
+    id: 'push-off-little-toes',
+    finding: 'pushes off the little toes, and the outer side hurts',
+    when: all(is('pushOff', 'little-toes'), has('pain', ['ankle-outer', 'forefoot'])),
+    wishes: [{ feature: 'forefootBase', atLeast: 108 }],
+    strength: 'slight',
+    evidence: 'C',
+    sources: ['practice'],
+    because: 'The foot leaves the ground over its outer edge: a broad forefoot carries it there.',
+  },
+  {
     id: 'forefoot-joint-pain-drop',
     finding: 'forefoot or ankle joint pain (load moves up)',
     when: has('pain', ['forefoot', 'big-toe', 'midfoot']),
@@ -82,7 +117,13 @@ export const forefoot = topic('Forefoot', [
     sources: ['menz-2016-mtp', 'practice'],
     because:
       'Rockers had more unwanted effects (39 against 16 %): who is unsteady is better served by a stiff, flat sole.',
-    contestedBy: ['stiff-big-toe', 'forefoot-pain', 'forefoot-joint-pain-drop', 'big-toe-hardly-bends'],
+    contestedBy: [
+      'stiff-big-toe',
+      'forefoot-pain',
+      'forefoot-joint-pain-drop',
+      'big-toe-hardly-bends',
+      'push-off-sore-big-toe',
+    ],
   },
   {
     id: 'forefoot-pain-no-heels',

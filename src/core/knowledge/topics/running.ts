@@ -52,6 +52,18 @@ export const running = topic('Running', [
     because: 'No change to minimal, no large change of drop inside a build-up.',
   },
   {
+    id: 'beginner-not-minimal',
+    finding: 'new to running',
+    when: all(RUNS, is('experience', 'new')),
+    wishes: [{ feature: 'category', avoid: ['minimal'] }],
+    strength: 'strong',
+    evidence: 'C',
+    sources: ['practice'],
+    because:
+      'Calf, heel cord and bones need months to get used to little under them: begin with more, change later.',
+    contestedBy: ['used-to-minimal'],
+  },
+  {
     id: 'occasional-runner-low-drop',
     finding: 'runs little (under 20 km a week)',
     when: all(RUNS, below('weeklyDistance', OURS.runsRegularly), {

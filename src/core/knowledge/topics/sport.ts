@@ -131,7 +131,7 @@ export const sport = topic('Sport', [
     evidence: 'C',
     sources: ['practice'],
     because: 'What the lifter feels best in counts, whatever the ankle measures.',
-    contestedBy: ['task-lifting-raised'],
+    contestedBy: ['task-lifting-raised', 'squat-ankle'],
   },
   {
     id: 'lifts-best-half-heel',

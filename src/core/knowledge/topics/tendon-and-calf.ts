@@ -51,6 +51,32 @@ export const tendonAndCalf = topic('Tendon and calf', [
     because: 'A calf that lifts the heel early asks for height under the heel.',
   },
   {
+    id: 'night-cramp',
+    finding: 'cramps at night in arch or calf',
+    when: all(
+      is('nightCramp', 'yes'),
+      any(below('lungeDistance', OURS.shortLunge), is('heelsLiftEarly', 'yes')),
+    ),
+    wishes: [{ feature: 'drop', atLeast: 8, atMost: 13 }],
+    strength: 'moderate',
+    evidence: 'C',
+    sources: ['practice'],
+    because:
+      'Cramp at night beside an ankle that bends little speaks of a tight calf, which some heel relieves.',
+    caution: 'Cramp alone asks for nothing: measure the lunge first. It is no sign of a bone stress injury.',
+  },
+  {
+    id: 'squat-ankle',
+    finding: 'squats better on a heel, and the ankle bends little',
+    when: all(is('squatBetterWith', ['ten', 'twenty']), below('lungeDistance', OURS.shortLunge)),
+    wishes: [{ feature: 'drop', atLeast: 8, reach: 8 }],
+    strength: 'slight',
+    evidence: 'C',
+    sources: ['practice'],
+    because: 'The ankle is what stops the squat: height under the heel gives back what it lacks.',
+    contestedBy: ['lifts-best-flat'],
+  },
+  {
     id: 'achilles-rocker',
     finding: 'heel cord pain, mid-portion',
     when: has('pain', 'achilles-mid'),

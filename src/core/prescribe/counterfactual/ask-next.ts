@@ -1,10 +1,12 @@
 import { deriveFindings } from '../../examination/derive';
 import { type FindingStep, SIDES, type Side } from '../../findings/finding-kinds';
 import { definitionOf, examinedFor, type FindingId } from '../../findings/findings';
-import { type EnteredPicture, findingAt, NOT_EXAMINED } from '../../findings/picture';
+import { type ClinicalPicture, type EnteredPicture, findingAt, NOT_EXAMINED } from '../../findings/picture';
 import { type Plausible, plausibleValues, priorOf } from '../../findings/priors';
+import { FOLLOW_UPS } from '../../knowledge/follow-ups';
 import type { Condition } from '../../knowledge/rule';
 import type { FeatureId } from '../../shoe/features';
+import { evaluate } from '../engine/evaluate';
 import { gather } from '../engine/gather';
 import type { ReasoningOptions } from '../engine/reasoning-options';
 import { indexOf } from '../engine/rule-index';
@@ -16,6 +18,8 @@ export interface NextQuestion {
   sides: Side[];
   /** A rule speaks already and lacks only this amount: it comes before everything else. */
   lacksAmount: boolean;
+  /** What was found that makes one look here next, whatever a shoe would make of it; null where nothing does. */
+  because: string | null;
   /** The step in which it is taken. */
   step: FindingStep | null;
   /**
@@ -90,15 +94,36 @@ function answered(id: FindingId, sides: readonly Side[], value: Plausible['value
   return Object.fromEntries(sides.map((side) => [side, { [id]: of(side) }]));
 }
 
+/** What a speaking rule lacks, then what was found makes one look at, then the rest. */
+const urgency = ({ lacksAmount, because }: NextQuestion): number =>
+  lacksAmount ? 0 : because === null ? 2 : 1;
+
+/** What findings make one look at next, on which sides, and why. */
+function followUps(derived: ClinicalPicture, entered: EnteredPicture) {
+  const found = new Map<FindingId, { sides: Side[]; because: string }>();
+  for (const { when, look, because } of FOLLOW_UPS) {
+    const on = SIDES.filter((side) => evaluate(when, derived, side) === 'yes');
+    for (const id of look) {
+      const sides = on.filter((side) => findingAt(entered, id, side) === NOT_EXAMINED);
+      if (sides.length > 0 && !found.has(id)) found.set(id, { sides, because });
+    }
+  }
+  return found;
+}
+
 /**
- * What a speaking rule lacks first, then what nobody has examined by how much knowing it could change the specification: the change of every target
+ * What a speaking rule lacks first, then what was found makes one look at, then what nobody has examined by how much knowing it
+ * could change the specification: the change of every target
  * over the finding's plausible values, weighted by their priors.
  */
 export function askNext(picture: EnteredPicture, options: ReasoningOptions): NextQuestion[] {
   const variation = new Variation(picture, options);
   const derived = variation.base;
   const index = indexOf(options.knowledge.rules);
-  const ranked = [...questions(picture, options)].map(([finding, { sides, lacksAmount }]): NextQuestion => {
+  const led = followUps(derived, picture);
+  const open = questions(picture, options);
+  for (const [id, { sides }] of led) if (!open.has(id)) open.set(id, { sides, lacksAmount: false });
+  const ranked = [...open].map(([finding, { sides, lacksAmount }]): NextQuestion => {
     const edges = (index.byFinding.get(finding) ?? []).flatMap((rule) => edgesIn(rule.when, finding));
     const byFeature = new Map<FeatureId, number>();
     let expected = 0;
@@ -116,6 +141,7 @@ export function askNext(picture: EnteredPicture, options: ReasoningOptions): Nex
       finding,
       sides,
       lacksAmount,
+      because: led.get(finding)?.because ?? null,
       step,
       expected,
       chance,
@@ -125,11 +151,6 @@ export function askNext(picture: EnteredPicture, options: ReasoningOptions): Nex
     };
   });
   return ranked
-    .filter((question) => question.lacksAmount || question.expected > 1e-6)
-    .sort(
-      (a, b) =>
-        Number(b.lacksAmount) - Number(a.lacksAmount) ||
-        b.expected - a.expected ||
-        (a.finding < b.finding ? -1 : 1),
-    );
+    .filter((question) => question.lacksAmount || question.because !== null || question.expected > 1e-6)
+    .sort((a, b) => urgency(a) - urgency(b) || b.expected - a.expected || (a.finding < b.finding ? -1 : 1));
 }

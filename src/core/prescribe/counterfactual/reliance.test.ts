@@ -135,16 +135,18 @@ describe('what to ask next', () => {
       fc.property(generatedFindings, (findings) => {
         const picture = enteredPicture(findings);
         const questions = askNext(picture, SHIPPED);
-        const ofKind = (lacks: boolean) =>
-          questions.filter(({ lacksAmount }) => lacksAmount === lacks).map((question) => question.expected);
-        for (const expected of [ofKind(true), ofKind(false)])
+        // What a speaking rule lacks comes first, then what was found makes one look at, then all that might make a rule speak.
+        const group = ({ lacksAmount, because }: (typeof questions)[number]) =>
+          lacksAmount ? 0 : because === null ? 2 : 1;
+        expect(questions.map(group)).toEqual(questions.map(group).toSorted());
+        for (const of of [0, 1, 2]) {
+          const expected = questions
+            .filter((question) => group(question) === of)
+            .map((question) => question.expected);
           expect(expected).toEqual(expected.toSorted((a, b) => b - a));
-        // What a speaking rule lacks comes before all that might make one speak.
-        expect(questions.map(({ lacksAmount }) => lacksAmount)).toEqual(
-          questions.map(({ lacksAmount }) => lacksAmount).toSorted((a, b) => Number(b) - Number(a)),
-        );
-        for (const { finding, sides, chance, seconds, lacksAmount } of questions) {
-          if (!lacksAmount) expect(chance).toBeGreaterThan(0);
+        }
+        for (const { finding, sides, chance, seconds, lacksAmount, because } of questions) {
+          if (!lacksAmount && because === null) expect(chance).toBeGreaterThan(0);
           expect(chance).toBeLessThanOrEqual(1.0001);
           expect(seconds).toBeGreaterThan(0);
           for (const side of sides)

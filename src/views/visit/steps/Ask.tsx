@@ -27,12 +27,17 @@ export function Ask() {
           <FindingField id="surfaces" />
           <div className="flex flex-wrap gap-x-6 gap-y-3">
             <FindingField id="weeklyDistance" />
+            <FindingField id="weeklyDistanceBefore" />
             <FindingField id="loadRise" />
             <FindingField id="hoursStanding" />
             <FindingField id="longestOuting" />
             <FindingField id="bodyMass" />
             <FindingField id="eventAhead" />
             {lifts && <FindingField id="liftsBestIn" />}
+          </div>
+          <div className="flex flex-wrap gap-x-6 gap-y-3">
+            <FindingField id="experience" />
+            <FindingField id="trainingChange" />
           </div>
           <div className="grid grid-cols-2 gap-4">
             <FindingField id="workedBefore" />

@@ -25,14 +25,45 @@ export function Load() {
         {
           id: 'watch',
           title: 'Watch',
-          content: <BothFeet ids={['kneeBend', 'heelsLiftEarly', 'archMobility', 'archFlattening']} />,
+          content: (
+            <BothFeet
+              ids={[
+                'kneeBend',
+                'heelsLiftEarly',
+                'nightCramp',
+                'archMobility',
+                'archFlattening',
+                'boneTender',
+                'hopTest',
+              ]}
+            />
+          ),
         },
         { id: 'posture', title: 'Posture', content: <Posture /> },
         { id: 'arch', title: 'Arch under load', content: <ArchUnderLoad /> },
         { id: 'mobility', title: 'Mobility', content: <Mobility /> },
+        { id: 'squat', title: 'Squat', content: <Squat /> },
         { id: 'strength', title: 'Strength and balance', content: <StrengthAndBalance /> },
       ]}
     />
+  );
+}
+
+function Squat() {
+  return (
+    <div className="grid gap-4">
+      <p className="text-faint max-w-prose">
+        Barefoot and without load: flat, then with 10 and 20 mm under both heels. Better on a heel, with a
+        small lunge, speaks of the ankle; better on a heel with a free ankle does not.
+      </p>
+      <div className="flex flex-wrap gap-x-8 gap-y-3">
+        <FindingField id="squatDepth" />
+        <FindingField id="squatHeels" />
+        <FindingField id="squatTrunk" />
+        <FindingField id="squatBetterWith" />
+      </div>
+      <BothFeet ids={['squatKnees']} />
+    </div>
   );
 }
 

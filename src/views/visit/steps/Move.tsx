@@ -22,6 +22,7 @@ export function Move() {
                   'roll',
                   'footDrop',
                   'strike',
+                  'pushOff',
                   'heelAngleStance',
                   'heelAngleWalk',
                   'heelExcursionWalk',

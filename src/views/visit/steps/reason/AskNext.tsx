@@ -39,6 +39,7 @@ export function AskNext() {
                 )}
                 {question.sides.length === 1 && `, ${question.sides[0]}`}
                 {question.lacksAmount && <span className="text-hold"> a rule waits for this amount</span>}
+                {question.because && <span className="text-hold block">{question.because}</span>}
                 {question.step && <span className="text-faint"> {STEP_NAME[question.step]}</span>}
               </>
             ),
