@@ -16,7 +16,10 @@ test('a long arch is sized by toes and by ball: both are named, and the fold is 
   }
   await saved(page);
   await open(page, 'candidates', 'Ranked');
-  await page.getByRole('button', { name: /^Drawn, with all reasons/ }).first().click();
+  await page
+    .getByRole('button', { name: /^Drawn, with all reasons/ })
+    .first()
+    .click();
   await expect(page.getByText(/Toes 4\d(\.5)?, arch 4\d(\.5)?;/).first()).toBeVisible();
   await expect(
     page.getByText(/folds \d+ mm (behind|in front of) the ball|folds under the ball/).first(),
