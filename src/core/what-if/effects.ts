@@ -104,6 +104,14 @@ export const EFFECTS: readonly Effect[] = [
     note: 'measured at a heel of 2 cm',
   },
   {
+    lever: 'drop',
+    region: 'ground',
+    quantity: 'length of a step, which a lower drop tends to shorten',
+    sign: 1,
+    source: 'practice',
+    note: 'claimed, no figure',
+  },
+  {
     lever: 'heelStack',
     region: 'ankle',
     quantity: 'sideways movement of the ankle',
@@ -124,6 +132,22 @@ export const EFFECTS: readonly Effect[] = [
     quantity: 'calf load a step, by a longer lever',
     sign: 1,
     source: 'roy-2006',
+  },
+  {
+    lever: 'forefootStiffness',
+    region: 'knee',
+    quantity: 'work that the ball no longer does',
+    sign: 1,
+    source: 'practice',
+    note: 'claimed, no figure',
+  },
+  {
+    lever: 'forefootStiffness',
+    region: 'hip',
+    quantity: 'work that the ball no longer does',
+    sign: 1,
+    source: 'practice',
+    note: 'claimed, no figure',
   },
   {
     lever: 'heelCushioning',

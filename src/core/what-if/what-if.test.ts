@@ -4,6 +4,7 @@ import { resolve } from '../prescribe/engine/resolve';
 import { shoeValues } from '../prescribe/engine/shoe-values';
 import { SOURCES } from '../sources/sources';
 import { EFFECTS, type Lever } from './effects';
+import { groundForce, groundForceInWords } from './ground-force';
 import { scenarioOf, whatIf } from './what-if';
 
 const today = scenarioOf(shoeValues(resolve(clinicalPicture())));
@@ -74,5 +75,28 @@ describe('what if', () => {
       if (effect.source !== 'clinic-setting')
         expect(SOURCES[effect.source].recall).toBeGreaterThanOrEqual(60);
       else expect(effect.sizes).toBeUndefined();
+  });
+});
+
+describe('force from the ground', () => {
+  it('70 kg: 1,370 to 2,060 N by arithmetic, and it is told from what joints carry', () => {
+    expect(groundForce(70)).toEqual({ least: 1370, most: 2060 });
+    expect(groundForceInWords(70)).toContain('1,370–2,060 N at 70 kg');
+    expect(groundForceInWords(null)).toContain('about 2–3 times body weight');
+    expect(groundForceInWords(null)).toMatch(/Six or seven times.*tendons and joints/);
+  });
+});
+
+describe('what is only claimed', () => {
+  it('a low drop and step rate, a stiff shoe and knee and hip: a direction, and no figure', () => {
+    const claimed = EFFECTS.filter(({ source }) => source === 'practice');
+    expect(claimed.map(({ lever, region }) => `${lever} ${region}`)).toEqual([
+      'drop ground',
+      'forefootStiffness knee',
+      'forefootStiffness hip',
+    ]);
+    expect(claimed.every(({ sizes, note }) => sizes === undefined && note === 'claimed, no figure')).toBe(
+      true,
+    );
   });
 });

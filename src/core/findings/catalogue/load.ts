@@ -15,6 +15,7 @@ export const LOAD_FINDINGS = {
       carries: false,
       prior: assumed({ shares: { inside: 0.25, over: 0.65, outside: 0.1 } }),
       readBy: RULES,
+      how: 'feet parallel, 15 cm apart; a plumb line from the middle of the kneecap',
     },
   ),
   heelsLiftEarly: choice('Double knee bend: heel lifts early', YES_NO, {

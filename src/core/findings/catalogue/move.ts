@@ -13,6 +13,7 @@ export const MOVE_FINDINGS = {
       carries: false,
       prior: assumed({ shares: { in: 0.3, neutral: 0.55, out: 0.15 } }),
       readBy: RULES,
+      how: 'walk beside, then behind; the first lengths are not judged',
     },
   ),
   footDrop: choice(
@@ -39,6 +40,7 @@ export const MOVE_FINDINGS = {
         shares: { heel: 0.75, midfoot: 0.18, forefoot: 0.07 },
       }),
       readBy: RULES,
+      how: 'from the side, the camera low and level with the foot, three metres off; not the first lengths',
     },
   ),
   heelAngleStance: number('Heel angle, stance', 'deg', [-10, 15], [-30, 40], {

@@ -1,9 +1,11 @@
 import { useMemo } from 'react';
+import { NOT_EXAMINED } from '@/core/findings/picture';
 import { shoeValues } from '@/core/prescribe/engine/shoe-values';
 import { printFeature } from '@/core/shoe/features';
 import { recallMark, SOURCES } from '@/core/sources/sources';
 import { keysOf } from '@/core/tables/keys-of';
 import { LEG_REGIONS, LEVERS, type Lever } from '@/core/what-if/effects';
+import { groundForceInWords } from '@/core/what-if/ground-force';
 import { type LoadChange, type Scenario, scenarioOf, WHAT_IF_CAUTION, whatIf } from '@/core/what-if/what-if';
 import { LegDrawing, sizeInWords } from '@/ui/drawing/LegDrawing';
 import { DataTable } from '@/ui/table/DataTable';
@@ -21,7 +23,8 @@ function leverInWords(lever: Lever, value: number): string {
 
 /** Turns the shoe and the step, and shows on a leg which way load would move; a scenario can be kept beside today's. */
 export function WhatIf() {
-  const { specification, visit, readOnly } = useVisit();
+  const { specification, visit, readOnly, picture } = useVisit();
+  const { bodyMass } = picture.body;
   const { choices, save } = useChoices();
   const today = useMemo(() => scenarioOf(shoeValues(specification)), [specification]);
   const [turned, setTurned] = useHeld<Partial<Scenario>>('what-if', {});
@@ -110,6 +113,7 @@ export function WhatIf() {
           onDrop={readOnly ? null : () => save({ scenario: undefined })}
         />
       )}
+      <p className="text-sm text-faint">{groundForceInWords(bodyMass === NOT_EXAMINED ? null : bodyMass)}</p>
       <p className="text-hold text-sm">{WHAT_IF_CAUTION}</p>
     </div>
   );
