@@ -23,6 +23,7 @@ import { hasAtRiskFoot, type SuggestedWarning, suggestedWarnings } from '../safe
 import { type OpenWarning, openWarnings } from '../safety/warning-signs';
 import { type VisitBlock, visitBlocks } from './blocks';
 import type { VisitContents } from './contents';
+import { findingsOfUses } from './from-uses';
 
 /** What is known of a visit beside what its steps hold. */
 export interface VisitFacts {
@@ -168,7 +169,8 @@ function inputsOf(facts: VisitFacts, contents: VisitContents): VisitInputs {
   const { reason, warnings, ask, feet } = contents;
   return {
     facts,
-    examined: findingsOfSteps(contents),
+    // What was entered at a question comes after, and counts before, what follows from uses and events.
+    examined: [...(ask ? [findingsOfUses(ask, facts.startedAt)] : []), ...findingsOfSteps(contents)],
     decided: [reason?.school, reason?.setAside, reason?.decisions],
     pair: [reason?.pair],
     signs: [warnings, ask?.marks, feet?.marks],

@@ -18,6 +18,20 @@ test('how much and when: minutes, distance and events are kept', async ({ page }
   await page.getByRole('button', { name: 'Add an event' }).click();
   await page.getByLabel('Event 1', { exact: true }).fill('Island relay');
   await page.getByLabel('Day of event 1').fill('2031-05-04');
+  // An event near by says what may still be changed; moved away it says less and the build-up is gone.
+  const ahead = (days: number) => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10);
+  await page.getByLabel('Length of event 1').fill('21.1');
+  await page.getByLabel('Day of event 1').fill(ahead(9));
+  await expect(page.getByText(/Island relay: \d+ days\. Nothing new any more/)).toBeVisible();
+  await page.getByLabel('Day of event 1').fill(ahead(40));
+  await expect(page.getByText(/Island relay: \d+ days\. A new pair like the one they know/)).toBeVisible();
+  await page.getByRole('tab', { name: 'What for' }).click();
+  await expect(page.getByText(/19\.3 km a week, a build-up to a long event/)).toBeVisible();
+  await page.getByLabel('Distance a week', { exact: true }).fill('25');
+  await expect(page.getByText(/From “How much, and when”: a build-up to a long event/)).toBeVisible();
+  await page.getByRole('tab', { name: 'How much, and when' }).click();
+  await page.getByLabel('Day of event 1').fill('2031-05-04');
+  await expect(page.getByText(/Island relay: /)).toBeHidden();
   await saved(page);
   await page.reload();
   await open(page, 'ask', 'How much, and when');

@@ -1,12 +1,14 @@
 import { lazy } from 'react';
 import { SIDES } from '@/core/findings/finding-kinds';
 import { optionsIn } from '@/core/findings/findings';
+import { findingsOfUses } from '@/core/visit/from-uses';
 import { BodyMap } from '../body-map/BodyMap';
 import { InjuryTimeline } from '../body-map/InjuryTimeline';
 import { BothFeet, FindingField } from '../FindingField';
 import { NoneOf } from '../NoneOf';
 import { Sections } from '../Sections';
 import { useFinding } from '../use-findings';
+import { useVisit } from '../visit-context';
 
 // Few visits open these.
 const Uses = lazy(() => import('./Uses').then((part) => ({ default: part.Uses })));
@@ -35,6 +37,7 @@ export function Ask() {
             <FindingField id="eventAhead" />
             {lifts && <FindingField id="liftsBestIn" />}
           </div>
+          <FromTheWeek />
           <div className="flex flex-wrap gap-x-6 gap-y-3">
             <FindingField id="experience" />
             <FindingField id="trainingChange" />
@@ -110,4 +113,27 @@ export function Ask() {
     },
   ];
   return <Sections label="Parts of the history" parts={parts} />;
+}
+
+const EVENTS = {
+  none: 'no build-up',
+  short: 'a build-up to 10 km or less',
+  long: 'a build-up to a long event',
+} as const;
+
+/** What follows from the week and the events that were written down, where the question itself was left open. */
+function FromTheWeek() {
+  const { visit, state } = useVisit();
+  const { content } = state.steps.ask;
+  const { weeklyDistance, eventAhead } = findingsOfUses(content, visit.startedAt).body ?? {};
+  const entered = content.findings?.body;
+  const said = [
+    weeklyDistance !== undefined && entered?.weeklyDistance === undefined && `${weeklyDistance} km a week`,
+    eventAhead !== undefined && entered?.eventAhead === undefined && EVENTS[eventAhead],
+  ].filter(Boolean);
+  return said.length === 0 ? null : (
+    <p className="text-faint">
+      From “How much, and when”: {said.join(', ')}. What is entered here counts first.
+    </p>
+  );
 }

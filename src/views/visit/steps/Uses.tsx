@@ -1,7 +1,9 @@
 import { useState } from 'react';
+import { dayOf } from '@/core/calendar/days';
 import { FINDINGS } from '@/core/findings/findings';
 import { parseDistance } from '@/core/units/distance';
 import { parseNumber } from '@/core/units/quantity';
+import { beforeEventInWords, nextEvent } from '@/core/visit/from-uses';
 import { Field } from '@/ui/fields/Field';
 import { useStepContent } from '../use-findings';
 import { useVisit } from '../visit-context';
@@ -10,7 +12,7 @@ type Activity = keyof typeof FINDINGS.activities.options;
 
 /** How much of each chosen activity in a usual week, and events that are coming. */
 export function Uses() {
-  const { readOnly } = useVisit();
+  const { readOnly, visit } = useVisit();
   const { content, change } = useStepContent('ask');
   const uses = content.uses ?? [];
   const events = content.events ?? [];
@@ -22,6 +24,7 @@ export function Uses() {
         { activity, ...uses.find((use) => use.activity === activity), ...part },
       ],
     });
+  const next = nextEvent(events, dayOf(visit.startedAt));
   const km = uses.reduce((sum, use) => sum + (use.km ?? 0), 0);
   return (
     <div className="grid grid-cols-2 gap-8">
@@ -85,6 +88,18 @@ export function Uses() {
                 })
               }
             />
+            <Amount
+              label={`Length of event ${at + 1}`}
+              unit="km"
+              value={event.km}
+              most={1000}
+              disabled={readOnly}
+              onChange={(km) =>
+                change({
+                  events: events.map((entry, index) => (index === at ? { ...entry, km } : entry)),
+                })
+              }
+            />
             <button
               type="button"
               className="press press-quiet"
@@ -95,6 +110,11 @@ export function Uses() {
             </button>
           </div>
         ))}
+        {next && (
+          <p className="text-hold">
+            {next.name || 'The next event'}: {next.days} days. {beforeEventInWords(next.days)}
+          </p>
+        )}
         <button
           type="button"
           className="press justify-self-start"
@@ -134,7 +154,7 @@ function Amount({ label, unit, value, most, disabled, onChange }: AmountProps) {
         : !read.ok
           ? read.problem.message
           : read.value < 0 || read.value > most
-            ? `Up to ${most} ${unit} a week.`
+            ? `Up to ${most} ${unit}.`
             : undefined;
     setError(wrong);
     if (!wrong) onChange(read?.ok ? Math.round(read.value * 10) / 10 : undefined);
