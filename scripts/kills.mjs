@@ -6,6 +6,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { prepareDatabase, startApplication } from './lib/application.mjs';
+import { demoLead } from './lib/demo-lead.mjs';
 import { signalPostgres } from './lib/kill.mjs';
 import { ensureBuilt, ensureNpmPackages } from './lib/packages.mjs';
 import { freePort, startPostgres } from './lib/postgres.mjs';
@@ -25,15 +26,7 @@ const start = () => startApplication({ port, secret: SECRET, logins });
 let application = await start();
 const { origin } = application;
 
-const signedIn = await fetch(`${origin}/api/auth/sign-in/email`, {
-  method: 'POST',
-  headers: { 'content-type': 'application/json', origin },
-  body: JSON.stringify({ email: 'lead@harbour.example', password: 'low-tide-lantern' }),
-});
-const cookie = signedIn.headers
-  .getSetCookie()
-  .map((entry) => entry.split(';')[0])
-  .join('; ');
+const cookie = await demoLead(origin);
 const read = async (path) => (await fetch(`${origin}/api/v1${path}`, { headers: { cookie } })).json();
 
 const patients = await read('/patients');

@@ -6,6 +6,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { prepareDatabase, startApplication } from './lib/application.mjs';
+import { demoLead } from './lib/demo-lead.mjs';
 import { ensureBuilt, ensureNpmPackages } from './lib/packages.mjs';
 import { freePort, startPostgres } from './lib/postgres.mjs';
 
@@ -26,15 +27,7 @@ const logins = prepareDatabase(database.url, SECRET);
 const application = await startApplication({ port: await freePort(), secret: SECRET, logins });
 const { origin } = application;
 
-const signedIn = await fetch(`${origin}/api/auth/sign-in/email`, {
-  method: 'POST',
-  headers: { 'content-type': 'application/json', origin },
-  body: JSON.stringify({ email: 'lead@harbour.example', password: 'low-tide-lantern' }),
-});
-const cookie = signedIn.headers
-  .getSetCookie()
-  .map((entry) => entry.split(';')[0])
-  .join('; ');
+const cookie = await demoLead(origin);
 const document = await (await fetch(`${origin}/api/v1/openapi.json`, { headers: { cookie } })).json();
 // Whoever signs everybody out, or erases, ends the run and not a request.
 const LEFT_OUT = new Set(['actOnPerson', 'changePerson', 'erasePatient']);

@@ -84,11 +84,7 @@ export function Consents({ patientId, consents, today }: Props) {
           );
         })}
       </ul>
-      {problem && (
-        <p role="alert" className="problem">
-          {problem}
-        </p>
-      )}
+      <FormProblem message={problem} />
     </section>
   );
 }

@@ -131,11 +131,7 @@ function Preview({ rules, preview, onErased }: PreviewProps) {
               Erase {preview.past} for good
             </button>
           </div>
-          {problem && (
-            <p role="alert" className="problem">
-              {problem}
-            </p>
-          )}
+          <FormProblem message={problem} />
         </>
       )}
     </section>
@@ -177,11 +173,7 @@ function Closed({ closed }: { closed: readonly ClosedRecord[] }) {
           </li>
         ))}
       </ul>
-      {problem && (
-        <p role="alert" className="problem">
-          {problem}
-        </p>
-      )}
+      <FormProblem message={problem} />
     </section>
   );
 }

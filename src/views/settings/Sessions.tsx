@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { call, failureInWords } from '@/contract/client';
 import type { SessionRecord } from '@/contract/people-schema';
+import { FormProblem } from '@/ui/fields/Field';
 import { writtenMoment } from '@/ui/formats';
 import { browserInWords } from './browser-in-words';
 
@@ -39,11 +40,7 @@ export function Sessions({ sessions }: { sessions: readonly SessionRecord[] }) {
           </li>
         ))}
       </ul>
-      {problem && (
-        <p role="alert" className="problem">
-          {problem}
-        </p>
-      )}
+      <FormProblem message={problem} />
     </section>
   );
 }

@@ -11,7 +11,7 @@ import { useApiForm } from '../use-api-form';
 export function Tokens({ tokens }: { tokens: TokenRecord[] }) {
   const [list, setList] = useState(tokens);
   const [fresh, setFresh] = useState<string | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
+  const [problem, setProblem] = useState<string>();
   const refresh = async () => {
     const answer = await call('tokens', {});
     if (answer.ok) setList(answer.value);
@@ -25,7 +25,7 @@ export function Tokens({ tokens }: { tokens: TokenRecord[] }) {
   const { errors, isSubmitting } = formState;
   const add = handleSubmit(async (token) => {
     if (areas?.size === 0) return setProblem('Choose at least one area.');
-    setProblem(null);
+    setProblem(undefined);
     const answer = await call('addToken', { body: { ...token, ...(areas ? { areas: [...areas] } : {}) } });
     if (!answer.ok) return refuse(answer);
     setFresh(answer.value.token);
@@ -35,7 +35,7 @@ export function Tokens({ tokens }: { tokens: TokenRecord[] }) {
   });
   const remove = async (id: string) => {
     const answer = await call('removeToken', { params: { id } });
-    setProblem(answer.ok ? null : failureInWords(answer));
+    setProblem(answer.ok ? undefined : failureInWords(answer));
     await refresh();
   };
   return (
@@ -123,11 +123,7 @@ export function Tokens({ tokens }: { tokens: TokenRecord[] }) {
           ))}
       </fieldset>
       <FormProblem message={errors.root?.message} />
-      {problem && (
-        <p role="alert" className="problem">
-          {problem}
-        </p>
-      )}
+      <FormProblem message={problem} />
     </section>
   );
 }

@@ -1,8 +1,8 @@
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { press, saidAt, settle, write } from '@tests/fixtures/acting';
+import { clinicRecord } from '@tests/fixtures/visit-record';
 import { serve } from '@tests/fixtures/visit-view';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import type { ClinicRecord } from '@/contract/records';
 import { USUAL_FORMATS } from '@/core/formats/formats';
 import { browserInWords } from './browser-in-words';
 import { ClinicFormats } from './ClinicFormats';
@@ -17,16 +17,7 @@ afterEach(() => {
   vi.unstubAllGlobals();
 });
 
-const clinic: ClinicRecord = {
-  id: 'c',
-  name: 'Clinic',
-  place: 'Testholm',
-  school: 'balanced',
-  lifeSchool: 'median',
-  formats: USUAL_FORMATS,
-  secondFactorRequired: false,
-  retention: {},
-};
+const clinic = clinicRecord();
 const refused = (status: number, code: string, title: string, errors: object[] = []) => ({
   status,
   body: { status, code, title, errors },

@@ -1,9 +1,9 @@
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
 import { press, saidAt, settle, write } from '@tests/fixtures/acting';
+import { clinicRecord } from '@tests/fixtures/visit-record';
 import { serve } from '@tests/fixtures/visit-view';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import type { ClinicRecord, TokenRecord } from '@/contract/records';
-import { USUAL_FORMATS } from '@/core/formats/formats';
+import type { TokenRecord } from '@/contract/records';
 import { ClinicDefaults } from './ClinicDefaults';
 import { Tokens } from './Tokens';
 
@@ -74,16 +74,7 @@ describe('access tokens', () => {
 });
 
 describe('the clinic’s defaults', () => {
-  const clinic: ClinicRecord = {
-    id: 'c',
-    name: 'Clinic',
-    place: 'Testholm',
-    school: 'balanced',
-    lifeSchool: 'median',
-    formats: USUAL_FORMATS,
-    secondFactorRequired: false,
-    retention: {},
-  };
+  const clinic = clinicRecord();
 
   it('the lead changes one at a time, and is told what it touches', async () => {
     const calls = serve({ 'PATCH /clinic': () => ({ body: { ...clinic, school: 'load' } }) });
