@@ -77,7 +77,12 @@ export async function join({ token, password }: z.infer<typeof joinSchema>): Pro
 
 /** The password of the account that somebody has already, or a refusal at the field; tries are counted on the link. */
 async function provenAccount(link: string, account: string, password: string): Promise<string> {
-  await authDatabase().query('update auth.password_link set tries = tries + 1 where hash = $1', [link]);
+  // Counted before the password is looked at, so that a hundred at once are a hundred.
+  const { rowCount } = await authDatabase().query(
+    'update auth.password_link set tries = tries + 1 where hash = $1 and tries < $2',
+    [link, TRIES],
+  );
+  if (rowCount !== 1) throw gone();
   const { rows } = await authDatabase().query<{ password: string }>(
     `select password from auth.account where "userId" = $1 and "providerId" = 'credential'`,
     [account],
