@@ -126,4 +126,9 @@ export const DISAGREEMENTS: readonly Disagreement[] = [
       comfort: 'Yes, unless its design changed.',
     },
   },
+  {
+    question: 'A bevel on the outer heel',
+    answers: { comfort: 'A mild one is no reason to refuse a shoe.' },
+    single: 'It may slow how a foot rolls in; nobody has a figure, so no rule pushes for it.',
+  },
 ];
