@@ -220,6 +220,7 @@ export const BANDS = {
   midfootWidth: null,
   midfootWidthUnloaded: null,
   heelAngleStance: null,
+  heelAngleBothFeet: null,
   heelAngleWalk: null,
   heelAngleRun: null,
   cadence: null,

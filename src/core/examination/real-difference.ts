@@ -35,6 +35,7 @@ export const REAL_DIFFERENCE: Record<NumberFindingId, RealDifference | null> = {
     says: '2.77 × SEM 2.7 mm, between raters',
   },
   postureTotal: { least: 3, mark: 'redmond-2006', says: 'raters differ by 1–2 points' },
+  heelAngleBothFeet: { least: 5, mark: 'common practice', says: 'the eye does not see 5°' },
   heelAngleStance: { least: 5, mark: 'common practice', says: 'the eye does not see 5°' },
   heelAngleWalk: { least: 5, mark: 'common practice', says: 'two-dimensional, from day to day' },
   heelAngleRun: { least: 5, mark: 'common practice', says: 'two-dimensional, from day to day' },

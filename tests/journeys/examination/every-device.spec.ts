@@ -76,7 +76,7 @@ test('a visit with every device: each reading matches what the device was set to
   );
   await page.getByRole('button', { name: 'Snap to the dots' }).click({ timeout: 20_000 });
   await expect(page.getByText('3°', { exact: true })).toBeVisible();
-  await page.getByRole('button', { name: 'standing', exact: true }).click();
+  await page.getByRole('button', { name: 'standing, one leg', exact: true }).click();
   await page.getByRole('button', { name: 'Frame on' }).click();
   await page.getByRole('button', { name: 'Snap to the dots' }).click();
   await page.getByRole('button', { name: 'touchdown', exact: true }).click();

@@ -218,6 +218,18 @@ describe('readings come together', () => {
     expect(shod).toMatchObject({ condition: 'pair A', againstBarefootDeg: -6, excursionDeg: null });
   });
 
+  it('the roll is held against standing on that leg: a frame on both feet is kept apart and changes nothing', () => {
+    const [alone] = summariseGait(readings);
+    const [both] = summariseGait([...readings, reading({ event: 'bothFeet', angleDeg: 6 })]);
+    expect(alone!.bothFeetDeg).toBeNull();
+    expect(both).toMatchObject({ bothFeetDeg: 6, stanceDeg: 2, beyondStanceDeg: 7 });
+    const only = summariseGait([reading({ event: 'bothFeet', angleDeg: 6 }), reading({})]);
+    expect(only[0]).toMatchObject({ stanceDeg: null, beyondStanceDeg: null, bothFeetDeg: 6 });
+    expect(gaitFindings([reading({ event: 'bothFeet', angleDeg: 6 })])).toEqual([
+      { side: 'left', id: 'heelAngleBothFeet', value: 6 },
+    ]);
+  });
+
   it('barefoot angles become findings to half a degree; a side without any stays as it was typed', () => {
     const said = gaitFindings(readings);
     expect(said).toContainEqual({ side: 'left', id: 'heelAngleWalk', value: 9 });

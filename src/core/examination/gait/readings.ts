@@ -3,7 +3,13 @@ import type { FootFindingId } from '../../findings/findings';
 import type { Activity } from './camera';
 import { type HeelLines, toHalfDegree } from './heel-angle';
 
-export const GAIT_EVENTS = { stance: 'standing', touchdown: 'touchdown', peak: 'peak' } as const;
+/** Frames that are placed. The roll is held against standing on that one leg; a frame on both feet is kept apart. */
+export const GAIT_EVENTS = {
+  stance: 'standing, one leg',
+  bothFeet: 'standing, both feet',
+  touchdown: 'touchdown',
+  peak: 'peak',
+} as const;
 export type GaitEvent = keyof typeof GAIT_EVENTS;
 
 /** What was on the feet where nothing was. */
@@ -25,12 +31,15 @@ export interface GaitSummary {
   side: Side;
   condition: string;
   activity: Activity;
+  /** Standing on this leg alone. */
   stanceDeg: number | null;
+  /** Standing on both feet: nothing is held against it. */
+  bothFeetDeg: number | null;
   touchdownDeg: number | null;
   peakDeg: number | null;
   /** Peak less touchdown. */
   excursionDeg: number | null;
-  /** Peak less standing: does it move more than when standing? */
+  /** Peak less standing on this leg: does it move more than when standing? */
   beyondStanceDeg: number | null;
   /** Peak here less peak barefoot, same side and activity. */
   againstBarefootDeg: number | null;
@@ -53,17 +62,20 @@ export function summariseGait(readings: readonly GaitReading[]): GaitSummary[] {
     const of = (event: GaitEvent) =>
       mean(group.filter((reading) => reading.event === event).map((reading) => reading.angleDeg));
     // Standing is standing, whatever is done afterwards.
-    const stanceDeg = mean(
-      readings
-        .filter((other) => other.event === 'stance' && other.side === side && other.condition === condition)
-        .map((other) => other.angleDeg),
-    );
+    const standing = (event: 'stance' | 'bothFeet') =>
+      mean(
+        readings
+          .filter((other) => other.event === event && other.side === side && other.condition === condition)
+          .map((other) => other.angleDeg),
+      );
+    const stanceDeg = standing('stance');
     const peakDeg = of('peak');
     return {
       side,
       condition,
       activity,
       stanceDeg,
+      bothFeetDeg: standing('bothFeet'),
       touchdownDeg: of('touchdown'),
       peakDeg,
       excursionDeg: less(peakDeg, of('touchdown')),
@@ -100,8 +112,8 @@ export function gaitSentence(summary: GaitSummary, achesThisSide: boolean): stri
   if (summary.beyondStanceDeg !== null)
     parts.push(
       Math.abs(summary.beyondStanceDeg) < LEAST_SEEN_DEG
-        ? `moves no more than when standing (${degrees(summary.beyondStanceDeg)})`
-        : `${degrees(summary.beyondStanceDeg)} beyond standing`,
+        ? `moves no more than when standing on one leg (${degrees(summary.beyondStanceDeg)})`
+        : `${degrees(summary.beyondStanceDeg)} beyond standing on one leg`,
     );
   if (summary.againstBarefootDeg !== null)
     parts.push(
@@ -117,6 +129,7 @@ export function gaitSentence(summary: GaitSummary, achesThisSide: boolean): stri
 /** Findings that gait readings speak for. */
 export const GAIT_FINDINGS = [
   'heelAngleStance',
+  'heelAngleBothFeet',
   'heelAngleWalk',
   'heelAngleRun',
   'heelExcursionWalk',
@@ -137,6 +150,7 @@ export function gaitFindings(
     const [walk, run] = [of('walk'), of('run')];
     const rows: [FootFindingId, number | null | undefined][] = [
       ['heelAngleStance', walk?.stanceDeg ?? run?.stanceDeg],
+      ['heelAngleBothFeet', walk?.bothFeetDeg ?? run?.bothFeetDeg],
       ['heelAngleWalk', walk?.peakDeg],
       ['heelAngleRun', run?.peakDeg],
       ['heelExcursionWalk', walk?.excursionDeg],

@@ -43,7 +43,15 @@ export const MOVE_FINDINGS = {
       how: 'from the side, the camera low and level with the foot, three metres off; not the first lengths',
     },
   ),
-  heelAngleStance: number('Heel angle, stance', 'deg', [-10, 15], [-30, 40], {
+  heelAngleBothFeet: number('Heel angle, standing on both feet', 'deg', [-10, 15], [-30, 40], {
+    scope: 'foot',
+    step: 'move',
+    seconds: 30,
+    carries: false,
+    prior: FLAT,
+    readBy: 'kept apart: the roll is held against standing on one leg',
+  }),
+  heelAngleStance: number('Heel angle, standing on one leg', 'deg', [-10, 15], [-30, 40], {
     scope: 'foot',
     step: 'move',
     seconds: 60,

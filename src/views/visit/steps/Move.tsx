@@ -24,6 +24,7 @@ export function Move() {
                   'strike',
                   'pushOff',
                   'heelAngleStance',
+                  'heelAngleBothFeet',
                   'heelAngleWalk',
                   'heelExcursionWalk',
                   'heelAngleRun',
