@@ -27,7 +27,7 @@ export const TRAINING_FINDINGS = {
       readBy: 'harder or more of it is more load, which points at a warning sign beside a bone that aches',
     },
   ),
-  weeklyDistanceBefore: number('Distance a week, a month ago', 'km', [0, 150], [0, 400], {
+  weeklyDistanceBefore: number('Weekly distance a month ago', 'km', [0, 150], [0, 400], {
     scope: 'body',
     step: 'ask',
     seconds: 15,

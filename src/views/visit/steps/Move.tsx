@@ -17,12 +17,20 @@ export function Move() {
           title: 'Watch',
           content: (
             <div className="grid gap-4">
+              <BothFeet ids={['roll', 'footDrop', 'strike', 'pushOff']} />
+              <p className="text-faint max-w-prose justify-self-center">
+                Barefoot first, then in the shoe; slow, then fast.
+              </p>
+            </div>
+          ),
+        },
+        {
+          id: 'angles',
+          title: 'Heel angles',
+          content: (
+            <div className="grid gap-4">
               <BothFeet
                 ids={[
-                  'roll',
-                  'footDrop',
-                  'strike',
-                  'pushOff',
                   'heelAngleStance',
                   'heelAngleBothFeet',
                   'heelAngleWalk',
@@ -32,8 +40,8 @@ export function Move() {
                 ]}
               />
               <p className="text-faint max-w-prose justify-self-center">
-                Barefoot first, then in the shoe; slow, then fast. There is no agreed angle at which rolling
-                becomes “over”: keep the number, the change from standing, and whether it goes with symptoms.
+                There is no agreed angle at which rolling becomes “over”: keep the number, the change from
+                standing on one leg, and whether it goes with symptoms.
               </p>
             </div>
           ),
