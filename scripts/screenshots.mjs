@@ -91,7 +91,7 @@ await shoot('visit-gait', async () => {
   await step('move', 'Gait clip')();
   await take('Load a clip');
   await page.getByRole('button', { name: 'Snap to the dots' }).click({ timeout: 60_000 });
-  await page.getByRole('button', { name: 'standing', exact: true }).click();
+  await page.getByRole('button', { name: 'standing, one leg', exact: true }).click();
   await page.getByRole('button', { name: 'Frame on' }).click();
   await page.getByRole('button', { name: 'Snap to the dots' }).click();
   await page.getByRole('button', { name: 'touchdown', exact: true }).click();

@@ -106,7 +106,7 @@ export const EFFECTS: readonly Effect[] = [
   {
     lever: 'drop',
     region: 'ground',
-    quantity: 'length of a step, which a lower drop tends to shorten',
+    quantity: 'length of a step',
     sign: 1,
     source: 'practice',
     note: 'claimed, no figure',

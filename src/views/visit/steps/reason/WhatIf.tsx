@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { NOT_EXAMINED } from '@/core/findings/picture';
 import { shoeValues } from '@/core/prescribe/engine/shoe-values';
 import { printFeature } from '@/core/shoe/features';
-import { recallMark, SOURCES } from '@/core/sources/sources';
+import { isPublished, recallMark, SOURCES } from '@/core/sources/sources';
 import { keysOf } from '@/core/tables/keys-of';
 import { LEG_REGIONS, LEVERS, type Lever } from '@/core/what-if/effects';
 import { groundForceInWords } from '@/core/what-if/ground-force';
@@ -131,9 +131,11 @@ function Line({ line }: { line: LoadChange }) {
       {line.beyond && ' (beyond what was measured)'}
       {line.note && !(line.source === 'clinic-setting' && line.size) && `, ${line.note}`}.{' '}
       <span className="text-faint">
-        {source
-          ? `${source.cite} (${recallMark(source.recall)}, ${source.recall} %)`
-          : 'Setting of the clinic.'}
+        {!source
+          ? 'Setting of the clinic.'
+          : isPublished(line.source)
+            ? `${source.cite} (${recallMark(source.recall)}, ${source.recall} %)`
+            : source.cite}
       </span>
     </li>
   );
