@@ -68,7 +68,7 @@ export const access = {
     id: 'chooseSite',
     tag: 'clinic',
     summary: 'Say at which site one works; visits begun from now on are there',
-    body: z.strictObject({ site: idSchema.nullable() }),
+    body: z.strictObject({ site: z.uuid('This is not an identifier.').nullable() }),
     status: 204,
   }),
   sessions: operation(ROUTES.sessions, {

@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { api } from '@/contract/contract';
 import { isWithin, signedIn } from '@/server/auth/actor';
 import { changePassword } from '@/server/auth/change-password';
 import { join, whoJoins } from '@/server/auth/join';
@@ -273,6 +274,12 @@ describe('sites of one clinic', () => {
     expect((await refusal(asTenant(practitioner, (tenant) => chooseSite(tenant, harbour.id)))).status).toBe(
       404,
     );
+  });
+
+  it('what is no identifier is refused before it reaches the database', () => {
+    for (const site of ['', '1', 'x'.repeat(40)])
+      expect(api.chooseSite.body.safeParse({ site }).success).toBe(false);
+    expect(api.chooseSite.body.safeParse({ site: null }).success).toBe(true);
   });
 
   it('two sites of one name are refused at the field; another clinic sees none', async () => {
