@@ -5,6 +5,7 @@ import { authDatabase } from '../database/connection';
 import { Refusal } from '../http/problem';
 import { newPassword, refusedAt } from './account';
 import { signedIn } from './actor';
+import { inTransaction } from './in-transaction';
 import { noteInTrail } from './sign-in-guard';
 
 /** Changes one's own password, after the one that holds now; every other browser of this account is signed out. */
@@ -26,21 +27,13 @@ export async function changePassword(
     throw refusedAt('current', 'This is not your password.');
   }
   const hash = await newPassword(password, [account.name, account.email]);
-  const client = await authDatabase().connect();
-  try {
-    await client.query('begin');
+  await inTransaction(async (client) => {
     await client.query(
       `update auth.account set password = $2, "updatedAt" = now() where "userId" = $1 and "providerId" = 'credential'`,
       [accountId, hash],
     );
     await client.query('delete from auth.session where "userId" = $1 and id <> $2', [accountId, sessionId]);
-    await client.query('commit');
-  } catch (error) {
-    await client.query('rollback');
-    throw error;
-  } finally {
-    client.release();
-  }
+  });
   await noteInTrail(account.email, 'sign-in', 'changed the password');
   return { changed: true };
 }

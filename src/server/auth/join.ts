@@ -4,6 +4,7 @@ import type { joinSchema } from '@/contract/people-schema';
 import { authDatabase } from '../database/connection';
 import { Refusal } from '../http/problem';
 import { newPassword, refusedAt, setPassword } from './account';
+import { inTransaction } from './in-transaction';
 import { linkDigest } from './link';
 
 /** Whom a link is for, as long as it opens something. */
@@ -42,9 +43,7 @@ export async function join({ token, password }: z.infer<typeof joinSchema>): Pro
   const hash = before.account
     ? await provenAccount(linkDigest(token), before.account, password)
     : await newPassword(password, [before.name, before.email]);
-  const client = await authDatabase().connect();
-  try {
-    await client.query('begin');
+  return inTransaction(async (client) => {
     const { rows } = await client.query<Joining>(`${FIND} for update of l`, [linkDigest(token)]);
     const [who] = rows;
     if (!who || who.account !== before.account) throw gone();
@@ -65,14 +64,8 @@ export async function join({ token, password }: z.infer<typeof joinSchema>): Pro
       `update auth."user" set standing = 'active', "emailVerified" = true, "updatedAt" = now() where id = $1`,
       [who.userId],
     );
-    await client.query('commit');
     return { email: who.email };
-  } catch (error) {
-    await client.query('rollback');
-    throw error;
-  } finally {
-    client.release();
-  }
+  });
 }
 
 /** The password of the account that somebody has already, or a refusal at the field; tries are counted on the link. */

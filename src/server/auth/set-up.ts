@@ -3,6 +3,7 @@ import type { z } from 'zod';
 import type { setUpSchema } from '@/contract/people-schema';
 import { authDatabase } from '../database/connection';
 import { newPassword, refusedAt, setPassword } from './account';
+import { inTransaction } from './in-transaction';
 
 /** A set-up code as it is kept. Twelve letters of thirty-one: nobody guesses it within a day at the rate that is let through. */
 export const setUpDigest = (code: string): string =>
@@ -20,9 +21,7 @@ export async function waitsForSetUp(): Promise<boolean> {
 export async function setUp(wanted: z.infer<typeof setUpSchema>): Promise<void> {
   const { code, clinic, place, name, email } = wanted;
   const password = await newPassword(wanted.password, [clinic, place, name, email]);
-  const client = await authDatabase().connect();
-  try {
-    await client.query('begin');
+  await inTransaction(async (client) => {
     // Whoever comes second finds the code gone.
     const { rowCount } = await client.query(
       'select 1 from auth.set_up where hash = $1 and expires_at > now() for update',
@@ -41,11 +40,5 @@ export async function setUp(wanted: z.infer<typeof setUpSchema>): Promise<void> 
     );
     await setPassword(client, userId, password);
     await client.query('delete from auth.set_up');
-    await client.query('commit');
-  } catch (error) {
-    await client.query('rollback');
-    throw error;
-  } finally {
-    client.release();
-  }
+  });
 }

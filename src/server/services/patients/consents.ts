@@ -1,9 +1,16 @@
+import type { Selectable } from 'kysely';
 import type { z } from 'zod';
 import type { ConsentRecord, consentSchema } from '@/contract/patients-schema';
 import { type ConsentState, consentState, type NotedConsent } from '@/core/contact/consent';
+import type { Database } from '../../database/schema';
 import { audit, type Tenant } from '../../database/tenant';
 import { notFound, Refusal } from '../../http/problem';
 import { patientRow } from './patient-row';
+
+/** A row as the core reads it. */
+export const notedConsent = (
+  row: Pick<Selectable<Database['consent']>, 'kind' | 'given_on' | 'withdrawn_on'>,
+): NotedConsent => ({ kind: row.kind, givenOn: row.given_on, withdrawnOn: row.withdrawn_on });
 
 /** What a patient agreed to, the latest first, and what was withdrawn. */
 export async function listConsents({ tx }: Tenant, patientId: string): Promise<ConsentRecord[]> {
@@ -34,9 +41,10 @@ export async function contactConsents({ tx }: Tenant): Promise<Map<string, Conse
     .where('kind', '=', 'contact')
     .execute();
   const noted = new Map<string, NotedConsent[]>();
-  for (const { patient_id, kind, given_on, withdrawn_on } of rows) {
+  for (const row of rows) {
+    const { patient_id } = row;
     const mine = noted.get(patient_id) ?? [];
-    noted.set(patient_id, [...mine, { kind, givenOn: given_on, withdrawnOn: withdrawn_on }]);
+    noted.set(patient_id, [...mine, notedConsent(row)]);
   }
   return new Map([...noted].map(([id, mine]) => [id, consentState(mine, 'contact')]));
 }

@@ -35,8 +35,5 @@ export async function endSession(tenant: Tenant, id: string): Promise<null> {
 
 /** Signs somebody out of this clinic everywhere; at other clinics they stay signed in. */
 export async function endSessionsAt(tenant: Tenant, seat: string): Promise<void> {
-  await tenant.tx
-    .deleteFrom('auth.session')
-    .where((is) => is.or([is('seat', '=', seat), is.and([is('seat', 'is', null), is('userId', '=', seat)])]))
-    .execute();
+  await tenant.tx.deleteFrom('auth.session').where('id', 'in', at(tenant, seat).select('id')).execute();
 }

@@ -4,6 +4,7 @@ import { fitObservationOf } from '@/core/fitting/fit-observation';
 import { contentsOf } from '@/core/visit/held';
 import { findingsOfSteps } from '@/core/visit/read-visit';
 import type { Tenant } from '../../database/tenant';
+import { notedConsent } from '../patients/consents';
 import { stepsOf } from '../visits/visit-steps';
 
 /** Whoever took their consent back teaches nothing. */
@@ -15,16 +16,7 @@ async function learnsNothing({ tx }: Tenant, visitId: string): Promise<boolean> 
     .where('visit.id', '=', visitId)
     .where('kind', '=', 'learning')
     .execute();
-  return (
-    consentState(
-      noted.map(({ kind, given_on, withdrawn_on }) => ({
-        kind,
-        givenOn: given_on,
-        withdrawnOn: withdrawn_on,
-      })),
-      'learning',
-    ) === 'withdrawn'
-  );
+  return consentState(noted.map(notedConsent), 'learning') === 'withdrawn';
 }
 
 /**
