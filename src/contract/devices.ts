@@ -77,6 +77,16 @@ export const DEVICE_SETTINGS = {
     grain: number(0, 30, 4, 'The noise'),
     frame: whole(0, 119, 0, 'The frame'),
   }),
+  kneeCamera: z.object({
+    seed,
+    side,
+    insideMm: number(-80, 120, 18, 'The distance to the toe'),
+    aheadMm: number(0, 80, 20, 'The distance before the toe'),
+    rollDeg: number(-20, 20, 0, 'The camera’s roll'),
+    frames: whole(1, 60, 12, 'The number of frames'),
+    grain: number(0, 30, 4, 'The noise'),
+    frame: whole(0, 59, 0, 'The frame'),
+  }),
 } as const;
 
 const device = <const Id extends string, const P extends string, Q extends z.ZodObject>(
@@ -116,5 +126,12 @@ export const devices = {
     'image/png',
     'One frame of a rear view as PNG; frame 0 stands',
     DEVICE_SETTINGS.gaitCamera,
+  ),
+  kneeCamera: device(
+    ROUTES.kneeCamera,
+    'simulateKneeFrame',
+    'image/png',
+    'One frame of a knee bend from in front as PNG; frame 0 stands, the last bends deepest',
+    DEVICE_SETTINGS.kneeCamera,
   ),
 } as const;

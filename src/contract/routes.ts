@@ -22,6 +22,7 @@ export const ROUTES = {
   pressurePlate: { method: 'GET', path: '/devices/pressure-plate', roles: EVERYONE },
   footScanner: { method: 'GET', path: '/devices/foot-scanner', roles: EVERYONE },
   gaitCamera: { method: 'GET', path: '/devices/gait-camera', roles: EVERYONE },
+  kneeCamera: { method: 'GET', path: '/devices/knee-camera', roles: EVERYONE },
   specification: { method: 'POST', path: '/calculations/specification', roles: EVERYONE },
   comparison: { method: 'POST', path: '/calculations/comparison', roles: EVERYONE },
   nextQuestions: { method: 'POST', path: '/calculations/next-questions', roles: EVERYONE },

@@ -13,7 +13,7 @@ import { ORDER_EVENTS } from '@/core/orders/order';
 import { benchAnswersSchema } from '@/core/shoe/bench/bench-schema';
 import { keySchema } from '@/core/tables/key-schema';
 import { keysOf } from '@/core/tables/keys-of';
-import { handOverSchema, isoDay } from '@/core/visit/contents';
+import { handOverSchema, isoDay, pairsBeforeSchema } from '@/core/visit/contents';
 import { fittingConditionsSchema, tryOnSchema, tryOnsSchema } from '@/core/visit/try-on-schema';
 import { pictureSchema } from './calculations';
 import { byId } from './common';
@@ -27,6 +27,8 @@ export const IMPORT_LIMIT = 120_000_000;
 const askedSchema = z.strictObject({
   ...pictureSchema.shape,
   conditions: fittingConditionsSchema.optional(),
+  /** Pairs that served or failed before. */
+  before: pairsBeforeSchema.optional(),
 });
 
 export const orderSchema = handOverSchema.omit({ startedOn: true }).extend({

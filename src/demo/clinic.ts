@@ -38,7 +38,7 @@ export function demoClinic(today: string, seed = DEMO_SEED): DemoClinic {
   const source = random(seed);
   // A source of its own: a model more or less changes no patient.
   const models = demoModels(random(seed + 1), today);
-  const people = [...PERSONAS, ...demoPeople(source, 45)];
+  const people = [...PERSONAS, ...demoPeople(source, 44)];
   return {
     houseRules: DEMO_HOUSE_RULES.map((version) => ({ ...version, day: addDays(today, -version.daysAgo) })),
     name: 'Harbour Clinic',

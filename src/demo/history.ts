@@ -7,6 +7,7 @@ import { definitionOf, FINDING_IDS, FINDINGS, type FindingId } from '@/core/find
 import { contributedAt, type Findings, placesOf } from '@/core/findings/picture';
 import { withValues } from '@/core/findings/with-values';
 import { fitObservationOf } from '@/core/fitting/fit-observation';
+import { valuesToKeep } from '@/core/history/before';
 import { NO_HOUSE_RULES } from '@/core/knowledge/house-rules';
 import { eligible, proposeTrial } from '@/core/match/propose';
 import { rank } from '@/core/match/rank';
@@ -117,12 +118,52 @@ export function demoHistory(
     visits.push({
       day: today,
       closedBecause: null,
-      steps: withDetails(intoSteps(begun(now), today), now, today, random),
+      steps: withHistory(
+        withDetails(intoSteps(begun(now), today), now, today, random),
+        persona,
+        models.find(({ id }) => id === visits.findLast(({ handOver }) => handOver)?.handOver?.model.id),
+        today,
+      ),
       handOver: null,
       order: null,
       fittings: [],
     });
   return visits;
+}
+
+/** What a visit begun today says of events and of the pair that was worn last. */
+function withHistory(
+  steps: VisitContents,
+  { ahead, lastPair }: Persona,
+  worn: DemoModel | undefined,
+  today: string,
+): VisitContents {
+  if (!ahead && !lastPair) return steps;
+  return {
+    ...steps,
+    ask: {
+      ...steps.ask,
+      findings: steps.ask?.findings ?? {},
+      ...(ahead
+        ? { events: ahead.map(({ inDays, ...event }) => ({ ...event, on: addDays(today, inDays) })) }
+        : {}),
+      ...(lastPair && worn
+        ? {
+            before: [
+              {
+                id: 'last-pair',
+                ...lastPair,
+                good: [...(lastPair.good ?? [])],
+                bad: [...(lastPair.bad ?? [])],
+                title: modelTitle(worn),
+                model: worn.id,
+                values: { ...valuesToKeep(worn.features) },
+              },
+            ],
+          }
+        : {}),
+    },
+  };
 }
 
 /** An examination that has got as far as the feet: sensation is still open, of the load only leg lengths are known. */

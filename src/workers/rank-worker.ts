@@ -1,5 +1,8 @@
 import { type CatalogueQuery, filterModels } from '@/core/catalogue/filter';
 import type { ShoeModel } from '@/core/catalogue/model';
+import type { PairBefore } from '@/core/history/before';
+import { obtainable } from '@/core/match/candidates';
+import { lineageOf } from '@/core/match/lineage';
 import { type Ranking, rank } from '@/core/match/rank';
 import type { Specification } from '@/core/prescribe/engine/specification';
 import { fail, ok } from '@/core/result/result';
@@ -10,14 +13,16 @@ export interface RankQuestion {
   models?: readonly ShoeModel[];
   specification: Specification;
   query: CatalogueQuery;
+  /** Pairs that served or failed this patient. */
+  before: readonly PairBefore[];
 }
 
 let catalogue: readonly ShoeModel[] | null = null;
 
-/** Filters and ranks a catalogue off the main thread. A model that may satisfy the query, for all that is known, stays. */
-serve<RankQuestion, Ranking>(({ models, specification, query }) => {
+/** Filters and ranks what of a catalogue can be had, off the main thread. A model that may satisfy the query, for all that is known, stays. */
+serve<RankQuestion, Ranking>(({ models, specification, query, before }) => {
   catalogue = models ?? catalogue;
   if (!catalogue) return fail('no-catalogue', 'The catalogue has not been read yet.');
-  const { matching, unknown } = filterModels(catalogue, query);
-  return ok(rank([...matching, ...unknown], specification));
+  const { matching, unknown } = filterModels(obtainable(catalogue), query);
+  return ok(rank([...matching, ...unknown], specification, lineageOf(catalogue, before)));
 });

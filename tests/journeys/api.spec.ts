@@ -53,6 +53,7 @@ test.describe('the HTTP API', () => {
       ['foot-scanner', 'model/stl'],
       ['pressure-plate', 'text/csv'],
       ['gait-camera', 'image/png'],
+      ['knee-camera', 'image/png'],
     ] as const) {
       const described = document.paths[`/devices/${device}`].get.responses['200'].content;
       expect(Object.keys(described), device).toEqual([type]);

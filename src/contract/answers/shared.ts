@@ -39,8 +39,10 @@ export const featureReadingsSchema = z.partialRecord(
 );
 
 const percent = z.number();
-export const whatIfSettingsSchema = z.object({
+export const roomSchema = z.object({ least: z.number(), wished: z.number(), most: z.number() });
+export const houseSettingsSchema = z.object({
   kneePerMmDrop: z.object({ low: percent, high: percent }).optional(),
+  usualRoom: roomSchema.optional(),
 });
 
 const listed = z.union([z.string(), z.array(z.string())]);

@@ -326,6 +326,8 @@ export const candidatesAnswer = z.object({
         })
         .nullable(),
       fit: z.string().nullish(),
+      /** How it stands to a pair that served or failed. */
+      kinship: z.string().nullable(),
       reasons: z.object({
         pro: z.array(featureReasonSchema),
         contra: z.array(featureReasonSchema),

@@ -27,11 +27,12 @@ import {
   featureValueSchema,
   findingIdSchema,
   houseChangeAnswerSchema,
+  houseSettingsSchema,
   idSchema,
   momentSchema,
+  roomSchema,
   ruleSchema,
   sideSchema,
-  whatIfSettingsSchema,
 } from './shared';
 
 // Specifications, rules and replays as the API answers them. Typed by what the core and the records say: a field that is missing here does not compile.
@@ -172,12 +173,13 @@ export const openQuestionSchema: z.ZodType<OpenQuestion> = z.object({
 export const houseRulesSchema: z.ZodType<HouseRules> = z.object({
   version: z.number(),
   changes: z.array(houseChangeAnswerSchema),
-  settings: whatIfSettingsSchema,
+  settings: houseSettingsSchema,
 });
 
 export const specificationSchema: z.ZodType<Specification> = z.object({
   knowledge: z.string(),
   school: schoolSchema,
+  usualRoom: roomSchema.optional(),
   targets: z.array(targetSchema),
   feet: z.object({
     left: z.array(targetSchema),
@@ -226,7 +228,7 @@ export const houseRulesVersionSchema: z.ZodType<HouseRulesVersion> = z.object({
   madeAt: momentSchema,
   version: z.number(),
   changes: z.array(houseChangeAnswerSchema),
-  settings: whatIfSettingsSchema,
+  settings: houseSettingsSchema,
 });
 
 export const ruleUseSchema: z.ZodType<RuleUse> = z.object({

@@ -1,4 +1,6 @@
+import { BEFORE_FINDINGS } from '../findings/catalogue/before';
 import { type FindingId, isNumberFinding, type NumberFindingId } from '../findings/findings';
+import { mapTable } from '../tables/keys-of';
 import type { Mark } from './sources';
 
 interface Cut {
@@ -224,6 +226,17 @@ export const BANDS = {
   heelAngleWalk: null,
   heelAngleRun: null,
   cadence: null,
+  ...mapTable(BEFORE_FINDINGS, () => null),
+  kneeBendMm: null,
+  pregnancyWeeks: null,
+  insertForefoot: null,
+  insertWidth: null,
+  tripDays: null,
+  tripLoad: null,
+  sidewaysShare: null,
+  jumpShare: null,
+  pivotShare: null,
+  toeDrag: null,
   heelExcursionWalk: null,
   heelExcursionRun: null,
   peakPressure: null,

@@ -16,8 +16,10 @@ import {
   numberAt,
   type Picture,
 } from '../findings/picture';
+import { demandOf, sportsUnder } from '../findings/sports';
 import { atRiskCategory } from './at-risk-category';
 import { BANDS, cutIndexOf } from './bands';
+import { kneeBendClass } from './gait/knee-bend';
 import { pittingGrade } from './pitting';
 import { archFlexibility, archHeightIndex, footMobility } from './posture/arch-height';
 import { POSTURE_ITEMS, postureTotal } from './posture/six-items';
@@ -54,6 +56,12 @@ function archClass(picture: Picture, side: Side, standing: number | null): FootF
   const read = (id: keyof typeof ARCH_BY_BAND, value: number | null) =>
     value === null ? undefined : ARCH_BY_BAND[id][cutIndexOf(BANDS[id], value)];
   return read('archIndex', numberAt(picture, 'archIndex', side)) ?? read('archHeightIndex', standing);
+}
+
+/** Where the kneecap falls, from millimetres on a frame where nobody has judged it. */
+function kneeBendOf(picture: Picture, side: Side): FootFindings['kneeBend'] {
+  const insideMm = numberAt(picture, 'kneeBendMm', side);
+  return picture[side].kneeBend === NOT_EXAMINED && insideMm !== null ? kneeBendClass(insideMm) : undefined;
 }
 
 /** A site that is lost counts whatever was said of the foot as a whole; sites that are felt only fill a gap. */
@@ -116,6 +124,7 @@ function derivedOf(picture: Picture, side: Side): FootFindings {
     rubbedOneSided: isOneSided(picture[side].rubbedAt, picture[other].rubbedAt),
     acheOneSided: isOneSided(picture[side].pain, picture[other].pain),
     arch: archClass(picture, side, standing),
+    kneeBend: kneeBendOf(picture, side),
     sensation: sensationOf(picture, side),
   };
 }
@@ -208,6 +217,29 @@ function groundOf({ activities, surfaces }: EnteredPicture['body']): ClinicalPic
   return inside ? 'indoors' : 'even';
 }
 
+type Demand = Pick<
+  ClinicalPicture['body'],
+  'sports' | 'sidewaysShare' | 'jumpShare' | 'pivotShare' | 'toeDrag'
+>;
+
+/** The sports that are played under the purposes of this pair, and what they ask; open while nobody has said which. */
+function sportDemand({ sports, activities }: EnteredPicture['body']): Demand {
+  const played =
+    sports === NOT_EXAMINED || activities === NOT_EXAMINED
+      ? sports
+      : sportsUnder(activities).filter((id) => sports.includes(id));
+  if (played === NOT_EXAMINED || played.length === 0)
+    return {
+      sports: played,
+      sidewaysShare: NOT_EXAMINED,
+      jumpShare: NOT_EXAMINED,
+      pivotShare: NOT_EXAMINED,
+      toeDrag: NOT_EXAMINED,
+    };
+  const { sideways, jump, pivot, toeDrag } = demandOf(played);
+  return { sports: played, sidewaysShare: sideways, jumpShare: jump, pivotShare: pivot, toeDrag };
+}
+
 /**
  * Adds what follows from other findings: indices by arithmetic, the arch class from a measured index and
  * sensation from its sites where nobody has said otherwise, the at-risk category. Derived values are never typed in.
@@ -225,6 +257,7 @@ export function deriveFindings(entered: EnteredPicture): ClinicalPicture {
         : legLengthDifference,
     hypermobilityScore: hypermobilitySigns === NOT_EXAMINED ? NOT_EXAMINED : hypermobilitySigns.length,
   };
+  const demand = sportDemand(entered.body);
   const foot = (side: Side) => ({ ...entered[side], ...withoutUndefined(derivedOf(entered, side)) });
   const feet = { left: foot('left'), right: foot('right') };
   const withCategory = (side: Side) => {
@@ -235,6 +268,7 @@ export function deriveFindings(entered: EnteredPicture): ClinicalPicture {
   return {
     body: {
       ...body,
+      ...demand,
       ground: groundOf(entered.body),
       correctionAsked: correctionAsked({ body, left: ownLeft, right: ownRight }),
       therapeuticAsked: therapeuticAsked({ body, left: ownLeft, right: ownRight }),

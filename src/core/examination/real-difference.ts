@@ -1,4 +1,6 @@
+import { BEFORE_FINDINGS } from '../findings/catalogue/before';
 import { type FindingId, isNumberFinding, type NumberFindingId } from '../findings/findings';
+import { mapTable } from '../tables/keys-of';
 import type { Mark } from './sources';
 
 /** A change or a side difference smaller than this is within the measurement's own error. */
@@ -94,6 +96,17 @@ export const REAL_DIFFERENCE: Record<NumberFindingId, RealDifference | null> = {
   timedUpAndGo: null,
   chairStands: null,
   cadence: null,
+  ...mapTable(BEFORE_FINDINGS, () => null),
+  kneeBendMm: null,
+  pregnancyWeeks: null,
+  insertForefoot: null,
+  insertWidth: null,
+  tripDays: null,
+  tripLoad: null,
+  sidewaysShare: null,
+  jumpShare: null,
+  pivotShare: null,
+  toeDrag: null,
   heelExcursionWalk: null,
   heelExcursionRun: null,
   peakPressure: null,

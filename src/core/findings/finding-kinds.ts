@@ -45,6 +45,8 @@ export interface PriorKnowledge {
 export interface FindingAbout {
   /** null: not entered in a step, but taken from the patient's record or derived. */
   step: FindingStep | null;
+  /** Where it is asked, though it has no field of its own. */
+  askedIn?: FindingStep;
   /** Name where space is short; the label where absent. */
   short?: string;
   /** How it is taken, in a few words. */

@@ -1,7 +1,9 @@
 import { keysOf } from '../tables/keys-of';
 import { ASK_FINDINGS } from './catalogue/ask';
+import { BEFORE_FINDINGS } from './catalogue/before';
 import { DERIVED_FINDINGS } from './catalogue/derived';
 import { FEET_FINDINGS } from './catalogue/feet';
+import { HABIT_FINDINGS } from './catalogue/habits';
 import { LOAD_FINDINGS } from './catalogue/load';
 import { MOVE_FINDINGS } from './catalogue/move';
 import { OLD_PAIR_FINDINGS } from './catalogue/old-pair';
@@ -24,6 +26,8 @@ export const FINDINGS = {
   ...RECORD_FINDINGS,
   ...ASK_FINDINGS,
   ...TRAINING_FINDINGS,
+  ...HABIT_FINDINGS,
+  ...BEFORE_FINDINGS,
   ...OLD_PAIR_FINDINGS,
   ...FEET_FINDINGS,
   ...WARMTH_FINDINGS,

@@ -1,8 +1,10 @@
 import { ONE_SIDE_FIRST, RUBBED_PLACES, type RubbedPlace, rubbedPlaceOf } from '../body-map/rubbed-places';
 import { SIDES, type Side } from '../findings/finding-kinds';
 import { FINDINGS } from '../findings/findings';
+import { PUSH_OFF_OVER } from '../knowledge/push-off-over';
 import { sizeInWords } from '../sizing/start-size';
 import { PATTERNS } from './lacing-patterns';
+import type { PushOff } from './push-off';
 import {
   type FitContext,
   halves,
@@ -22,7 +24,7 @@ export type FitLevel = 'stop' | 'change' | 'good';
 export interface FitAdvice {
   level: FitLevel;
   side: Side | null;
-  field: keyof FootFit | 'seen' | 'tasks' | 'points';
+  field: keyof FootFit | 'seen' | 'seenFast' | 'tasks' | 'points';
   sentence: string;
   remedies: Remedy[];
   /** What the advice rests on. */
@@ -32,7 +34,7 @@ export interface FitAdvice {
 const PRACTICE = 'common practice';
 const ROOM_MARK = 'common practice; an at-risk foot: IWGDF 2023, from memory';
 
-type Check = Exclude<keyof FootFit, 'roomMm'>;
+type Check = Exclude<keyof FootFit, 'roomMm' | 'pushOff'>;
 
 /** What one answer to one check means, and what can be done about it. */
 interface CheckRow<C extends Check = Check> {
@@ -132,7 +134,30 @@ function footAdvice(tryOn: TryOn, side: Side, context: FitContext): FitAdvice[] 
       mark,
     }),
   );
-  return [...room, ...found];
+  return [...room, ...found, ...pushOffAdvice(fit.pushOff, side, context)];
+}
+
+/** Where the foot leaves the ground in this shoe, where that place hurts; or that it no longer pushes off. */
+function pushOffAdvice(pushOff: PushOff | undefined, side: Side, context: FitContext): FitAdvice[] {
+  const foot = context.feet?.[side];
+  if (!foot || pushOff === undefined) return [];
+  const advise = (sentence: string, remedies: Remedy[]): FitAdvice[] => [
+    { level: 'change', side, field: 'pushOff', sentence, remedies, mark: PRACTICE },
+  ];
+  if (pushOff === 'none')
+    return foot.pushOff === null || foot.pushOff === 'none'
+      ? []
+      : advise(
+          'Does not push off in it, but does barefoot: easier to bend, or lighter.',
+          otherModels(context, 'forefootStiffness', -1),
+        );
+  const isSore = PUSH_OFF_OVER[pushOff].some((place) => foot.sore.includes(place));
+  return isSore
+    ? advise(
+        'Pushes off over the sore place in it: a sole that rolls before it.',
+        otherModels(context, 'rocker', 1),
+      )
+    : [];
 }
 
 /** What concerns the pair as a whole: how one moves in it, the tasks, the places that it presses. */
@@ -151,6 +176,16 @@ function pairAdvice(tryOn: TryOn, context: FitContext): FitAdvice[] {
       advise(
         'seen',
         'Moves more than barefoot: firmer or broader.',
+        otherModels(context, 'torsionalStiffness', 1),
+      ),
+    );
+  if (tryOn.seenFast === 'moves-more')
+    advice.push(
+      advise(
+        'seenFast',
+        tryOn.seen === 'moves-more'
+          ? 'And more at speed.'
+          : 'Moves more than barefoot at speed, though not walking: firmer or broader for running in.',
         otherModels(context, 'torsionalStiffness', 1),
       ),
     );

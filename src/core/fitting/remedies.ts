@@ -4,6 +4,7 @@ import { type FeatureId, type FeatureValue, featureOf } from '../shoe/features';
 import { insideLength } from '../sizing/start-size';
 import { WIDTH_LETTERS } from '../sizing/widths';
 import type { PATTERNS } from './lacing-patterns';
+import type { FittedFeet } from './push-off';
 import { placeOn } from './sizes';
 import type { TryOn } from './try-on';
 
@@ -14,6 +15,8 @@ export interface FitContext {
   model?: ShoeModel | undefined;
   /** Other models in reach, the best first. */
   others?: readonly ShoeModel[];
+  /** The feet that are fitted, where they are known. */
+  feet?: FittedFeet | undefined;
 }
 
 /** Something to do about a misfit: this size, this width, this lacing, these models. */

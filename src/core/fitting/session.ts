@@ -9,6 +9,7 @@ import { type FittingFallback, fittingFallbacks } from './fallbacks';
 import { type FitAdvice, type FitContext, fitAdvice } from './fit-advice';
 import { type NextGuess, nextGuess } from './next-guess';
 import { type FittingOutcome, fittingOutcome } from './outcome';
+import type { FittedFeet } from './push-off';
 import { beginTryOn } from './sizes';
 import type { TryOn } from './try-on';
 import { letterOf } from './wearing-order';
@@ -44,6 +45,7 @@ interface SessionInput {
   ranked: readonly Ranked[];
   models: ReadonlyMap<string, ShoeModel>;
   sizeOf: (model: ShoeModel) => Result<SizedPair>;
+  feet?: FittedFeet | undefined;
 }
 
 /** A whole fitting: every pair with its advice, where it stands, which way to go, and what to do when nothing fits. */
@@ -54,6 +56,7 @@ export function readSession({
   ranked,
   models,
   sizeOf,
+  feet,
 }: SessionInput): Session {
   const room = roomWished(specification);
   const suited = eligible(ranked, models, specification);
@@ -69,7 +72,7 @@ export function readSession({
   const pairs = all.flatMap((tryOn, at): SessionPair[] => {
     const model = models.get(tryOn.model);
     if (!model) return [];
-    const context = { room, model, others };
+    const context = { room, model, others, feet };
     return [
       {
         letter: letterOf(at),

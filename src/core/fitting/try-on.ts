@@ -1,5 +1,6 @@
 import type { View } from '../body-map/sites';
 import { SIDES, type Side } from '../findings/finding-kinds';
+import type { PushOff } from './push-off';
 
 /** One shoe on one foot, standing, laced for the patient. Everything may be missing. */
 export interface FootFit {
@@ -12,6 +13,8 @@ export interface FootFit {
   archFeel?: 'right' | 'presses' | 'missing';
   instep?: 'right' | 'presses';
   bend?: 'under-ball' | 'too-far-back';
+  /** The last part that leaves the ground, in this shoe. */
+  pushOff?: PushOff;
 }
 
 /** A place where the shoe makes itself felt. */
@@ -55,13 +58,18 @@ export const FEELS = {
 } as const;
 export type Feel = keyof typeof FEELS;
 
+/** What the observer saw against barefoot. */
+export type Seen = 'moves-less' | 'same' | 'moves-more';
+
 /** What was felt in one size. */
 export interface FeltFit {
   left?: FootFit;
   right?: FootFit;
   points?: PressurePoint[];
   tasks?: Partial<Record<Task, TaskResult>>;
-  seen?: 'moves-less' | 'same' | 'moves-more';
+  /** How it moves against barefoot: walking, and at speed. */
+  seen?: Seen;
+  seenFast?: Seen;
   comfort?: number;
   /** The same question after the last pair: the order biases. */
   comfortAgain?: number;

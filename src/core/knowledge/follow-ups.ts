@@ -30,6 +30,22 @@ export const FOLLOW_UPS: readonly FollowUp[] = [
     because: 'a low arch with crowded toes: do the inner ankle or the heel cord hurt, has it flattened?',
   },
   {
+    when: is('landingSound', ['slap', 'scrape']),
+    look: ['footDrop', 'lungeDistance'],
+    because: 'a foot slaps or scrapes: does it drop, is the ankle stiff?',
+  },
+  {
+    when: all(is('camber', ['left', 'right']), is('acheOneSided', 'yes')),
+    look: ['legLength'],
+    because:
+      'aches on one side, on a road that always slopes the same way: change sides for two weeks before the legs are blamed',
+  },
+  {
+    when: has('laceHabits', 'own-lacing'),
+    look: ['rubbedAt', 'dorsumHeight'],
+    because: 'a lacing of their own: where did it press, or slip?',
+  },
+  {
     when: is('squatBetterWith', ['ten', 'twenty']),
     look: ['lungeDistance'],
     because: 'squats better on a heel: does the ankle bend little?',

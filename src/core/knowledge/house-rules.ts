@@ -1,4 +1,5 @@
 import { memoize } from '../memo/memoize';
+import type { Room } from '../shoe/room';
 import type { WhatIfSettings } from '../what-if/what-if';
 import type { Knowledge } from './edition';
 import { KNOWLEDGE_VERSION, RULES } from './knowledge-base';
@@ -10,12 +11,17 @@ export type HouseChange =
   | { kind: 'strength'; rule: string; strength: Strength; reason: string }
   | { kind: 'own'; rule: Rule; reason: string };
 
+/** Figures that the clinic sets: at the knee, and the usual room in front of the toes. */
+export interface HouseSettings extends WhatIfSettings {
+  usualRoom?: Room | undefined;
+}
+
 /** All departures in force; a new version replaces the whole list, and old versions stay. */
 export interface HouseRules {
   /** 0: the clinic has none. */
   version: number;
   changes: readonly HouseChange[];
-  settings: WhatIfSettings;
+  settings: HouseSettings;
 }
 
 export const NO_HOUSE_RULES: HouseRules = { version: 0, changes: [], settings: {} };
@@ -67,5 +73,9 @@ export const editionOf = (house: HouseRules): string =>
 
 /** A clinic's knowledge under its edition's name; made once. */
 export const knowledgeOf = memoize(
-  (house: HouseRules): Knowledge => ({ edition: editionOf(house), rules: rulesInForce(house) }),
+  (house: HouseRules): Knowledge => ({
+    edition: editionOf(house),
+    rules: rulesInForce(house),
+    usualRoom: house.settings.usualRoom,
+  }),
 );

@@ -59,6 +59,19 @@ export const OURS = {
   legsUnequal: cut(4.5, 3),
   soleToRaise: cut(10, 5),
   raisedSoleRolls: cut(25, 8),
+  /** Per cent of a sport’s movement. */
+  muchSideways: cut(22, 10),
+  muchJumping: cut(20, 10),
+  muchTurning: cut(20, 10),
+  muchToeDrag: cut(40, 20),
+  /** Months after which a pair has served for years. */
+  servedForYears: cut(21, 12),
+  laterPregnancy: cut(22, 8),
+  /** mm of an insert under the toes. */
+  thickInFront: cut(3, 2),
+  /** kg carried, and days on the way. */
+  heavyPack: cut(10, 6),
+  severalDays: cut(1.5, 1),
   /** cm: an ankle that lifts flat. */
   freeAnkle: cut(11.5, 3),
 } as const satisfies Record<string, Cut>;

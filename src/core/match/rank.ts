@@ -7,6 +7,7 @@ import { awaitedInWords, hasLimit, isFirm, targetInWords } from '../prescribe/ex
 import { axisOf } from '../shoe/feature-kinds';
 import { FEATURE_IDS, type FeatureId, type FeatureValue, featureOf, printFeature } from '../shoe/features';
 import { measuringErrorOf } from '../shoe/readings/readings';
+import { type Lineage, pullOfLineage } from './lineage';
 
 /** A reason for or against a model on one feature. */
 export interface FeatureReason {
@@ -150,11 +151,17 @@ const columnsOf = (specification: Specification): Column[] =>
 /**
  * Ranks models by how much of the specification's weighted utility they give; what is lost counts against at least the
  * weight of two strong rules, so that one slight wish alone does not rank as a firm one. A limit excludes and says so;
- * an unknown value counts as the mean over what it could be, and is reported as uncertainty.
+ * an unknown value counts as the mean over what it could be, and is reported as uncertainty. A model that served this patient,
+ * or another version of it, counts as one more wish that is met; one that failed as one that is not.
  */
-export function rank(models: readonly ShoeModel[], specification: Specification): Ranking {
+export function rank(
+  models: readonly ShoeModel[],
+  specification: Specification,
+  lineage: Lineage = new Map(),
+): Ranking {
   const columns = columnsOf(specification);
-  const total = columns.reduce((sum, { weight }) => sum + weight, 0);
+  const past = pullOfLineage(lineage, specification.school);
+  const total = columns.reduce((sum, { weight }) => sum + weight, past?.weight ?? 0);
   const share = 1 / Math.max(total, FIRM_WEIGHT);
   const ranked: Ranked[] = [];
   const excluded: Excluded[] = [];
@@ -175,6 +182,7 @@ export function rank(models: readonly ShoeModel[], specification: Specification)
       if (entry.limited && !entry.allows(value)) broken = [...(broken ?? []), entry.breaks(value)];
       sum += entry.weight * entry.serves(value);
     }
+    if (past) sum += past.weight * past.serves(model.id);
     if (broken) excluded.push({ id: model.id, by: broken });
     else
       ranked.push({

@@ -40,7 +40,7 @@ export const SURFACES_OF: Readonly<Record<Activity, readonly Surface[]>> = {
   trail: ['trail', 'sand'],
   walking: ['road', 'sand', 'trail', 'home'],
   hiking: ['trail', 'road', 'sand'],
-  court: ['hard-court'],
+  court: ['hard-court', 'clay', 'grass', 'turf'],
   'indoor-court': ['gym-floor'],
   'lifting-upright': ['gym-floor'],
   'lifting-low-bar': ['gym-floor'],

@@ -38,6 +38,8 @@ describe('the vocabulary', () => {
       plate: 'rigid',
       rocker: 2,
       toeProtection: 'safety',
+      toeDragZone: 'reinforced',
+      sideGuard: 'guard',
       archContour: 3,
       tread: 'lugs',
       torsionalStiffness: 5,

@@ -1,3 +1,4 @@
+import { type Room, USUAL_ROOM } from '../shoe/room';
 import { MM_PER_BARLEYCORN } from './systems';
 
 /** Room in front of the longest toe by what practitioners lay there; mm. */
@@ -5,6 +6,8 @@ export interface Allowance {
   label: string;
   leastMm: number;
   mostMm: number;
+  /** The usual room of a clinic that lays this, mm. The ends are ours where the measure names none. */
+  room: Room;
 }
 
 /**
@@ -13,13 +16,14 @@ export interface Allowance {
  */
 const SCALE_OWN_MM = 2 * MM_PER_BARLEYCORN - 10;
 export const ALLOWANCES: readonly Allowance[] = [
-  { label: 'a thumbnail’s length', leastMm: 10, mostMm: 15 },
-  { label: 'half an inch', leastMm: 12.7, mostMm: 12.7 },
-  { label: 'a thumb’s width', leastMm: 18, mostMm: 20 },
+  { label: 'a thumbnail’s length', leastMm: 10, mostMm: 15, room: USUAL_ROOM },
+  { label: 'half an inch', leastMm: 12.7, mostMm: 12.7, room: { least: 10.5, wished: 12.7, most: 15.5 } },
+  { label: 'a thumb’s width', leastMm: 18, mostMm: 20, room: { least: 16, wished: 19, most: 22 } },
   {
     label: 'the foot scale and half to one size more',
     leastMm: SCALE_OWN_MM + MM_PER_BARLEYCORN / 2,
     mostMm: SCALE_OWN_MM + MM_PER_BARLEYCORN,
+    room: { least: 10, wished: 13, most: 16 },
   },
 ];
 

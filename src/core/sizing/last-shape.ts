@@ -1,6 +1,6 @@
 import type { FindingValue } from '../findings/findings';
 import type { FeatureValues } from '../shoe/features';
-import { USUAL_ROOM } from './room';
+import { USUAL_ROOM } from '../shoe/room';
 
 /** What of a model's features decides its size beside the length: where it folds, and how its front is shaped. */
 export interface LastShape {

@@ -1,9 +1,9 @@
 import type { Side } from '../findings/finding-kinds';
 import type { ClinicalPicture } from '../findings/picture';
-import { findingAt } from '../findings/picture';
+import { findingAt, numberAt } from '../findings/picture';
 import type { Band, Specification, Target } from '../prescribe/engine/specification';
-import { USUAL_ROOM } from './room';
-import type { SizeWish } from './start-size';
+import { type Room, USUAL_ROOM } from '../shoe/room';
+import { type SizeWish, UPPER_GIVES_MM } from './start-size';
 
 /** What the foot was measured in and what it will wear. Unanswered is thin sock, no insert, measured late. */
 export interface FittingConditions {
@@ -49,13 +49,24 @@ function limitedBand(target: Extract<Target, { kind: 'band' }>): Band {
     : { from: Math.min(...held.map((band) => band.from)), to: Math.max(...held.map((band) => band.to)) };
 }
 
-/** Room in front of the toes that the specification asks for; common practice 10–15 mm where it asks nothing. */
-export function roomWished(specification: Specification): { least: number; wished: number; most: number } {
+/** Room in front of the toes that the specification asks for; the clinic's usual room, or common practice, where it asks nothing. */
+export function roomWished(specification: Specification): Room {
+  const usual = specification.usualRoom ?? USUAL_ROOM;
   const target = specification.targets.find((entry) => entry.feature === 'toeRoom');
-  if (target?.kind !== 'band') return USUAL_ROOM;
+  if (target?.kind !== 'band') return usual;
   const band = limitedBand(target);
-  const least = Math.max(USUAL_ROOM.least, target.limit?.from ?? band.from);
-  return { least, wished: Math.max(least, target.best), most: target.limit?.to ?? band.to };
+  // What tasks ask is counted from common practice: a clinic that fits longer fits longer for each of them, within every limit.
+  const held = target.decision && !target.decision.refused;
+  const shift = held ? 0 : usual.wished - USUAL_ROOM.wished;
+  const bounds = target.limit ?? { from: Number.NEGATIVE_INFINITY, to: Number.POSITIVE_INFINITY };
+  const within = (mm: number) => Math.min(bounds.to, Math.max(bounds.from, mm));
+  const floor = held ? USUAL_ROOM.least : within(usual.least);
+  const least = Math.max(floor, target.limit?.from ?? band.from + shift);
+  return {
+    least,
+    wished: Math.max(least, within(target.best + shift)),
+    most: target.limit?.to ?? Math.max(least, band.to + shift),
+  };
 }
 
 /**
@@ -93,6 +104,10 @@ export function sizeWish(
     const more = EARLY_MM[swells ? 'swells' : 'else'];
     add(more.lengthMm, more.widthMm, swells ? 'swells, measured early' : 'measured early in the day');
   }
+  const plate = numberAt(picture, 'insertWidth', side);
+  const ball = numberAt(picture, 'ballWidth', side);
+  if (plate !== null && ball !== null)
+    add(0, Math.max(0, plate + UPPER_GIVES_MM - ball - adds.widthMm), `insert ${plate} mm wide`);
   const width = specification.targets.find((entry) => entry.feature === 'width');
   return { room, adds, widthGrade: width?.kind === 'band' ? width.best : 2, why };
 }

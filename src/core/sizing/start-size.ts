@@ -1,5 +1,6 @@
 import type { SizingGroup } from '../findings/findings';
 import { fail, ok, type Result } from '../result/result';
+import { USUAL_ROOM } from '../shoe/room';
 import {
   heelToFold,
   insideForBall,
@@ -8,7 +9,6 @@ import {
   type SizedFoot,
   UNKNOWN_SHAPE,
 } from './last-shape';
-import { USUAL_ROOM } from './room';
 import { lastOfSize, nearestHalf, SIZE_SYSTEM_LABEL, type SizeSystem, sizeOfLast } from './systems';
 import { lettersByGrade, MM_WIDTH_PER_LETTER, WIDTH_LETTERS, type WidthLetter } from './widths';
 

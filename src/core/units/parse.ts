@@ -15,6 +15,8 @@ export type Unit =
   | 's'
   | 'per-min'
   | 'count'
+  | 'days'
+  | 'weeks'
   | 'months'
   | 'hours'
   | 'years'
@@ -38,6 +40,8 @@ export const UNIT_LABEL: Record<Unit, string> = {
   s: 's',
   'per-min': '/min',
   count: '',
+  days: 'days',
+  weeks: 'weeks',
   months: 'months',
   hours: 'h',
   years: 'y',

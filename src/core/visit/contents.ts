@@ -10,13 +10,15 @@ import {
 } from '../body-map/mark';
 import { siteSchema } from '../body-map/site-schema';
 import { VIEWS, type View } from '../body-map/sites';
+import { KNEE_BEND_METHODS, type KneeBendMethod } from '../examination/gait/knee-bend';
 import { GAIT_EVENTS, type GaitEvent } from '../examination/gait/readings';
 import { FINDINGS } from '../findings/findings';
 import { findingsSchema } from '../findings/schema';
+import { BAD, type BadId, GOOD, type GoodId } from '../history/before';
 import { decisionSchema, scenarioSchema, schoolSchema, setAsideSchema } from '../prescribe/engine/schema';
 import { ANKLE_QUESTIONS, type AnkleQuestion } from '../safety/ankle-injury-rules';
 import { WARNING_ACTIONS, WARNING_SIGNS } from '../safety/warning-signs';
-import { benchAnswersSchema } from '../shoe/bench/bench-schema';
+import { benchAnswersSchema, featureValuesSchema } from '../shoe/bench/bench-schema';
 import { keySchema } from '../tables/key-schema';
 import { keysOf } from '../tables/keys-of';
 import { SAVED_STEPS, type SavedStep, type StepState } from './steps';
@@ -132,7 +134,29 @@ const eventSchema = z.strictObject({
   name: z.string().max(120),
   on: isoDay.optional(),
   km: z.number().min(0).max(1000).optional(),
+  /** What makes a trip of it. */
+  days: z.int('Whole days.').min(1).max(400).optional(),
+  loadKg: z.number().min(0).max(60, 'Up to 60 kg.').optional(),
+  ground: keySchema(FINDINGS.tripGround.options).optional(),
+  descents: keySchema(FINDINGS.tripDescents.options).optional(),
 });
+export type DatedEvent = z.infer<typeof eventSchema>;
+
+/** A pair of earlier years that served or failed, with what its model had on the day on which it was named. */
+export const pairBeforeSchema = z.strictObject({
+  id: z.string().min(1).max(40),
+  verdict: z.enum(['served', 'failed']),
+  model: z.uuid().optional(),
+  title: z.string().max(200),
+  months: z.number().min(0, 'Months are not negative.').max(600, 'Fifty years at most.').optional(),
+  good: z.array(keySchema<GoodId>(GOOD)).max(12).optional(),
+  bad: z.array(keySchema<BadId>(BAD)).max(12).optional(),
+  values: featureValuesSchema.optional(),
+});
+export const pairsBeforeSchema = z.array(pairBeforeSchema).max(12);
+
+/** A shoe that the patient would like to have. */
+const wantedSchema = z.strictObject({ model: z.uuid().optional(), title: z.string().max(200) });
 
 const girth = z.number().min(100, 'A girth lies between 100 and 900 mm.').max(900).optional();
 const sideGirths = z.strictObject({ figureOfEight: girth, ankleGirth: girth, calfGirth: girth });
@@ -150,10 +174,31 @@ const gaitReading = z.strictObject({
   side,
   condition: z.string().trim().min(1).max(80),
   activity: z.enum(['walk', 'run']),
+  speedKmh: z
+    .number()
+    .min(0.5, 'Speed lies between 0.5 and 40 km/h.')
+    .max(40, 'Speed lies between 0.5 and 40 km/h.')
+    .optional(),
+  minutes: z.number().min(0, 'Minutes are not negative.').max(1440, 'A day at most.').optional(),
   event: keySchema<GaitEvent>(GAIT_EVENTS),
   angleDeg: z.number().min(-60).max(60),
   frame: z.int().min(0),
   lines: z.strictObject({ leg: gaitLine, heel: gaitLine }),
+});
+
+const kneeBendPlacing = z.strictObject({
+  side,
+  method: keySchema<KneeBendMethod>(KNEE_BEND_METHODS),
+  insideMm: z.number().min(-500).max(500),
+  leanDeg: z.number().min(-90).max(90),
+  frame: z.int().min(0),
+  marks: z.strictObject({
+    knee: spot,
+    toe: spot,
+    plumb: gaitLine,
+    scale: z.tuple([spot, spot]).readonly(),
+  }),
+  scaleMm: z.number().min(1, 'The scale lies between 1 and 2000 mm.').max(2000),
 });
 
 /** What each step holds. Findings steps share one shape; an absent value is “not examined”. */
@@ -163,6 +208,8 @@ export const STEP_CONTENT = {
     marks: marks(z.discriminatedUnion('layer', [acheMark, injuryMarkSchema])),
     uses: z.array(useSchema).max(20).optional(),
     events: z.array(eventSchema).max(12).optional(),
+    before: pairsBeforeSchema.optional(),
+    wanted: wantedSchema.optional(),
   }),
   'old-pair': z.strictObject({ findings: findingsSchema, bench: benchAnswersSchema.optional() }),
   feet: z.strictObject({
@@ -177,7 +224,10 @@ export const STEP_CONTENT = {
       })
       .optional(),
   }),
-  load: z.strictObject({ findings: findingsSchema }),
+  load: z.strictObject({
+    findings: findingsSchema,
+    kneeBend: z.array(kneeBendPlacing).max(60).optional(),
+  }),
   move: z.strictObject({
     findings: findingsSchema,
     gait: z.array(gaitReading).max(200).optional(),

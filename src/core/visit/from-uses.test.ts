@@ -37,13 +37,28 @@ describe('what follows from a week and from events', () => {
     expect(said({ events: [{ name: 'How long?', on: day(20) }] })).toEqual({});
   });
 
+  it('a trip says its days, its load, its ground and its descents; one that is over says nothing', () => {
+    const trip = { name: 'Ridge', on: day(120), days: 4, loadKg: 12, ground: 'rough' as const };
+    expect(said({ events: [trip] })).toEqual({
+      tripDays: 4,
+      tripLoad: 12,
+      tripGround: 'rough',
+      eventAhead: 'none',
+    });
+    expect(said({ events: [{ ...trip, on: day(20) }] })?.eventAhead).toBe('long');
+    expect(said({ events: [{ ...trip, on: day(-1) }] })).not.toHaveProperty('tripDays');
+    // A race is no trip, and the nearer of two trips counts.
+    expect(said({ events: [{ name: 'Relay', on: day(9), km: 10 }] })).not.toHaveProperty('tripDays');
+    expect(said({ events: [trip, { ...trip, on: day(9), days: 2 }] })?.tripDays).toBe(2);
+  });
+
   it('the nearest of several counts, in whatever order they were written', () => {
     const events = [
       { name: 'late', on: day(70), km: 42 },
       { name: 'soon', on: day(10), km: 5 },
     ];
     for (const order of [events, events.toReversed()])
-      expect(nextEvent(order, '2031-03-01')?.name).toBe('soon');
+      expect(nextEvent(order, '2031-03-01')?.event.name).toBe('soon');
   });
 
   it('reaches the reading of a visit, and what was entered at the question counts first', () => {

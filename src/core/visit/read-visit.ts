@@ -11,6 +11,7 @@ import {
   type Findings,
 } from '../findings/picture';
 import type { TryOn } from '../fitting/try-on';
+import { findingsOfBefore } from '../history/before';
 import type { Knowledge } from '../knowledge/edition';
 import { type HouseRules, knowledgeOf } from '../knowledge/house-rules';
 import type { Rule } from '../knowledge/rule';
@@ -100,13 +101,21 @@ export const recordFindings = ({
   body: { ageYears: ageOn(patient.bornOn, dayOf(startedAt)), sizingGroup: patient.sizingGroup },
 });
 
-/** Findings of a visit's own steps in the order of work. */
-export const findingsOfSteps = (contents: VisitContents): Findings[] =>
-  FINDING_STEPS.flatMap((step) => contents[step]?.findings ?? []);
+/** Findings of a visit's own steps in the order of work; what follows from the pairs named in the history comes first. */
+export const findingsOfSteps = (contents: VisitContents): Findings[] => [
+  ...(contents.ask?.before ? [findingsOfBefore(contents.ask.before)] : []),
+  ...FINDING_STEPS.flatMap((step) => contents[step]?.findings ?? []),
+];
 
 /** The rules that a pair is read by: those of the day of issue once it was issued. */
 const knowledgeOfPair = ({ house }: Pick<VisitFacts, 'house'>, issued: IssuedPair | null): Knowledge =>
-  issued?.rules ? { edition: issued.specification.knowledge, rules: issued.rules } : knowledgeOf(house);
+  issued?.rules
+    ? {
+        edition: issued.specification.knowledge,
+        rules: issued.rules,
+        usualRoom: issued.specification.usualRoom,
+      }
+    : knowledgeOf(house);
 
 /** What was issued for a pair; a visit that asked for one pair names no purpose. */
 export const issuedFor = <I extends IssuedPair>(issued: readonly I[], pair: AskedPair | null): I | null =>

@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { siteSchema } from '../body-map/site-schema';
 import { VIEWS, type View } from '../body-map/sites';
+import { FINDINGS } from '../findings/findings';
+import type { PushOff } from '../fitting/push-off';
 import { MOST_EARLIER } from '../fitting/sizes';
 import {
   COMFORT_ZONES,
@@ -40,6 +42,7 @@ const footFitSchema = z.strictObject({
   archFeel: one('right', 'presses', 'missing'),
   instep: one('right', 'presses'),
   bend: one('under-ball', 'too-far-back'),
+  pushOff: keySchema<PushOff>(FINDINGS.pushOff.options).optional(),
 });
 
 const pointSchema = z.strictObject({
@@ -60,6 +63,7 @@ const felt = {
   points: z.array(pointSchema).max(40).optional(),
   tasks: z.partialRecord(keySchema<Task>(TASKS), z.enum(['good', 'fair', 'poor'])).optional(),
   seen: one('moves-less', 'same', 'moves-more'),
+  seenFast: one('moves-less', 'same', 'moves-more'),
   comfort,
   comfortAgain: comfort,
   zones: z.partialRecord(keySchema<ComfortZone>(COMFORT_ZONES), z.number().min(0).max(100)).optional(),

@@ -19,6 +19,7 @@ export const OUTDOOR: readonly Archetype[] = [
       water: 'resistant',
       heelBase: 88,
       forefootBase: 113,
+      sideGuard: 'guard',
     },
   },
   {
@@ -39,6 +40,7 @@ export const OUTDOOR: readonly Archetype[] = [
       outsoleHardness: 4,
       water: 'proof',
       toeBoxMaterial: 'leather',
+      sideGuard: 'guard',
     },
   },
   {
@@ -63,6 +65,7 @@ export const OUTDOOR: readonly Archetype[] = [
       lateralSupport: 'sidewall',
       archContour: 1.5,
       lugDepth: 4.5,
+      sideGuard: 'guard',
       toeBoxShape: 'anatomic',
     },
     widths: WIDE,

@@ -1,8 +1,9 @@
 import type { SizingGroup } from '@/core/findings/findings';
 import type { BodyFindings, Findings, FootFindings } from '@/core/findings/picture';
+import type { PairBefore } from '@/core/history/before';
 import type { OrderState } from '@/core/orders/order';
 import type { Activity } from '@/core/purpose/serves';
-import type { Choices } from '@/core/visit/contents';
+import type { Choices, DatedEvent } from '@/core/visit/contents';
 import type { WearSurface } from '@/core/wear/forecast';
 
 /** An invented patient with what an examination of them finds. */
@@ -23,6 +24,10 @@ export interface Persona {
   pair?: Activity;
   /** An examination begun today and not handed over. */
   openVisit?: boolean;
+  /** Events that it writes down, by days from today. */
+  ahead?: readonly (Omit<DatedEvent, 'on'> & { inDays: number })[];
+  /** What it says of the pair that was handed over last. */
+  lastPair?: Pick<PairBefore, 'verdict' | 'months' | 'good' | 'bad'>;
   /** The pair of the last visit was ordered, and how far that has come. */
   order?: Extract<OrderState, 'wanted' | 'ordered' | 'arrived' | 'checked'>;
 }

@@ -9,7 +9,7 @@ import type { SizingGroup } from '@/core/findings/findings';
 import type { Findings } from '@/core/findings/picture';
 import type { TryOn } from '@/core/fitting/try-on';
 import type { Formats } from '@/core/formats/formats';
-import type { HouseChange } from '@/core/knowledge/house-rules';
+import type { HouseChange, HouseSettings } from '@/core/knowledge/house-rules';
 import type { Rule } from '@/core/knowledge/rule';
 import type { SchoolChoice } from '@/core/knowledge/schools';
 import type { Modification, OrderEvent, OrderState } from '@/core/orders/order';
@@ -25,7 +25,6 @@ import type { Choices, StepContents } from '@/core/visit/contents';
 import type { SavedStep, StepState } from '@/core/visit/steps';
 import type { WearSurface } from '@/core/wear/forecast';
 import type { LifeSchool } from '@/core/wear/life-schools';
-import type { WhatIfSettings } from '@/core/what-if/what-if';
 
 /** Rows as Kysely sees them; `clinic_id` is on every one. Dates are ISO strings, times are Date. */
 export interface Database {
@@ -271,7 +270,7 @@ export interface Database {
     clinic_id: string;
     version: number;
     changes: JSONColumnType<readonly HouseChange[]>;
-    settings: JSONColumnType<WhatIfSettings>;
+    settings: JSONColumnType<HouseSettings>;
     note: string;
     made_by: string;
     made_at: Generated<Date>;

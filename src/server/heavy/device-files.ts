@@ -6,6 +6,7 @@ import { writePressureCsv } from '@/formats/pressure-csv';
 import { footScan } from '@/simulators/foot-scanner';
 import { footprint } from '@/simulators/footprint-scanner';
 import { gaitFrame } from '@/simulators/gait-camera';
+import { kneeFrame } from '@/simulators/knee-camera';
 import { pressureStep } from '@/simulators/pressure-plate';
 
 type Settings<K extends keyof typeof DEVICE_SETTINGS> = z.infer<(typeof DEVICE_SETTINGS)[K]>;
@@ -52,4 +53,10 @@ export function filmedFrame({ frame, ...settings }: Settings<'gaitCamera'>): Mad
   const { picture } = gaitFrame(settings, Math.min(frame, settings.frames - 1));
   const name = `gait-${settings.side}-${String(frame).padStart(3, '0')}.png`;
   return file(writePng(picture), 'image/png', name);
+}
+
+/** One frame of a knee bend, from in front. */
+export function filmedKnee({ frame, ...settings }: Settings<'kneeCamera'>): MadeFile {
+  const { picture } = kneeFrame(settings, Math.min(frame, settings.frames - 1));
+  return file(writePng(picture), 'image/png', `knee-${settings.side}-${String(frame).padStart(3, '0')}.png`);
 }

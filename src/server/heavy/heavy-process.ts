@@ -1,6 +1,13 @@
 import type { PatientSheet } from '@/core/aftercare/patient-sheet';
 import { sheetPdf } from '../pdf/sheet-pdf';
-import { filmedFrame, type MadeFile, recordedStep, scannedFoot, scannedFootprint } from './device-files';
+import {
+  filmedFrame,
+  filmedKnee,
+  type MadeFile,
+  recordedStep,
+  scannedFoot,
+  scannedFootprint,
+} from './device-files';
 import { giveWay } from './give-way';
 
 const JOBS = {
@@ -8,6 +15,7 @@ const JOBS = {
   pressurePlate: recordedStep,
   footScanner: scannedFoot,
   gaitCamera: filmedFrame,
+  kneeCamera: filmedKnee,
   sheetPdf: async (sheet: PatientSheet): Promise<MadeFile> => ({
     bytes: new Uint8Array(await sheetPdf(sheet)),
     type: 'application/pdf',

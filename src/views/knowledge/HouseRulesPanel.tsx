@@ -8,6 +8,7 @@ import { Field } from '@/ui/fields/Field';
 import { writtenDay } from '@/ui/formats';
 import { OwnRuleForm } from './OwnRuleForm';
 import { PreviewPanel } from './PreviewPanel';
+import { UsualRoom } from './UsualRoom';
 import type { HouseDraft } from './use-house-draft';
 
 interface Props {
@@ -65,6 +66,10 @@ export function HouseRulesPanel(props: Props) {
             </p>
           )}
           <Settings draft={draft} onDraft={onDraft} />
+          <UsualRoom
+            room={draft.settings.usualRoom}
+            onChange={(usualRoom) => onDraft({ settings: { ...draft.settings, usualRoom } })}
+          />
         </section>
         <PreviewPanel changes={draft.changes} settings={draft.settings} />
         {mayChange ? (
@@ -103,11 +108,11 @@ function Settings({ draft, onDraft }: Pick<Props, 'draft' | 'onDraft'>) {
   const put = (end: 'low' | 'high', text: string) => {
     const value = Number(text);
     if (text === '' || !Number.isFinite(value)) {
-      onDraft({ settings: {} });
+      onDraft({ settings: { ...draft.settings, kneePerMmDrop: undefined } });
       return;
     }
     const now = kneePerMmDrop ?? { low: value, high: value };
-    onDraft({ settings: { kneePerMmDrop: { ...now, [end]: value } } });
+    onDraft({ settings: { ...draft.settings, kneePerMmDrop: { ...now, [end]: value } } });
   };
   return (
     <fieldset className="flex gap-3 items-end">

@@ -1,12 +1,11 @@
-import type { HouseChange, HouseRules } from '@/core/knowledge/house-rules';
-import type { WhatIfSettings } from '@/core/what-if/what-if';
+import type { HouseChange, HouseRules, HouseSettings } from '@/core/knowledge/house-rules';
 import { useKeptDraft } from '../use-kept-draft';
 
 /** House rules being worked on, from the version they started from. */
 export interface HouseDraft {
   basedOn: number;
   changes: readonly HouseChange[];
-  settings: WhatIfSettings;
+  settings: HouseSettings;
   note: string;
 }
 

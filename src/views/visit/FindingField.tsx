@@ -16,11 +16,13 @@ interface Props {
   place?: Place;
   label?: string;
   quiet?: boolean;
+  /** Options that apply to this patient, where not all do; one that was chosen is always shown. */
+  only?: readonly string[];
   className?: string;
 }
 
 /** The control that suits a finding; a carried value says where it comes from. */
-export function FindingField({ id, place = 'body', label, quiet = false, className = '' }: Props) {
+export function FindingField({ id, place = 'body', label, quiet = false, only, className = '' }: Props) {
   const { visit } = useVisit();
   const definition = definitionOf(id);
   const field = useFinding(id, place);
@@ -61,7 +63,11 @@ export function FindingField({ id, place = 'body', label, quiet = false, classNa
         <ChoiceSet
           label={name}
           quiet={quiet}
-          options={definition.options}
+          options={
+            only
+              ? those(definition.options, [...only, ...(optionsIn(field.value) ?? [])])
+              : definition.options
+          }
           value={optionsIn(field.value)}
           onChange={(value) => field.set(value)}
         />
@@ -93,6 +99,9 @@ export function FindingField({ id, place = 'body', label, quiet = false, classNa
     </div>
   );
 }
+
+const those = (options: Readonly<Record<string, string>>, ids: readonly string[]) =>
+  Object.fromEntries(Object.entries(options).filter(([id]) => ids.includes(id)));
 
 /** Left foot, name, right foot: side by side as the feet stand. */
 export function BothFeet({ ids }: { ids: readonly FindingId[] }) {

@@ -9,7 +9,7 @@ import { PairPicker } from './PairPicker';
 import { SavingLine } from './SavingLine';
 import { SpecificationPanel } from './SpecificationPanel';
 import { Spine, STEP_NAME } from './Spine';
-import { Ask } from './steps/Ask';
+import { Ask } from './steps/ask/Ask';
 import { Candidates } from './steps/candidates/Candidates';
 import { Feet } from './steps/feet/Feet';
 import { HandOver } from './steps/HandOver';

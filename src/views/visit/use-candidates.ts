@@ -1,13 +1,17 @@
 import { useMemo } from 'react';
 import type { CatalogueQuery } from '@/core/catalogue/filter';
 import type { ShoeModel } from '@/core/catalogue/model';
-import { type Candidate, candidatesOf, obtainable } from '@/core/match/candidates';
+import type { PairBefore } from '@/core/history/before';
+import { type Candidate, candidatesOf } from '@/core/match/candidates';
+import { type Lineage, lineageOf } from '@/core/match/lineage';
 import type { Excluded, Ranked } from '@/core/match/rank';
 import type { Result } from '@/core/result/result';
 import { type SizedPair, sizePair } from '@/core/sizing/size-pair';
 import { useModels } from './use-models';
 import { useRanking } from './use-ranking';
 import { useVisit } from './visit-context';
+
+const NONE_BEFORE: readonly PairBefore[] = [];
 
 export interface CandidatesView {
   /** Best first; only from the shelf where that was asked. */
@@ -17,6 +21,8 @@ export interface CandidatesView {
   excluded: Excluded[];
   noSize: { model: ShoeModel; message: string }[];
   byId: ReadonlyMap<string, ShoeModel>;
+  /** How each model stands to the pairs that served or failed. */
+  lineage: Lineage;
   sizeOf: (model: ShoeModel) => Result<SizedPair>;
 }
 
@@ -36,8 +42,8 @@ export function useCandidates(): {
     (): CatalogueQuery => ({ group, ...(mostPrice === undefined ? {} : { mostPrice }) }),
     [group, mostPrice],
   );
-  const offered = useMemo(() => models && obtainable(models), [models]);
-  const ranked = useRanking(offered, specification, query);
+  const before = state.steps.ask.content.before ?? NONE_BEFORE;
+  const ranked = useRanking(models, specification, query, before);
   const ranking = ranked.answer;
   const candidates = useMemo((): CandidatesView | null => {
     if (!models || !ranking) return null;
@@ -51,9 +57,10 @@ export function useCandidates(): {
       excluded,
       noSize,
       byId,
+      lineage: lineageOf(models, before),
       sizeOf,
     };
-  }, [models, ranking, picture, specification, conditions, inStockOnly]);
+  }, [models, ranking, picture, specification, conditions, inStockOnly, before]);
   const failed = catalogue.problem === null ? ranked : catalogue;
   return { candidates, problem: failed.problem, retry: failed.retry };
 }

@@ -1,6 +1,7 @@
 import { useMemo, useRef } from 'react';
 import type { CatalogueQuery } from '@/core/catalogue/filter';
 import type { ShoeModel } from '@/core/catalogue/model';
+import type { PairBefore } from '@/core/history/before';
 import type { Ranking } from '@/core/match/rank';
 import type { Specification } from '@/core/prescribe/engine/specification';
 import type { RankQuestion } from '@/workers/rank-worker';
@@ -14,6 +15,7 @@ export function useRanking(
   models: ShoeModel[] | null,
   specification: Specification,
   query: CatalogueQuery,
+  before: readonly PairBefore[],
 ): Following<Ranking> {
   const sent = useRef<ShoeModel[] | null>(null);
   const question = useMemo(
@@ -22,9 +24,9 @@ export function useRanking(
       ((isFresh: boolean): RankQuestion => {
         const isKnown = !isFresh && sent.current === models;
         sent.current = models;
-        return isKnown ? { specification, query } : { models, specification, query };
+        return isKnown ? { specification, query, before } : { models, specification, query, before };
       }),
-    [models, specification, query],
+    [models, specification, query, before],
   );
   return useFollowing<RankQuestion, Ranking>(startWorker, question);
 }

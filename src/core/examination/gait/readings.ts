@@ -1,5 +1,6 @@
 import { SIDES, type Side } from '../../findings/finding-kinds';
 import type { FootFindingId } from '../../findings/findings';
+import { groupBy } from '../../tables/group-by';
 import type { Activity } from './camera';
 import { type HeelLines, toHalfDegree } from './heel-angle';
 
@@ -15,22 +16,34 @@ export type GaitEvent = keyof typeof GAIT_EVENTS;
 /** What was on the feet where nothing was. */
 export const BAREFOOT = 'barefoot';
 
-/** One placing of leg and heel line on one frame. */
-export interface GaitReading {
-  side: Side;
+/** Under what a clip was taken. */
+export interface ClipTag {
   /** `barefoot`, or what was on the feet. */
   condition: string;
   activity: Activity;
+  speedKmh?: number | undefined;
+  /** Minutes that were walked or run before; none is fresh. */
+  minutes?: number | undefined;
+}
+
+/** Whether two readings come from clips of one kind. */
+export const sameClip = (a: ClipTag, b: ClipTag): boolean =>
+  a.condition === b.condition &&
+  a.activity === b.activity &&
+  a.speedKmh === b.speedKmh &&
+  (a.minutes ?? 0) === (b.minutes ?? 0);
+
+/** One placing of leg and heel line on one frame. */
+export interface GaitReading extends ClipTag {
+  side: Side;
   event: GaitEvent;
   angleDeg: number;
   frame: number;
   lines: HeelLines;
 }
 
-export interface GaitSummary {
+export interface GaitSummary extends ClipTag {
   side: Side;
-  condition: string;
-  activity: Activity;
   /** Standing on this leg alone. */
   stanceDeg: number | null;
   /** Standing on both feet: nothing is held against it. */
@@ -50,15 +63,13 @@ const mean = (values: readonly number[]): number | null =>
   values.length === 0 ? null : values.reduce((sum, value) => sum + value, 0) / values.length;
 const less = (a: number | null, b: number | null): number | null => (a === null || b === null ? null : a - b);
 
-/** Readings brought together by side, what was on the feet, and activity. No angle carries a verdict. */
+/** Readings brought together by side and by clip. No angle carries a verdict. */
 export function summariseGait(readings: readonly GaitReading[]): GaitSummary[] {
-  const groups = new Map<string, GaitReading[]>();
-  for (const reading of readings) {
-    const key = `${reading.condition}|${reading.activity}|${reading.side}`;
-    groups.set(key, [...(groups.get(key) ?? []), reading]);
-  }
+  const groups = groupBy(readings, ({ condition, activity, side, speedKmh, minutes = 0 }) =>
+    [condition, activity, side, speedKmh, minutes].join('|'),
+  );
   const summaries = [...groups.values()].map((group): GaitSummary => {
-    const { side, condition, activity } = group[0]!;
+    const { side, condition, activity, speedKmh, minutes } = group[0]!;
     const of = (event: GaitEvent) =>
       mean(group.filter((reading) => reading.event === event).map((reading) => reading.angleDeg));
     // Standing is standing, whatever is done afterwards.
@@ -74,6 +85,8 @@ export function summariseGait(readings: readonly GaitReading[]): GaitSummary[] {
       side,
       condition,
       activity,
+      ...(speedKmh === undefined ? {} : { speedKmh }),
+      ...(minutes === undefined ? {} : { minutes }),
       stanceDeg,
       bothFeetDeg: standing('bothFeet'),
       touchdownDeg: of('touchdown'),
@@ -87,8 +100,7 @@ export function summariseGait(readings: readonly GaitReading[]): GaitSummary[] {
   for (const summary of summaries) {
     if (summary.condition === BAREFOOT) continue;
     const bare = summaries.find(
-      (other) =>
-        other.condition === BAREFOOT && other.side === summary.side && other.activity === summary.activity,
+      (other) => other.side === summary.side && sameClip(other, { ...summary, condition: BAREFOOT }),
     );
     summary.againstBarefootDeg = less(summary.peakDeg, bare?.peakDeg ?? null);
   }
@@ -137,13 +149,15 @@ export const GAIT_FINDINGS = [
 ] as const satisfies readonly FootFindingId[];
 
 /**
- * What barefoot readings say in the vocabulary of findings, to half a degree. A side without barefoot readings is
- * not spoken for: what was typed for it stays.
+ * What barefoot readings say in the vocabulary of findings, to half a degree: of several clips the freshest, and of those the
+ * slowest. A side without barefoot readings is not spoken for: what was typed for it stays.
  */
 export function gaitFindings(
   readings: readonly GaitReading[],
 ): { side: Side; id: FootFindingId; value: number }[] {
-  const bare = summariseGait(readings).filter((entry) => entry.condition === BAREFOOT);
+  const bare = summariseGait(readings)
+    .filter((entry) => entry.condition === BAREFOOT)
+    .toSorted((a, b) => (a.minutes ?? 0) - (b.minutes ?? 0) || (a.speedKmh ?? 0) - (b.speedKmh ?? 0));
   return SIDES.flatMap((side) => {
     const of = (activity: Activity) =>
       bare.find((entry) => entry.side === side && entry.activity === activity);

@@ -1,3 +1,4 @@
+import { SPORT_NAMES } from '../../sports/sport-names';
 import { choice, number, set, text, YES_NO } from '../finding-kinds';
 import { assumed, FLAT, READ, RULES } from './about';
 
@@ -38,12 +39,23 @@ export const ASK_FINDINGS = {
       trail: 'trail, rough ground',
       sand: 'sand',
       'hard-court': 'hard court',
+      clay: 'clay court',
+      grass: 'grass',
+      turf: 'artificial turf',
       'gym-floor': 'gym floor',
       'wet-floor': 'wet or greasy floor',
       home: 'home',
     },
     { scope: 'body', step: 'ask', seconds: 20, carries: false, prior: assumed({ each: 0.1 }), readBy: RULES },
   ),
+  sports: set('Sport', SPORT_NAMES, {
+    scope: 'body',
+    step: 'ask',
+    seconds: 10,
+    carries: true,
+    prior: assumed({ each: 0.035 }),
+    readBy: RULES,
+  }),
   weeklyDistance: number('Distance a week', 'km', [0, 150], [0, 400], {
     scope: 'body',
     step: 'ask',

@@ -2,6 +2,19 @@ import { choice, number, YES_NO } from '../finding-kinds';
 import { assumed, FLAT, RULES, recalled, through } from './about';
 import { TEMPERATURE_SITES } from './warmth';
 
+/** How much of a movement the hardest of the chosen sports asks, per cent of all its movement. */
+const demand = (label: string) =>
+  number(label, '%', [0, 90], [0, 100], {
+    scope: 'body',
+    step: null,
+    seconds: 10,
+    carries: false,
+    prior: FLAT,
+    readBy: RULES,
+    derivedFrom: ['sports', 'activities'],
+    examinedBy: ['sports'],
+  });
+
 /** What follows from other findings by arithmetic; never typed in. */
 export const DERIVED_FINDINGS = {
   ballHeelRatio: number('Ball width over heel width', 'index', [1.25, 1.8], [0.8, 3], {
@@ -157,6 +170,10 @@ export const DERIVED_FINDINGS = {
       examinedBy: ['activities'],
     },
   ),
+  sidewaysShare: demand('Sideways movement'),
+  jumpShare: demand('Jumping'),
+  pivotShare: demand('Turning on the ball'),
+  toeDrag: demand('Toe drag'),
   rubbedOneSided: choice('Rubbed on this foot only', YES_NO, {
     scope: 'foot',
     step: null,

@@ -15,9 +15,32 @@ export const LOAD_FINDINGS = {
       carries: false,
       prior: assumed({ shares: { inside: 0.25, over: 0.65, outside: 0.1 } }),
       readBy: RULES,
-      how: 'feet parallel, 15 cm apart; a plumb line from the middle of the kneecap',
+      how: 'a plumb line from the middle of the kneecap; on a frame under “Knee bend”',
+      derivedFrom: ['kneeBendMm'],
     },
   ),
+  kneeBendMethod: choice(
+    'Knee bend: how',
+    { parallel: 'feet parallel, 15 cm apart, the other leg straight', 'one-leg': 'on one leg alone' },
+    {
+      scope: 'body',
+      step: 'load',
+      seconds: 5,
+      carries: false,
+      prior: FLAT,
+      readBy:
+        'said beside the reading: on one leg the hip has to hold the pelvis too, so the two are not compared',
+    },
+  ),
+  kneeBendMm: number('Knee bend, inside the second toe', 'mm', [-40, 70], [-150, 250], {
+    scope: 'foot',
+    step: 'load',
+    seconds: 120,
+    carries: false,
+    prior: FLAT,
+    readBy: through('where the kneecap falls'),
+    how: 'on a frame, mean of three placings',
+  }),
   heelsLiftEarly: choice('Double knee bend: heel lifts early', YES_NO, {
     scope: 'foot',
     step: 'load',
@@ -25,6 +48,7 @@ export const LOAD_FINDINGS = {
     carries: false,
     prior: assumed({ shares: { no: 0.75, yes: 0.25 } }),
     readBy: RULES,
+    how: 'feet parallel, both knees forward together; watch the heels, not the knees',
   }),
   lungeDistance: number('Lunge, toe to wall', 'cm', [2, 18], [0, 30], {
     scope: 'foot',
@@ -33,6 +57,7 @@ export const LOAD_FINDINGS = {
     carries: false,
     prior: recalled('typical 9–13 cm (reference, item 9)', { mean: 11, sd: 3 }),
     readBy: RULES,
+    how: 'heel down, knee to the wall, the furthest toe that still allows it',
   }),
   lungeAngle: number('Lunge, shin from vertical', 'deg', [20, 55], [0, 80], {
     scope: 'foot',
@@ -41,6 +66,7 @@ export const LOAD_FINDINGS = {
     carries: false,
     prior: recalled('typical 36–45° (reference, item 9)', { mean: 40.5, sd: 5.5 }),
     readBy: RULES,
+    how: 'inclinometer on the shin, heel down',
   }),
   heelRises: number('Single heel rises', 'count', [0, 40], [0, 200], {
     scope: 'foot',
@@ -49,6 +75,7 @@ export const LOAD_FINDINGS = {
     carries: false,
     prior: assumed({ mean: 20, sd: 9 }),
     readBy: RULES,
+    how: 'one finger on the wall, knee straight, full height, to the first that fails',
     whole: true,
   }),
   archFlattening: choice('Arch flattening over months', YES_NO, {
@@ -58,6 +85,7 @@ export const LOAD_FINDINGS = {
     carries: false,
     prior: assumed({ shares: { no: 0.93, yes: 0.07 } }),
     readBy: RULES,
+    how: 'photographs, old shoes, and what the patient has seen',
   }),
   singleLegStance: number('Single-leg stance, eyes open', 's', [0, 60], [0, 600], {
     scope: 'foot',
@@ -66,6 +94,7 @@ export const LOAD_FINDINGS = {
     carries: false,
     prior: assumed({ between: [0, 45] }),
     readBy: RULES,
+    how: 'arms crossed, the other foot off the ground; stops at the first touch',
   }),
 
   legLength: number('Leg length', 'mm', [600, 1050], [250, 1300], {
@@ -223,5 +252,6 @@ export const LOAD_FINDINGS = {
     carries: false,
     prior: assumed({ mean: 12, sd: 3 }),
     readBy: RULES,
+    how: 'arms crossed, from sitting to the fifth stand',
   }),
 } as const;

@@ -26,6 +26,7 @@ export const MOVE_FINDINGS = {
       carries: false,
       prior: assumed({ shares: { no: 0.96, known: 0.03, new: 0.01 } }),
       readBy: 'when it is new it points at a warning sign',
+      how: 'from the side: does the foot clear the ground, do the toes of the sole show wear',
     },
   ),
   strike: choice(
@@ -83,6 +84,7 @@ export const MOVE_FINDINGS = {
     carries: false,
     prior: recalled('Heiderscheit 2011: 172.6 steps, SD 8.8', { mean: 86.3, sd: 4.4 }),
     readBy: RULES,
+    how: 'one foot for a minute, warmed up, at the usual pace',
   }),
 
   heelExcursionWalk: number('Heel excursion, walking', 'deg', [0, 20], [-20, 50], {

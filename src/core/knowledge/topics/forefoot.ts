@@ -1,4 +1,5 @@
 import { OURS } from '../ours';
+import { PUSH_OFF_OVER } from '../push-off-over';
 import { all, any, atLeast, below, has, is, topic } from '../rule';
 
 /** The ball of the foot, and joints that are inflamed. */
@@ -24,7 +25,7 @@ export const forefoot = topic('Forefoot', [
   {
     id: 'push-off-sore-big-toe',
     finding: 'pushes off the big toe, and its joint hurts',
-    when: all(is('pushOff', 'big-toe'), has('pain', 'big-toe')),
+    when: all(is('pushOff', 'big-toe'), has('pain', PUSH_OFF_OVER['big-toe'])),
     wishes: [
       { feature: 'forefootStiffness', atLeast: 3.5 },
       { feature: 'rocker', atLeast: 2 },
@@ -39,7 +40,7 @@ export const forefoot = topic('Forefoot', [
   {
     id: 'push-off-sore-ball',
     finding: 'pushes off the middle of the ball, and it hurts there',
-    when: all(is('pushOff', 'middle'), has('pain', ['forefoot', 'between-toes'])),
+    when: all(is('pushOff', 'middle'), has('pain', PUSH_OFF_OVER.middle)),
     wishes: [{ feature: 'rockerApex', atLeast: 55, atMost: 60 }],
     strength: 'moderate',
     evidence: 'C',
@@ -49,7 +50,7 @@ export const forefoot = topic('Forefoot', [
   {
     id: 'push-off-little-toes',
     finding: 'pushes off the little toes, and the outer side hurts',
-    when: all(is('pushOff', 'little-toes'), has('pain', ['ankle-outer', 'forefoot'])),
+    when: all(is('pushOff', 'little-toes'), has('pain', PUSH_OFF_OVER['little-toes'])),
     wishes: [{ feature: 'forefootBase', atLeast: 108 }],
     strength: 'slight',
     evidence: 'C',

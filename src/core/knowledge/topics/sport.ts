@@ -66,6 +66,7 @@ export const sport = topic('Sport', [
     evidence: 'C',
     sources: ['practice'],
     because: 'Hard courts wear soft outsoles away quickly.',
+    contestedBy: ['court-grass'],
   },
   {
     id: 'task-court-indoors',
@@ -221,6 +222,7 @@ export const sport = topic('Sport', [
     evidence: 'C',
     sources: ['olsen-2003'],
     because: 'Too much grip holds the foot while the knee goes on.',
+    contestedBy: ['court-grass'],
   },
   {
     id: 'court-toe-room',

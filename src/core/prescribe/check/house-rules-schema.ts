@@ -3,6 +3,7 @@ import { FINDING_IDS } from '../../findings/findings';
 import { HOUSE_TOPIC } from '../../knowledge/house-rules';
 import type { Condition, Rule, Wish } from '../../knowledge/rule';
 import { FEATURE_IDS } from '../../shoe/features';
+import { ROOM_BOUNDS } from '../../shoe/room';
 import { ruleProblems } from './check';
 
 const finding = z.enum(FINDING_IDS);
@@ -102,6 +103,10 @@ export const houseChangeSchema = z.discriminatedUnion('kind', [
 ]);
 
 const percent = z.number().min(0).max(10);
+const room = z
+  .number()
+  .min(ROOM_BOUNDS.least, `Room lies between ${ROOM_BOUNDS.least} and ${ROOM_BOUNDS.most} mm.`)
+  .max(ROOM_BOUNDS.most, `Room lies between ${ROOM_BOUNDS.least} and ${ROOM_BOUNDS.most} mm.`);
 
 export const houseRulesSchema = z.strictObject({
   changes: z.array(houseChangeSchema).max(200),
@@ -109,6 +114,13 @@ export const houseRulesSchema = z.strictObject({
     kneePerMmDrop: z
       .strictObject({ low: percent, high: percent })
       .refine(({ low, high }) => low <= high, 'The low figure lies below the high one.')
+      .optional(),
+    usualRoom: z
+      .strictObject({ least: room, wished: room, most: room })
+      .refine(
+        ({ least, wished, most }) => least <= wished && wished <= most,
+        'The usual room lies between the least and the most.',
+      )
       .optional(),
   }),
 });

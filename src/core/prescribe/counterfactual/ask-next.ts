@@ -53,6 +53,10 @@ const ASKED_THROUGH: ReadonlySet<FindingId> = new Set([
   'ground',
   'correctionAsked',
   'therapeuticAsked',
+  'sidewaysShare',
+  'jumpShare',
+  'pivotShare',
+  'toeDrag',
 ]);
 
 /** Open questions with derived findings replaced by what is examined for them. */
@@ -67,7 +71,10 @@ function questions(
   for (const { finding, sides, lacksAmount } of open) {
     // What is never taken itself is asked for by what it follows from.
     const instead = ASKED_THROUGH.has(finding) ? examinedFor(finding) : [finding];
-    for (const id of instead)
+    for (const id of instead) {
+      // What only follows from pairs that somebody names cannot be asked for.
+      const { step, askedIn } = definitionOf(id);
+      if (step === null && askedIn === undefined && examinedFor(id).length === 0) continue;
       for (const side of sides)
         if (findingAt(entered, id, side) === NOT_EXAMINED) {
           const entry = found.get(id) ?? { sides: new Set<Side>(), lacksAmount: false };
@@ -75,6 +82,7 @@ function questions(
           entry.lacksAmount ||= lacksAmount;
           found.set(id, entry);
         }
+    }
   }
   return new Map(
     [...found].map(([id, { sides, lacksAmount }]) => [
@@ -136,7 +144,8 @@ export function askNext(picture: EnteredPicture, options: ReasoningOptions): Nex
         byFeature.set(feature, (byFeature.get(feature) ?? 0) + share * moves);
       }
     }
-    const step = definitionOf(finding).step ?? definitionOf(examinedFor(finding)[0] ?? finding).step;
+    const { step: own, askedIn } = definitionOf(finding);
+    const step = own ?? askedIn ?? definitionOf(examinedFor(finding)[0] ?? finding).step;
     return {
       finding,
       sides,

@@ -28,12 +28,13 @@ export const decisionAt = (
  */
 export function resolve(picture: ClinicalPicture, options: ResolveOptions = {}): Specification {
   const school = options.school ?? 'balanced';
-  const { edition, rules } = options.knowledge ?? BUILT_IN;
+  const { edition, rules, usualRoom } = options.knowledge ?? BUILT_IN;
   const decisions = options.decisions ?? [];
   const gathered = gather(picture, rules, school, options.setAside ?? []);
   const specification: Specification = {
     knowledge: edition,
     school,
+    ...(usualRoom ? { usualRoom } : {}),
     targets: [],
     feet: { left: [], right: [] },
     deadlocks: [],

@@ -3,6 +3,7 @@ import type { FindingId } from '../../findings/findings';
 import type { EvidenceGrade, School, Strength } from '../../knowledge/rule';
 import type { SchoolChoice } from '../../knowledge/schools';
 import type { FeatureId, FeatureValue } from '../../shoe/features';
+import type { Room } from '../../shoe/room';
 
 /** A band on a numeric feature; an open end reaches the end of the axis. */
 export interface Band {
@@ -163,6 +164,8 @@ export interface Specification {
   /** Edition of the rules that made it. */
   knowledge: string;
   school: SchoolChoice;
+  /** The clinic's usual room in front of the toes, mm, where it is another than common practice. */
+  usualRoom?: Room | undefined;
   /** What both shoes of the pair have alike. */
   targets: Target[];
   /** What each foot has for itself: lifts, insert, pad. */

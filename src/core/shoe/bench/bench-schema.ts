@@ -4,7 +4,7 @@ import { type FeatureId, featureOf, isFeatureId } from '../../shoe/features';
 import { keySchema } from '../../tables/key-schema';
 
 /** Values of features, each within its own scale. */
-const featureValuesSchema = z
+export const featureValuesSchema = z
   .record(z.string(), z.union([z.number(), z.string()]))
   .superRefine((values, context) => {
     for (const [id, value] of Object.entries(values)) {

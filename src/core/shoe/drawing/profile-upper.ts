@@ -109,6 +109,32 @@ export function upperParts(values: FeatureValues, sole: Sole): DrawnPart[] {
       d: `${smooth([[l * 0.9, toe + spring * 0.3 + 2], [l * 0.89, toe - 14], toeRoof, [l * 0.965, toe - 16 - depth * 0.6], [l - 3, toe - 1]])}Z`,
       features: ['toeProtection'],
     });
+  if (values.toeDragZone === 'reinforced')
+    parts.push({
+      id: 'toe-drag',
+      kind: 'counter',
+      d: `${smooth([
+        [l * 0.93, toe + spring * 0.3 + 2],
+        [l * 0.935, toe - 13 - depth * 0.4],
+        [l * 0.965, toe - 15 - depth * 0.5],
+        [l - 3, toe - 1],
+      ])}Z`,
+      features: ['toeDragZone'],
+    });
+  if (values.sideGuard === 'guard')
+    parts.push({
+      id: 'side-guard',
+      kind: 'counter',
+      d: `${smooth([
+        [l * 0.42, -(heel * 0.5 + fore * 0.5) + 1],
+        [l * 0.46, -(heel * 0.5 + fore * 0.5) - 13],
+        [l * 0.62, -fore - 17],
+        [l * 0.8, -fore - 13],
+        [l * 0.83, -fore * 0.9],
+        [l * 0.62, -fore + 2],
+      ])}Z`,
+      features: ['sideGuard'],
+    });
   return parts;
 }
 

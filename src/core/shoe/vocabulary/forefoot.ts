@@ -59,4 +59,14 @@ export const FOREFOOT_FEATURES = {
     measured: 'maker; safety marking',
     drawn: 'side',
   },
+  toeDragZone: {
+    kind: 'choice',
+    label: 'Toe drag zone',
+    options: { none: 'none', reinforced: 'reinforced rubber over the toe' },
+    usual: 'none',
+    group: 'forefoot',
+    plain: 'tough rubber where the toe drags',
+    measured: 'rubber or a tough film drawn up over the inner toe, seen and felt',
+    drawn: 'side',
+  },
 } as const satisfies Record<string, FeatureDefinition>;

@@ -57,6 +57,16 @@ export const HEEL_FEATURES = {
     measured: 'seen from behind',
     drawn: 'both',
   },
+  sideGuard: {
+    kind: 'choice',
+    label: 'Side guard',
+    options: { none: 'none', guard: 'guard along the side' },
+    usual: 'none',
+    group: 'heel and sides',
+    plain: 'a tough strip along the side',
+    measured: 'a tough strip of the upper above the sole, from ball to midfoot, seen and felt',
+    drawn: 'side',
+  },
   heelBase: {
     kind: 'scale',
     label: 'Base width, heel',

@@ -1,3 +1,4 @@
+import { SPORT_NAMES } from '../../sports/sport-names';
 import type { FeatureDefinition } from '../feature-kinds';
 
 /** Intended use, the trade’s categories, mass and room. */
@@ -49,6 +50,16 @@ export const USE_FEATURES = {
       'post-operative': 'post-operative',
     },
     plain: 'what it is made for',
+    measured: 'maker',
+    drawn: 'words',
+  },
+  madeForSport: {
+    kind: 'choice',
+    label: 'Made for the sport',
+    group: 'use',
+    usual: 'none',
+    options: { none: 'no one sport', ...SPORT_NAMES },
+    plain: 'the sport it is made for',
     measured: 'maker',
     drawn: 'words',
   },

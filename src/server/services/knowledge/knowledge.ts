@@ -241,7 +241,9 @@ export async function replayIssued(tenant: Tenant, id: string): Promise<ReplayRe
     .where('edition', '=', issued.specification.knowledge)
     .executeTakeFirst();
   const today = knowledgeOf(await readHouseRules(tenant));
-  const then: Knowledge | null = edition ? { edition: edition.edition, rules: edition.rules } : null;
+  const then: Knowledge | null = edition
+    ? { edition: edition.edition, rules: edition.rules, usualRoom: issued.specification.usualRoom }
+    : null;
   return {
     ...issued,
     alike: then ? replaysAlike(issued.specification, replay(stored, then)) : null,

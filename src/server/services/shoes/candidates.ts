@@ -2,9 +2,13 @@ import type { z } from 'zod';
 import type { shoes } from '@/contract/shoes';
 import { filterModels } from '@/core/catalogue/filter';
 import { modelTitle, type ShoeModel } from '@/core/catalogue/model';
+import { mergeFindings } from '@/core/findings/merge';
 import { NOT_EXAMINED } from '@/core/findings/picture';
+import { fittedFeet } from '@/core/fitting/push-off';
 import { readSession } from '@/core/fitting/session';
+import { findingsOfBefore } from '@/core/history/before';
 import { candidatesOf, obtainable, proposeFrom } from '@/core/match/candidates';
+import { kinshipInWords, lineageOf } from '@/core/match/lineage';
 import { moreLikeThis } from '@/core/match/more-like';
 import { rank, reasonsFor } from '@/core/match/rank';
 import { resolve } from '@/core/prescribe/engine/resolve';
@@ -25,12 +29,15 @@ type Body<K extends keyof typeof shoes> = (typeof shoes)[K] extends { body?: inf
 /** The clinic's catalogue against a picture. */
 async function fitted(
   tenant: Tenant,
-  { conditions, ...body }: Body<'candidates'> | Body<'moreLike'> | Body<'fitAdvice'>,
+  { conditions, before = [], ...body }: Body<'candidates'> | Body<'moreLike'> | Body<'fitAdvice'>,
 ) {
-  const { picture, options } = await readCalculation(tenant, body);
+  const findings = mergeFindings([findingsOfBefore(before), body.findings]);
+  const { picture, options } = await readCalculation(tenant, { ...body, findings });
   const specification = resolve(picture, options);
   const group = picture.body.sizingGroup;
-  const { matching, unknown } = filterModels(await listModels(tenant), {
+  const catalogue = await listModels(tenant);
+  const lineage = lineageOf(catalogue, before);
+  const { matching, unknown } = filterModels(catalogue, {
     ...(group === NOT_EXAMINED ? {} : { group }),
     ...('mostPrice' in body && body.mostPrice !== undefined ? { mostPrice: body.mostPrice } : {}),
   });
@@ -39,13 +46,15 @@ async function fitted(
     specification,
     models: new Map(models.map((model) => [model.id, model])),
     // A model that is gone is no candidate, but may still have been tried.
-    ranking: rank(obtainable(models), specification),
+    feet: fittedFeet(picture),
+    lineage,
+    ranking: rank(obtainable(models), specification, lineage),
     sizeOf: (model: ShoeModel) => sizePair(model, picture, specification, conditions),
   };
 }
 
 export async function rankCandidates(tenant: Tenant, body: Body<'candidates'>) {
-  const { specification, models, ranking, sizeOf } = await fitted(tenant, body);
+  const { specification, models, ranking, lineage, sizeOf } = await fitted(tenant, body);
   const { usable, noSize } = candidatesOf(ranking.ranked, models, sizeOf);
   const shown = body.inStockOnly ? usable.filter(({ onShelf }) => onShelf > 0) : usable;
   const trial = proposeFrom(shown, models, specification);
@@ -55,6 +64,7 @@ export async function rankCandidates(tenant: Tenant, body: Body<'candidates'>) {
       title: modelTitle(model),
       size: pair && { ...pair, inStock: onShelf },
       fit: model.learned && offsetInWords('length', model.learned.length),
+      kinship: lineage.has(model.id) ? kinshipInWords(lineage.get(model.id)!) : null,
       reasons: reasonsFor(model, specification),
     })),
     toTry: trial.proposals,
@@ -79,7 +89,7 @@ export async function moreLike(tenant: Tenant, body: Body<'moreLike'>) {
 
 /** Advice on every pair of a fitting, where the fitting stands, and what to try next. */
 export async function adviseOnFit(tenant: Tenant, { tryOns, ...body }: Body<'fitAdvice'>) {
-  const { specification, models, ranking, sizeOf } = await fitted(tenant, { ...body, tryOns });
+  const { specification, models, ranking, feet, sizeOf } = await fitted(tenant, { ...body, tryOns });
   const { pairs, outcome, next, fallbacks } = readSession({
     tryOns,
     brought: tryOns.map(({ model }) => model),
@@ -87,6 +97,7 @@ export async function adviseOnFit(tenant: Tenant, { tryOns, ...body }: Body<'fit
     ranked: ranking.ranked,
     models,
     sizeOf,
+    feet,
   });
   return {
     advice: pairs.map(({ tryOn, advice, letter }) => ({ model: tryOn.model, letter, advice })),

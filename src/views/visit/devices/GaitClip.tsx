@@ -23,13 +23,9 @@ import { GaitStage } from './GaitStage';
 import { TakeButton } from './TakeButton';
 import { TaskLine } from './TaskLine';
 import { Touchdowns } from './Touchdowns';
+import { Transport } from './Transport';
 import { useGaitClip } from './use-gait-clip';
 
-const SPEEDS = [
-  [1, 'full'],
-  [0.25, 'quarter'],
-  [0.1, 'tenth'],
-] as const;
 const SIDE_OPTIONS = { left: 'left', right: 'right' };
 const ACTIVITY_OPTIONS: Record<Activity, string> = { walk: 'walking', run: 'running' };
 
@@ -55,6 +51,8 @@ export default function GaitClip({ wearing = BAREFOOT }: { wearing?: string }) {
   const [side, setSide] = useState<Side>('left');
   const [activity, setActivity] = useState<Activity>('walk');
   const [condition, setCondition] = useState<string>(wearing);
+  const [speedKmh, setSpeedKmh] = useState<number | undefined>();
+  const [minutes, setMinutes] = useState<number | undefined>();
   const [edges, setEdges] = useState<Edges | null>(null);
   const { clip, linesNow: lines, frame } = gait;
   const readings = content.gait ?? [];
@@ -80,6 +78,8 @@ export default function GaitClip({ wearing = BAREFOOT }: { wearing?: string }) {
         side,
         condition: condition.trim() || BAREFOOT,
         activity,
+        ...(speedKmh === undefined ? {} : { speedKmh }),
+        ...(minutes === undefined ? {} : { minutes }),
         event,
         angleDeg: toHalfDegree(angle),
         frame,
@@ -128,11 +128,13 @@ export default function GaitClip({ wearing = BAREFOOT }: { wearing?: string }) {
             onChange={(event) => setCondition(event.target.value)}
           />
           <datalist id="gait-conditions">
-            {[BAREFOOT, 'old pair', 'pair A', 'pair B', 'pair C'].map((name) => (
+            {[BAREFOOT, 'old pair', 'Pair A', 'Pair B', 'Pair C'].map((name) => (
               <option key={name} value={name} />
             ))}
           </datalist>
         </label>
+        <Tagged label="Speed" unit="km/h" most={40} value={speedKmh} onChange={setSpeedKmh} />
+        <Tagged label="After" unit="min" most={1440} value={minutes} onChange={setMinutes} />
         <label>
           <span className="block text-faint">Frames a second</span>
           <input
@@ -167,7 +169,7 @@ export default function GaitClip({ wearing = BAREFOOT }: { wearing?: string }) {
               onLines={(next) => gait.place(frame, next)}
               onEdges={setEdges}
             />
-            <Transport gait={gait} />
+            <Transport loaded={gait} />
           </div>
           <div className="grid gap-2 content-start">
             <p>
@@ -233,44 +235,37 @@ export default function GaitClip({ wearing = BAREFOOT }: { wearing?: string }) {
   );
 }
 
-/** Frame by frame, slow, in a loop. */
-function Transport({ gait }: { gait: ReturnType<typeof useGaitClip> }) {
-  const { clip, frame, show, speed, setSpeed } = gait;
-  if (!clip) return null;
+/** Under what the clip was taken: nothing said is another thing than nought. */
+function Tagged({
+  label,
+  unit,
+  most,
+  value,
+  onChange,
+}: {
+  label: string;
+  unit: string;
+  most: number;
+  value: number | undefined;
+  onChange: (value: number | undefined) => void;
+}) {
   return (
-    <div className="grid gap-1">
+    <label>
+      <span className="block text-faint">
+        {label}, {unit}
+      </span>
       <input
-        type="range"
-        aria-label="Frame"
-        aria-valuetext={`frame ${frame + 1} of ${clip.frames.length}`}
+        type="number"
         min={0}
-        max={clip.frames.length - 1}
-        value={frame}
-        onChange={(event) => show(Number(event.target.value))}
-        className="w-full"
+        max={most}
+        step="any"
+        className="figure w-16 text-right"
+        value={value ?? ''}
+        onChange={({ target }) => {
+          const number = Number(target.value);
+          onChange(target.value === '' || !(number > 0) || number > most ? undefined : number);
+        }}
       />
-      <p className="flex gap-1 items-center [&_.press]:px-2">
-        <button type="button" className="press" aria-label="Frame back" onClick={() => show(frame - 1)}>
-          ‹
-        </button>
-        <button type="button" className="press" aria-label="Frame on" onClick={() => show(frame + 1)}>
-          ›
-        </button>
-        {SPEEDS.map(([value, label]) => (
-          <button
-            key={value}
-            type="button"
-            className="press"
-            aria-pressed={speed === value}
-            onClick={() => setSpeed(speed === value ? null : value)}
-          >
-            {speed === value ? 'stop' : label}
-          </button>
-        ))}
-        <span className="figure text-faint">
-          {frame + 1}/{clip.frames.length}
-        </span>
-      </p>
-    </div>
+    </label>
   );
 }

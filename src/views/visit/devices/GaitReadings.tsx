@@ -1,6 +1,14 @@
+import {
+  COMPARISONS,
+  clipInWords,
+  differenceInWords,
+  gaitDifferences,
+  paceInWords,
+} from '@/core/examination/gait/differences';
 import { reproducibility, toHalfDegree } from '@/core/examination/gait/heel-angle';
 import { GAIT_EVENTS, type GaitReading, gaitSentence, summariseGait } from '@/core/examination/gait/readings';
 import type { Side } from '@/core/findings/finding-kinds';
+import { groupBy } from '@/core/tables/group-by';
 import { figureIn } from '@/core/units/parse';
 import { DataTable } from '@/ui/table/DataTable';
 
@@ -19,13 +27,13 @@ export function GaitReadings({ readings, aches, onRemove }: Props) {
     <section aria-label="Gait readings" className="grid gap-2">
       <DataTable
         rows={summariseGait(readings)}
-        keyOf={(entry) => `${entry.condition}-${entry.activity}-${entry.side}`}
+        keyOf={(entry) => `${clipInWords(entry)}-${entry.side}`}
         columns={[
           { id: 'condition', head: 'On the feet', namesRow: true, cell: (entry) => entry.condition },
           {
             id: 'activity',
             head: 'Doing',
-            cell: (entry) => (entry.activity === 'walk' ? 'walking' : 'running'),
+            cell: paceInWords,
           },
           { id: 'side', head: 'Foot', cell: (entry) => entry.side },
           { id: 'stance', head: 'One leg', figure: true, cell: (entry) => degrees(entry.stanceDeg) },
@@ -36,6 +44,7 @@ export function GaitReadings({ readings, aches, onRemove }: Props) {
           { id: 'words', head: 'In words', cell: (entry) => gaitSentence(entry, aches[entry.side]) },
         ]}
       />
+      <Differences readings={readings} />
       <details>
         <summary className="cursor-pointer">Each placing, and how well it repeats</summary>
         <ul className="text-sm columns-2">
@@ -66,22 +75,49 @@ export function GaitReadings({ readings, aches, onRemove }: Props) {
   );
 }
 
+/** Clips held against each other where they differ in one thing. */
+function Differences({ readings }: { readings: readonly GaitReading[] }) {
+  const found = gaitDifferences(readings);
+  if (found.length === 0) return null;
+  return (
+    <DataTable
+      label="Clips held against each other"
+      spacing="close"
+      rows={found}
+      keyOf={({ kind, side, from, to }) => `${kind}-${side}-${clipInWords(from)}-${clipInWords(to)}`}
+      columns={[
+        {
+          id: 'kind',
+          head: 'Held against each other',
+          namesRow: true,
+          cell: ({ kind }) => COMPARISONS[kind],
+        },
+        { id: 'side', head: 'Foot', cell: ({ side }) => side },
+        { id: 'from', head: 'From', cell: ({ from }) => clipInWords(from) },
+        { id: 'to', head: 'To', cell: ({ to }) => clipInWords(to) },
+        { id: 'by', head: 'Peak', cell: (entry) => differenceInWords(entry) },
+      ]}
+    />
+  );
+}
+
 /** Spread of the angles placed more than once on the same frame. */
 function Repeats({ readings }: { readings: readonly GaitReading[] }) {
-  const groups = new Map<string, number[]>();
-  for (const reading of readings) {
-    const key = `${reading.side}, ${reading.condition}, ${GAIT_EVENTS[reading.event]}, frame ${reading.frame + 1}`;
-    groups.set(key, [...(groups.get(key) ?? []), reading.angleDeg]);
-  }
-  const repeated = [...groups].filter(([, angles]) => angles.length > 1);
+  const repeated = [
+    ...groupBy(
+      readings,
+      (reading) =>
+        `${reading.side}, ${clipInWords(reading)}, ${GAIT_EVENTS[reading.event]}, frame ${reading.frame + 1}`,
+    ),
+  ].filter(([, placed]) => placed.length > 1);
   if (repeated.length === 0)
     return (
       <p className="text-faint text-sm">Place and keep the same frame again to see how well it repeats.</p>
     );
   return (
     <ul className="text-sm">
-      {repeated.map(([key, angles]) => {
-        const { mean, repeatability, count } = reproducibility(angles);
+      {repeated.map(([key, placed]) => {
+        const { mean, repeatability, count } = reproducibility(placed.map(({ angleDeg }) => angleDeg));
         return (
           <li key={key}>
             {key}: {count} placings, mean {degrees(mean)}; two placings differ by less than{' '}

@@ -1,11 +1,8 @@
-import { useEffect, useRef, useState } from 'react';
-import { failureInWords, fetchFile } from '@/contract/client';
 import type { HeelLines } from '@/core/examination/gait/heel-angle';
 import { followMarks, snapLines } from '@/core/examination/gait/skin-marks';
-import type { Problem } from '@/core/result/result';
-import type { TaskState } from '../../use-task';
 import { useHeld } from '../visit-context';
-import { type Clip, clipFromPictures, clipFromVideo, pixelsOf } from './load-frames';
+import { type Clip, pixelsOf } from './load-frames';
+import { useClip } from './use-clip';
 
 /** Lines where they lie before anybody has placed them: upright in the middle. */
 const firstLines = ({ width, height }: Clip): HeelLines => ({
@@ -19,88 +16,14 @@ const firstLines = ({ width, height }: Clip): HeelLines => ({
   ],
 });
 
-const SNAP_SHARE = 0.03;
-const SIMULATED_AT_ONCE = 4;
+/** How far around a point its dot is looked for, of the height of the picture. */
+export const SNAP_SHARE = 0.03;
 
-/** A loaded clip: its frames, the frame shown, playing, and lines frame by frame. */
+/** A rear view with its lines, frame by frame. */
 export function useGaitClip() {
-  const [clip, setClip] = useHeld<Clip | null>('clip', null);
-  const [state, setState] = useState<TaskState>({ is: 'idle' });
-  const [frame, setFrame] = useHeld('clip-frame', 0);
-  const [speed, setSpeed] = useState<number | null>(null);
-  const [rate, setRate] = useHeld('clip-rate', 60);
   const [lines, setLines] = useHeld<ReadonlyMap<number, HeelLines>>('clip-lines', new Map());
-  const [message, setMessage] = useState<string | null>(null);
-  const stop = useRef<AbortController | null>(null);
-
-  useEffect(() => () => stop.current?.abort(), []);
-  useEffect(() => {
-    if (!clip || speed === null) return;
-    const timer = setInterval(() => setFrame((now) => (now + 1) % clip.frames.length), 1000 / (rate * speed));
-    return () => clearInterval(timer);
-  }, [clip, speed, rate, setFrame]);
-
-  const accept = (loaded: Clip, framesPerSecond: number | null) => {
-    setClip(loaded);
-    setRate(framesPerSecond ?? loaded.framesPerSecond ?? 60);
-    setFrame(0);
-    setSpeed(null);
-    setLines(new Map());
-    setMessage(loaded.note);
-    setState({ is: 'idle' });
-  };
-  const failed = (problem: Problem) =>
-    setState(problem.code === 'cancelled' ? { is: 'cancelled' } : { is: 'failed', problem });
-  const begin = () => {
-    stop.current?.abort();
-    stop.current = new AbortController();
-    setState({ is: 'working', stage: 'decoding frames', share: 0 });
-    return {
-      signal: stop.current.signal,
-      onProgress: (share: number) => setState({ is: 'working', stage: 'decoding frames', share }),
-    };
-  };
-
-  /** One video, or the pictures of a folder. */
-  const load = async (files: File[], framesPerSecond: number | null = null) => {
-    const [first] = files;
-    if (!first) return;
-    const options = begin();
-    const loaded = first.type.startsWith('video/')
-      ? await clipFromVideo(first, options)
-      : await clipFromPictures(files, options);
-    if (loaded.ok) accept(loaded.value, framesPerSecond);
-    else failed(loaded.problem);
-  };
-
-  /** The rest of a simulated clip, a few frames at a time. */
-  const film = async (settings: Record<string, string>, first: File, count: number) => {
-    const { signal, onProgress } = begin();
-    const files: File[] = [first];
-    let next = 1;
-    let problem: string | null = null;
-    const worker = async () => {
-      while (next < count && problem === null && !signal.aborted) {
-        const index = next++;
-        const answer = await fetchFile('gaitCamera', { query: { ...settings, frame: index } }, { signal });
-        if (answer.ok) files[index] = answer.value;
-        else problem ??= failureInWords(answer);
-        onProgress((0.8 * files.filter(Boolean).length) / count);
-      }
-    };
-    await Promise.all(Array.from({ length: SIMULATED_AT_ONCE }, worker));
-    if (signal.aborted) setState({ is: 'cancelled' });
-    else if (problem !== null) failed({ code: 'device', path: [], message: problem });
-    else await load(files, Number(settings.framesPerSecond));
-  };
-
-  /** Takes from the simulated camera; a sentence when it refuses its settings, else null at the first frame. */
-  const simulate = async (settings: Record<string, string>): Promise<string | null> => {
-    const answer = await fetchFile('gaitCamera', { query: { ...settings, frame: 0 } });
-    if (!answer.ok) return failureInWords(answer);
-    void film(settings, answer.value, Number(settings.frames));
-    return null;
-  };
+  const loaded = useClip('clip', 'gaitCamera', () => setLines(new Map()));
+  const { clip, frame, setState, setMessage, begin } = loaded;
 
   const at = (index: number): HeelLines | null => {
     if (!clip) return null;
@@ -129,8 +52,7 @@ export function useGaitClip() {
   /** Follows the dots from this frame to the end of the clip, a frame at a time so that the page stays alive. */
   const follow = async () => {
     if (!clip) return;
-    stop.current = new AbortController();
-    const { signal } = stop.current;
+    const signal = begin();
     const followed = new Map(lines);
     let before: HeelLines | null = null;
     let now = at(frame)!;
@@ -157,27 +79,5 @@ export function useGaitClip() {
     );
   };
 
-  const show = (index: number) => {
-    setSpeed(null);
-    setFrame(Math.max(0, Math.min((clip?.frames.length ?? 1) - 1, index)));
-  };
-  return {
-    clip,
-    state,
-    frame,
-    show,
-    speed,
-    setSpeed,
-    rate,
-    setRate,
-    lines,
-    linesNow: at(frame),
-    place,
-    snap,
-    follow,
-    load,
-    simulate,
-    message,
-    cancel: () => stop.current?.abort(),
-  };
+  return { ...loaded, lines, linesNow: at(frame), place, snap, follow };
 }

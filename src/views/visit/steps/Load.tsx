@@ -1,3 +1,4 @@
+import { lazy } from 'react';
 import { readHypermobility } from '@/core/examination/posture/hypermobility';
 import { degreesPerCentimetre } from '@/core/examination/posture/lunge';
 import { POSTURE_ITEMS } from '@/core/examination/posture/six-items';
@@ -15,6 +16,8 @@ import { Sections } from '../Sections';
 import { Stopwatch } from '../timing/Stopwatch';
 import { useFinding } from '../use-findings';
 import { useVisit } from '../visit-context';
+
+const KneeBend = lazy(() => import('../devices/KneeBend'));
 
 /** Loaded: watched, scored, measured, timed. */
 export function Load() {
@@ -39,6 +42,7 @@ export function Load() {
             />
           ),
         },
+        { id: 'knee', title: 'Knee bend', content: <KneeBend /> },
         { id: 'posture', title: 'Posture', content: <Posture /> },
         { id: 'arch', title: 'Arch under load', content: <ArchUnderLoad /> },
         { id: 'mobility', title: 'Mobility', content: <Mobility /> },

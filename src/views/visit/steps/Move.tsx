@@ -17,7 +17,7 @@ export function Move() {
           title: 'Watch',
           content: (
             <div className="grid gap-4">
-              <BothFeet ids={['roll', 'footDrop', 'strike', 'pushOff']} />
+              <BothFeet ids={['roll', 'footDrop', 'strike', 'pushOff', 'landingSound']} />
               <p className="text-faint max-w-prose justify-self-center">
                 Barefoot first, then in the shoe; slow, then fast.
               </p>

@@ -5,7 +5,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { FINDING_STEPS, type FindingStep } from '@/core/findings/finding-kinds';
 import { definitionOf, FINDING_IDS, type FindingId } from '@/core/findings/findings';
 import type { VisitContents } from '@/core/visit/contents';
-import { Ask } from './Ask';
+import { Ask } from './ask/Ask';
 import { Feet } from './feet/Feet';
 import { Load } from './Load';
 import { Move } from './Move';
@@ -36,9 +36,18 @@ const settle = async () => {
   await waitFor(() => expect(screen.queryByText('Opening …')).toBeNull(), { timeout: 20_000 });
 };
 
-/** A lifter with a prosthesis, so that what is asked of such a person alone is asked. */
+/** A lifter, runner and court player with a prosthesis, an insert and a child on the way, so that what is asked of such people alone is asked. */
 const contents: VisitContents = {
-  ask: { findings: { body: { prosthesisSide: 'left', activities: ['lifting-upright'] } } },
+  ask: {
+    findings: {
+      body: {
+        prosthesisSide: 'left',
+        activities: ['lifting-upright', 'court', 'road-running'],
+        conditions: ['pregnancy'],
+      },
+      right: { insert: 'orthosis' },
+    },
+  },
 };
 
 /** Findings that a step has a field for, tab by tab. */
@@ -92,6 +101,8 @@ const TAKEN_OTHERWISE: Partial<Record<FindingId, string>> = {
   contactArea: 'pressure plate',
   excursionIndex: 'pressure plate',
   archIndexLoaded: 'pressure plate',
+  kneeBendMm: 'knee bend on a frame',
+  kneeBendMethod: 'knee bend on a frame',
 };
 
 describe('every finding that is entered has its place on a screen', () => {
@@ -101,6 +112,23 @@ describe('every finding that is entered has its place on a screen', () => {
     const entered = FINDING_IDS.filter((id) => definitionOf(id).step !== null);
     expect(entered.filter((id) => !fields.has(id) && !TAKEN_OTHERWISE[id])).toEqual([]);
     expect(entered.filter((id) => fields.has(id) && TAKEN_OTHERWISE[id])).toEqual([]);
+  });
+
+  it('what concerns few is not asked of all: sport, camber, weeks of pregnancy, measures of an insert', async () => {
+    const { container } = await showInVisit(SCREENS.ask, {
+      contents: { ask: { findings: { body: { activities: ['walking'], conditions: [] } } } },
+    });
+    const asked = new Set<string>();
+    for (const tab of screen.queryAllByRole('tab')) {
+      fireEvent.click(tab);
+      await settle();
+      for (const field of container.querySelectorAll('[data-finding]'))
+        asked.add(field.getAttribute('data-finding')!.split('.')[1]!);
+    }
+    expect([...asked]).toEqual(expect.arrayContaining(['activities', 'insert', 'conditions']));
+    for (const id of ['sports', 'camber', 'pregnancyWeeks', 'insertSource', 'insertHeel', 'insertForefoot'])
+      expect([...asked], id).not.toContain(id);
+    expect(screen.queryByText('clay court')).toBeNull();
   });
 
   it('what is typed into a field is kept with its step, with the hand that took it', async () => {

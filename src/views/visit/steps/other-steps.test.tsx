@@ -3,10 +3,10 @@ import { saidAt, write } from '@tests/fixtures/acting';
 import { serve, showInVisit, stubWorkers } from '@tests/fixtures/visit-view';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { definitionOf } from '@/core/findings/findings';
+import { Uses } from './ask/Uses';
 import { LegVolume } from './feet/LegVolume';
 import { Swelling } from './feet/Swelling';
 import { Prosthesis } from './Prosthesis';
-import { Uses } from './Uses';
 
 beforeEach(() => {
   stubWorkers({});

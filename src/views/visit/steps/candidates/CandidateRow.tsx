@@ -1,7 +1,9 @@
 import { useMemo } from 'react';
 import { modelTitle } from '@/core/catalogue/model';
 import type { Candidate } from '@/core/match/candidates';
+import { type Kinship, kinshipInWords } from '@/core/match/lineage';
 import { DIRECTIONS, type DirectionId } from '@/core/match/more-like';
+import { otherSportInWords } from '@/core/match/other-sport';
 import { reasonsFor } from '@/core/match/rank';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
 import type { SizedPair } from '@/core/sizing/size-pair';
@@ -19,6 +21,8 @@ interface Props {
   onLike: (but: DirectionId) => void;
   /** What else changes against the one it is like. */
   also?: string | undefined;
+  /** How it stands to a pair that served or failed. */
+  kinship: Kinship | undefined;
 }
 
 /** Score with what the unknown values leave open: `82 ± 3`. */
@@ -31,13 +35,14 @@ const scoreInWords = ({ score, spread }: Candidate['entry']): string => {
 const DIRECTION_LABELS = mapTable(DIRECTIONS, ({ label }) => label);
 
 /** One candidate: how well it serves, in which size, what speaks for and against it. */
-export function CandidateRow({ candidate, open, onOpen, onLike, also }: Props) {
+export function CandidateRow({ candidate, open, onOpen, onLike, also, kinship }: Props) {
   const { entry, model, pair } = candidate;
-  const { specification, readOnly } = useVisit();
+  const { specification, readOnly, picture } = useVisit();
   const { chosen, toggle } = useBrought();
   const reasons = useMemo(() => reasonsFor(model, specification), [model, specification]);
   const drawing = useMemo(() => ({ ...sideProfile(model.features), dimensions: [] }), [model]);
   const title = modelTitle(model);
+  const otherSport = otherSportInWords(picture, model);
   const wants = specification.targets.length > 0;
   return (
     <li className="border-b border-line py-1.5 grid grid-cols-[1.4rem_6rem_1fr_10.5rem] gap-x-3 items-start">
@@ -64,6 +69,10 @@ export function CandidateRow({ candidate, open, onOpen, onLike, also }: Props) {
           )}
           {model.status === 'discontinued' && <span className="text-hold"> No longer made.</span>}
         </p>
+        {kinship && (
+          <p className={kinship.verdict === 'failed' ? 'text-hold' : ''}>{kinshipInWords(kinship)}</p>
+        )}
+        {otherSport && <p>{otherSport}</p>}
         {also !== undefined && <p>{also ? `Also ${also}.` : 'Little else changes.'}</p>}
         <p className="text-faint">
           {reasons.pro

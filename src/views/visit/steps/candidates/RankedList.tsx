@@ -5,6 +5,7 @@ import { DIRECTIONS, type DirectionId, moreLikeThis } from '@/core/match/more-li
 import { type Proposal, ROLE_LABEL } from '@/core/match/propose';
 import type { CandidatesView } from '../../use-candidates';
 import { useVisit } from '../../visit-context';
+import { OwnPairsForTrip, WantedShoe } from './AskedFor';
 import { CandidateRow } from './CandidateRow';
 import { useBrought } from './use-brought';
 
@@ -41,6 +42,7 @@ export function RankedList({ candidates }: { candidates: CandidatesView }) {
       key={candidate.model.id}
       candidate={candidate}
       also={also}
+      kinship={candidates.lineage.get(candidate.model.id)}
       open={open === candidate.model.id}
       onOpen={() => setOpen(open === candidate.model.id ? null : candidate.model.id)}
       onLike={(but) => setLike({ id: candidate.model.id, but })}
@@ -55,6 +57,8 @@ export function RankedList({ candidates }: { candidates: CandidatesView }) {
         {measured ? ' and are to be had in the size needed' : ''}.
         {!measured && <span className="text-hold"> Measure the feet to see sizes.</span>}
       </p>
+      <WantedShoe candidates={candidates} />
+      <OwnPairsForTrip candidates={candidates} />
       {usable.length === 0 ? (
         <p className="problem">
           No model fits these limits and feet. Order one, refer to an orthopaedic shoemaker, or look at the

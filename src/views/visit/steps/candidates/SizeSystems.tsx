@@ -52,7 +52,7 @@ export function SizeSystems() {
     <div className="grid gap-3 max-w-3xl">
       <p>
         Longer foot {longer} mm. {left !== null && right !== null && footDifference(left, right).sentence}{' '}
-        Room {room.least}–{room.most} mm is wanted in front. Go by fit, not by size.
+        Room of {span(room.least, room.most, 'mm')} is wanted in front. Go by fit, not by size.
       </p>
       {!table.ok ? (
         <p className="problem">{table.problem.message}</p>
@@ -83,7 +83,7 @@ export function SizeSystems() {
       )}
       <section aria-label="Room in front, by what is laid there">
         <p className="text-faint">
-          Names for the room in front that are not the same. Wanted here {room.least}–{room.most} mm.
+          Names for the room in front that are not the same. Wanted here {span(room.least, room.most, 'mm')}.
         </p>
         <DataTable
           spacing="close"

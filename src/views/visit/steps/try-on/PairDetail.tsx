@@ -1,6 +1,8 @@
 import { lazy } from 'react';
+import { paceInWords } from '@/core/examination/gait/differences';
 import { SIDES, type Side } from '@/core/findings/finding-kinds';
 import { numberAt } from '@/core/findings/picture';
+import { asksForPushOff } from '@/core/fitting/push-off';
 import { COMFORT_ZONES, FEELS, TASKS } from '@/core/fitting/try-on';
 import { keysOf, mapTable } from '@/core/tables/keys-of';
 import { Choice } from '@/ui/fields/Choice';
@@ -64,6 +66,7 @@ function FootChecks({ pair, fitting }: Props) {
   const { tryOn, model } = pair;
   const { picture } = useVisit();
   const { changeFoot, typed } = fitting;
+  const watchesPushOff = asksForPushOff(picture);
   const cell = (side: Side, check: FootCheck) => {
     const { label, options } = FOOT_CHECKS[check];
     return (
@@ -98,14 +101,16 @@ function FootChecks({ pair, fitting }: Props) {
         </h3>
       ))}
       <Row label={ROOM.label} left={room('left')} right={room('right')} />
-      {keysOf(FOOT_CHECKS).map((check) => (
-        <Row
-          key={check}
-          label={FOOT_CHECKS[check].label}
-          left={cell('left', check)}
-          right={cell('right', check)}
-        />
-      ))}
+      {keysOf(FOOT_CHECKS)
+        .filter((check) => check !== 'pushOff' || watchesPushOff)
+        .map((check) => (
+          <Row
+            key={check}
+            label={FOOT_CHECKS[check].label}
+            left={cell('left', check)}
+            right={cell('right', check)}
+          />
+        ))}
     </div>
   );
 }
@@ -121,6 +126,8 @@ function Row({ label, left, right }: { label: string; left: React.ReactNode; rig
     </>
   );
 }
+
+const SEEN = { 'moves-less': 'moves less', same: 'same', 'moves-more': 'moves more' };
 
 /** What the shoes are for, done in them. */
 function Tasks({ pair: { tryOn, model, letter }, fitting: { change } }: Props) {
@@ -143,10 +150,16 @@ function Tasks({ pair: { tryOn, model, letter }, fitting: { change } }: Props) {
         />
       ))}
       <Choice
-        label="Seen moving, against barefoot"
-        options={{ 'moves-less': 'moves less', same: 'same', 'moves-more': 'moves more' }}
+        label="Seen walking, against barefoot"
+        options={SEEN}
         value={tryOn.seen}
         onChange={(value) => change(model.id, { seen: value })}
+      />
+      <Choice
+        label="Seen at speed, against barefoot"
+        options={SEEN}
+        value={tryOn.seenFast}
+        onChange={(value) => change(model.id, { seenFast: value })}
       />
       <Choice
         label="Insert in"
@@ -157,7 +170,11 @@ function Tasks({ pair: { tryOn, model, letter }, fitting: { change } }: Props) {
       <p className="text-faint text-sm">
         {seen.length === 0
           ? 'No clip of this pair yet.'
-          : seen.map(({ side, event, angleDeg }) => `${side}, ${event}: ${angleDeg}°`).join('; ')}
+          : seen
+              .map(
+                ({ side, event, angleDeg, ...tag }) => `${side}, ${paceInWords(tag)}, ${event}: ${angleDeg}°`,
+              )
+              .join('; ')}
       </p>
     </div>
   );

@@ -13,5 +13,9 @@ export const FOOT_CHECKS = {
   archFeel: { label: 'Arch', options: { right: 'right', presses: 'presses', missing: 'missing' } },
   instep: { label: 'Instep', options: { right: 'right', presses: 'presses' } },
   bend: { label: 'Folds', options: { 'under-ball': 'under ball', 'too-far-back': 'too far back' } },
+  pushOff: {
+    label: 'Pushes off',
+    options: { 'big-toe': 'big toe', middle: 'middle', 'little-toes': 'little toes', none: 'not' },
+  },
 } as const;
 export type FootCheck = keyof typeof FOOT_CHECKS;

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { modelTitle } from '@/core/catalogue/model';
 import type { Side } from '@/core/findings/finding-kinds';
+import { fittedFeet } from '@/core/fitting/push-off';
 import { readSession, type Session, type SessionPair } from '@/core/fitting/session';
 import { changeSizes } from '@/core/fitting/sizes';
 import type { FootFit, TriedSizes, TryOn } from '@/core/fitting/try-on';
@@ -34,7 +35,7 @@ export interface FittingView extends Omit<Session, 'pairs'> {
 
 /** The pairs of this fitting, with advice, outcome and the next guess. */
 export function useFitting(): { fitting: FittingView | null; problem: string | null } {
-  const { store, state, specification, readOnly } = useVisit();
+  const { store, state, specification, picture, readOnly } = useVisit();
   const { candidates, problem } = useCandidates();
   const { tryOns, blind = false } = store.content('try-on');
   const { chosen } = store.content('candidates');
@@ -49,8 +50,9 @@ export function useFitting(): { fitting: FittingView | null; problem: string | n
         ranked: candidates.ranked,
         models: candidates.byId,
         sizeOf: candidates.sizeOf,
+        feet: fittedFeet(picture),
       }),
-    [candidates, chosen, tryOns, specification],
+    [candidates, chosen, tryOns, specification, picture],
   );
   if (!candidates || !session) return { fitting: null, problem };
   const all = session.pairs.map(

@@ -1,23 +1,41 @@
 import { lazy } from 'react';
 import { SIDES } from '@/core/findings/finding-kinds';
-import { optionsIn } from '@/core/findings/findings';
+import { FINDINGS, optionsIn } from '@/core/findings/findings';
+import { sportsUnder } from '@/core/findings/sports';
+import { isKeyOf, keysOf } from '@/core/tables/keys-of';
 import { findingsOfUses } from '@/core/visit/from-uses';
-import { BodyMap } from '../body-map/BodyMap';
-import { InjuryTimeline } from '../body-map/InjuryTimeline';
-import { BothFeet, FindingField } from '../FindingField';
-import { NoneOf } from '../NoneOf';
-import { Sections } from '../Sections';
-import { useFinding } from '../use-findings';
-import { useVisit } from '../visit-context';
+import { BodyMap } from '../../body-map/BodyMap';
+import { InjuryTimeline } from '../../body-map/InjuryTimeline';
+import { BothFeet, FindingField } from '../../FindingField';
+import { NoneOf } from '../../NoneOf';
+import { Sections } from '../../Sections';
+import { useFinding } from '../../use-findings';
+import { useVisit } from '../../visit-context';
+
+const ACTIVITIES = FINDINGS.activities.options;
+const ALL_SURFACES = keysOf(FINDINGS.surfaces.options);
+/** Grounds of courts are asked of who plays on them. */
+const COURT_GROUNDS: readonly string[] = ['clay', 'grass', 'turf'];
+const USUAL_SURFACES = ALL_SURFACES.filter((surface) => !COURT_GROUNDS.includes(surface));
+/** Asked of an insert that is there. */
+const INSERT_MEASURES = ['insertSource', 'insertHeel', 'insertForefoot', 'insertWidth'] as const;
 
 // Few visits open these.
 const Uses = lazy(() => import('./Uses').then((part) => ({ default: part.Uses })));
-const Prosthesis = lazy(() => import('./Prosthesis').then((part) => ({ default: part.Prosthesis })));
+const ShoesBefore = lazy(() => import('./ShoesBefore').then((part) => ({ default: part.ShoesBefore })));
+const Prosthesis = lazy(() => import('../Prosthesis').then((part) => ({ default: part.Prosthesis })));
 
 /** History: what for, where it hurts, injuries, health and reach, and a prosthesis where there is one. */
 export function Ask() {
   const prosthesis = useFinding('prosthesisSide', 'body').value;
   const activities = optionsIn(useFinding('activities', 'body').value) ?? [];
+  const sports = sportsUnder(activities.filter((activity) => isKeyOf(ACTIVITIES, activity)));
+  const surfaces = activities.includes('court') ? ALL_SURFACES : USUAL_SURFACES;
+  const runs = activities.includes('road-running');
+  const pregnant = optionsIn(useFinding('conditions', 'body').value)?.includes('pregnancy');
+  const left = useFinding('insert', 'left').value;
+  const right = useFinding('insert', 'right').value;
+  const inserts = [left, right].some((insert) => insert !== undefined && insert !== 'none');
   const lifts = activities.some((activity) => activity.startsWith('lifting'));
   const parts = [
     {
@@ -26,7 +44,8 @@ export function Ask() {
       content: (
         <div className="grid gap-4">
           <FindingField id="activities" />
-          <FindingField id="surfaces" />
+          {sports.length > 0 && <FindingField id="sports" only={sports} />}
+          <FindingField id="surfaces" only={surfaces} />
           <div className="flex flex-wrap gap-x-6 gap-y-3">
             <FindingField id="weeklyDistance" />
             <FindingField id="weeklyDistanceBefore" />
@@ -36,20 +55,18 @@ export function Ask() {
             <FindingField id="bodyMass" />
             <FindingField id="eventAhead" />
             {lifts && <FindingField id="liftsBestIn" />}
+            {runs && <FindingField id="camber" />}
           </div>
           <FromTheWeek />
           <div className="flex flex-wrap gap-x-6 gap-y-3">
             <FindingField id="experience" />
             <FindingField id="trainingChange" />
           </div>
-          <div className="grid grid-cols-2 gap-4">
-            <FindingField id="workedBefore" />
-            <FindingField id="failedBefore" />
-          </div>
         </div>
       ),
     },
     { id: 'week', title: 'How much, and when', content: <Uses /> },
+    { id: 'before', title: 'Shoes before', content: <ShoesBefore /> },
     {
       id: 'aches',
       title: 'Aches',
@@ -96,8 +113,10 @@ export function Ask() {
             <FindingField id="fearOfFalling" />
             <FindingField id="walkingAid" />
             <FindingField id="legLengthDifference" />
+            {pregnant && <FindingField id="pregnancyWeeks" />}
           </div>
-          <BothFeet ids={['swelling', 'insert', 'insertHeel']} />
+          <BothFeet ids={['swelling', 'insert', ...(inserts ? INSERT_MEASURES : [])]} />
+          <FindingField id="backPain" />
         </div>
       ),
     },
