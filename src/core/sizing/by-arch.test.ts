@@ -52,7 +52,7 @@ describe('size by toes and by arch', () => {
     // 264 + 12 = 276 mm inside is EU 41.4; 200 / 0.73 + 12 = 286 mm is EU 42.9; between them 281 mm is EU 42.1.
     const start = sized(foot(264, 200));
     expect([start.byToes, start.byArch, start.size]).toEqual([41.5, 43, 42]);
-    expect(start.why[0]).toBe('toes 41.5, arch 43');
+    expect(start.why[1]).toBe('toes 41.5, arch 43');
     expect(sized(foot(264, 193)).why.some((reason) => reason.startsWith('toes'))).toBe(false);
   });
 
@@ -74,12 +74,16 @@ describe('size by toes and by arch', () => {
     );
   });
 
-  it('a short arch never leaves the toes less than the least room, a long one never more than counts as made', () => {
+  it('a short arch never leaves the toes less than the least room, a long one asks for half a size beyond what is wished, no more', () => {
     fc.assert(
       fc.property(length, share, fold, (mm, of, foldPercent) => {
         const start = sized(foot(mm, mm * of), { ...usual, foldPercent });
         expect(start.roomMm).toBeGreaterThanOrEqual(room.least - 0.05);
-        expect(start.roomMm).toBeLessThanOrEqual(room.most + 6);
+        const someFits = model.sizes.some((size) => {
+          const left = insideLength(model, size) - mm;
+          return left >= room.least && left <= room.most;
+        });
+        expect(start.roomMm).toBeLessThanOrEqual(room.most + (someFits ? 8.4667 / 2 : 6) + 0.1);
       }),
     );
   });

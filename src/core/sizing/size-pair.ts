@@ -110,7 +110,7 @@ export function sizePair(
     });
   }
   const both = (entry: typeof longer): StartSize => ({
-    ...asFitted(model, longer.start.size, width, wornBy(entry), entry.start.why, shape),
+    ...asFitted(model, longer.start.size, width, wornBy(entry), entry.start.why.slice(1), shape),
     byToes: entry.start.byToes,
     byArch: entry.start.byArch,
   });

@@ -119,6 +119,11 @@ describe('the first size to bring', () => {
   it('a pair on the foot states the room it leaves', () => {
     const fitted = asFitted(model, 42.5, 'D', { lengthMm: 262, ballWidthMm: null });
     expect(fitted.roomMm).toBeCloseTo(fitted.insideLengthMm - 262, 9);
-    expect(fitted).toMatchObject({ size: 42.5, width: 'D', label: 'EU 42.5 D', why: [] });
+    expect(fitted).toMatchObject({
+      size: 42.5,
+      width: 'D',
+      label: 'EU 42.5 D',
+      why: ['foot 262 mm + 21.3 mm room'],
+    });
   });
 });

@@ -9,7 +9,14 @@ import {
   type SizedFoot,
   UNKNOWN_SHAPE,
 } from './last-shape';
-import { lastOfSize, nearestHalf, SIZE_SYSTEM_LABEL, type SizeSystem, sizeOfLast } from './systems';
+import {
+  lastOfSize,
+  MM_PER_BARLEYCORN,
+  nearestHalf,
+  SIZE_SYSTEM_LABEL,
+  type SizeSystem,
+  sizeOfLast,
+} from './systems';
 import { lettersByGrade, MM_WIDTH_PER_LETTER, WIDTH_LETTERS, type WidthLetter } from './widths';
 
 /** What the size of a model means, as far as its maker says. */
@@ -52,6 +59,7 @@ export interface StartSize {
   byArch: number | null;
   /** Fold minus ball, mm from the heel: more than nothing, the shoe folds in front of the ball. */
   foldMisfitMm: number | null;
+  /** The first says how much room there is in this size. */
   why: string[];
 }
 
@@ -103,9 +111,11 @@ export function startSize(
   };
   const wanted = worn.lengthMm + wish.wished + lengthLost(shape, worn);
   const room = (size: number) => roomIn(model, size, worn, shape);
-  const enough = model.sizes.filter(
-    (size) => room(size) >= wish.least - 0.05 && room(size) <= wish.most + MOST_OVER_MM,
-  );
+  const within = (most: number) =>
+    model.sizes.filter((size) => room(size) >= wish.least - 0.05 && room(size) <= most + 0.05);
+  // The ball may ask for half a size more than the toes would take, no more: a foot slides in what is longer.
+  const wished = within(wish.most + HALF_SIZE_MM);
+  const enough = wished.length > 0 ? wished : within(wish.most + MOST_OVER_MM);
   if (enough.length === 0) {
     const ideal = nearestHalf(sizeOfLast(model.system, wanted - model.lengthOffsetMm, model.allowanceMm));
     return fail('no-size', `Not made in the size needed (about ${sizeInWords(model, ideal)}).`);
@@ -119,10 +129,7 @@ export function startSize(
   const forBall = insideOfBall(model, worn, shape, wish.wished);
   const size = nearest(forBall === null ? wanted : (wanted + forBall) / 2, enough);
   const width = widthFor(model, size, worn.ballWidthMm, widthGrade);
-  const why = [
-    `foot ${fixed(worn.lengthMm)} mm + ${fixed(room(size))} mm room`,
-    `maker adds ${fixed(model.allowanceMm)} mm`,
-  ];
+  const why = [`maker adds ${fixed(model.allowanceMm)} mm`];
   if (Math.abs(model.lengthOffsetMm) >= 0.05)
     why.push(
       `runs ${fixed(Math.abs(model.lengthOffsetMm))} mm ${model.lengthOffsetMm > 0 ? 'long' : 'short'}`,
@@ -164,12 +171,13 @@ export function asFitted(
   shape: LastShape = UNKNOWN_SHAPE,
 ): StartSize {
   const insideLengthMm = insideLength(model, size);
+  const roomMm = roomIn(model, size, foot, shape);
   return {
     size,
     label: sizeInWords(model, size, width),
     width,
     insideLengthMm,
-    roomMm: roomIn(model, size, foot, shape),
+    roomMm,
     insideWidthMm: insideWidth(model, size, width),
     byToes: size,
     byArch: null,
@@ -177,9 +185,12 @@ export function asFitted(
       foot.heelBallMm == null || shape.foldPercent === null
         ? null
         : heelToFold(insideLengthMm, shape.foldPercent, model.foldOffsetMm ?? 0) - foot.heelBallMm,
-    why,
+    why: [`foot ${fixed(foot.lengthMm)} mm + ${fixed(roomMm)} mm room`, ...why],
   };
 }
+
+/** Half a size, mm: the ball may move the size by so much beyond the most that is wished. Ours. */
+const HALF_SIZE_MM = MM_PER_BARLEYCORN / 2;
 
 /** A size may leave this much more than the most wished before it counts as not made: sizes step by 3 to 7 mm. */
 const MOST_OVER_MM = 6;

@@ -39,7 +39,7 @@ export function ModelPicker({ label, disabled, onPick }: Props) {
         const model = found.find(({ id }) => id === key);
         if (model) pick(modelTitle(model), model);
       }}
-      className="grid gap-0.5 max-w-96"
+      className="grid gap-0.5 w-96"
     >
       <Label className="text-faint">{label}</Label>
       <span className="flex gap-2">

@@ -21,7 +21,7 @@ export const LOAD_FINDINGS = {
   ),
   kneeBendMethod: choice(
     'Knee bend: how',
-    { parallel: 'feet parallel, 15 cm apart, the other leg straight', 'one-leg': 'on one leg alone' },
+    { parallel: 'feet parallel', 'one-leg': 'on one leg alone' },
     {
       scope: 'body',
       step: 'load',

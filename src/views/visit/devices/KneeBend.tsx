@@ -26,8 +26,9 @@ import { TakeButton } from './TakeButton';
 import { TaskLine } from './TaskLine';
 import { Transport } from './Transport';
 import { useClip } from './use-clip';
-import { SNAP_SHARE } from './use-gait-clip';
 
+/** How far around a point its dot is looked for, of the height of the picture: nothing else dark is near a bare leg. */
+const SNAP_SHARE = 0.07;
 const SIDE_OPTIONS = { left: 'left', right: 'right' };
 /** Two dots on the floor, as the simulated camera has them. */
 const USUAL_SCALE_MM = 200;
@@ -68,7 +69,9 @@ export default function KneeBend() {
   const { clip, frame } = loaded;
   const placings = content.kneeBend ?? [];
   const now = clip && (marks.get(frame) ?? firstMarks(clip));
-  const reading = now && readKneeBend(now, side, scaleMm);
+  // Points that nobody has placed measure nothing.
+  const isPlaced = marks.has(frame);
+  const reading = now && isPlaced ? readKneeBend(now, side, scaleMm) : null;
 
   const put = (next: KneeBendPlacing[], of: KneeBendMethod = method) => {
     const means = summariseKneeBend(next).filter((entry) => entry.method === of);
@@ -94,17 +97,10 @@ export default function KneeBend() {
     const pixels = pixelsOf(picture);
     const to = (point: Point) => snapToMark(pixels, point, picture.height * SNAP_SHARE);
     const [knee, toe, left, right] = [to(now.knee), to(now.toe), to(now.scale[0]), to(now.scale[1])];
-    loaded.setMessage(
-      knee && toe && left && right
-        ? null
-        : 'Not every point has a dark mark near it: move it closer, or place it by eye.',
-    );
-    move({
-      ...now,
-      knee: knee ?? now.knee,
-      toe: toe ?? now.toe,
-      scale: [left ?? now.scale[0], right ?? now.scale[1]],
-    });
+    if (knee && toe && left && right) {
+      loaded.setMessage(null);
+      move({ ...now, knee, toe, scale: [left, right] });
+    } else loaded.setMessage('Not every point has a dark mark near it: move it closer, or place it by eye.');
   };
   return (
     <div className="grid gap-2">
@@ -135,7 +131,7 @@ export default function KneeBend() {
           onChange={(value) => value && setMethod(value)}
         />
         <label>
-          <span className="block text-faint">Between the two points of the scale</span>
+          <span className="block text-faint">Scale, point to point</span>
           <input
             type="number"
             min={1}
@@ -174,7 +170,9 @@ export default function KneeBend() {
               </p>
             ) : (
               <p role="status" className="text-hold">
-                Place the plumb line and both points of the scale.
+                {isPlaced
+                  ? 'Place the plumb line and both points of the scale.'
+                  : 'Place the points: kneecap, second toe, plumb line, scale.'}
               </p>
             )}
             <p className="flex flex-wrap gap-2">
@@ -211,7 +209,8 @@ export default function KneeBend() {
             <p className="text-faint max-w-prose">
               From in front, camera at knee height, 2 to 3 m away, trousers up. A pen dot on the middle of the
               kneecap and on the second toe, two dots at a known distance beside the foot, and something
-              upright in the picture. Bend as far as the heel stays down; three placings a side.
+              upright in the picture. Feet parallel, 15 cm apart, the other leg straight; or on one leg. Bend
+              as far as the heel stays down; three placings a side.
             </p>
           )}
           <Placings placings={placings} onRemove={null} />

@@ -20,7 +20,7 @@ export function Events() {
     change({ events: events.map((entry, index) => (index === at ? { ...entry, ...part } : entry)) });
   const next = nextEvent(events, dayOf(visit.startedAt));
   return (
-    <section aria-label="Events and trips ahead" className="content-start grid gap-2 min-w-0">
+    <section aria-label="Events and trips ahead" className="content-start grid gap-2 max-w-3xl">
       <h2 className="text-base">Events and trips ahead</h2>
       {events.map((event, at) => (
         <div key={at} className="grid gap-1">

@@ -21,8 +21,8 @@ export function Uses() {
     });
   const km = uses.reduce((sum, use) => sum + (use.km ?? 0), 0);
   return (
-    <div className="grid grid-cols-2 gap-8">
-      <section aria-label="In a usual week" className="content-start grid gap-1 min-w-0">
+    <div className="grid gap-6">
+      <section aria-label="In a usual week" className="content-start grid gap-1 max-w-lg">
         <h2 className="text-base">In a usual week</h2>
         {activities.length === 0 && <p className="text-faint">Choose activities under “What for” first.</p>}
         {activities.map((activity) => {

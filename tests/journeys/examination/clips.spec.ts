@@ -1,0 +1,55 @@
+import { expect, test } from '@playwright/test';
+import { gaitFrame } from '../../../src/simulators/gait-camera';
+import { executablePath, SOFTWARE_3D } from '../browser';
+import { newVisit, saved, signIn } from '../keyboard';
+import { open, png, upload } from './devices';
+
+test.use({ launchOptions: { executablePath, args: SOFTWARE_3D } });
+test('clips carry pair, speed and minutes: each is held against the others, with its error', async ({
+  page,
+}) => {
+  test.setTimeout(90_000);
+  await signIn(page);
+  await newVisit(page, 'Tired');
+  await open(page, 'move', 'Gait clip');
+  const film = async (peakDeg: number) => {
+    const frames = { side: 'left', activity: 'run', frames: 12, peakDeg, framesPerSecond: 120 } as const;
+    await upload(
+      page,
+      'Load a clip',
+      ...Array.from({ length: 12 }, (_, at) => png(`f ${at}.png`, gaitFrame(frames, at).picture)),
+    );
+    await page.getByRole('slider', { name: 'Frame', exact: true }).fill('5', { timeout: 20_000 });
+    await page.getByRole('button', { name: 'Snap to the dots' }).click();
+  };
+  const keepPeak = () => page.getByRole('button', { name: 'peak', exact: true }).click();
+  await page.getByText('running', { exact: true }).click();
+  await film(6);
+  await page.getByLabel('On the feet').fill('Pair A');
+  await page.getByLabel('Speed, km/h').fill('10');
+  await keepPeak();
+  // Tired, and turned further out by six degrees.
+  await film(12);
+  await page.getByLabel('After, min').fill('25');
+  await keepPeak();
+  const held = page.getByRole('table', { name: 'Clips held against each other' });
+  await expect(held.getByRole('row', { name: /tired against fresh/ })).toContainText(
+    /turns [567](\.5)?° further out \(± 5°\)/,
+  );
+  // Faster and fresh: within the error nothing is seen.
+  await film(7);
+  await page.getByLabel('After, min').fill('');
+  await page.getByLabel('Speed, km/h').fill('14');
+  await keepPeak();
+  await expect(held.getByRole('row', { name: /fast against slow/ })).toContainText(
+    /no difference seen \(.*± 5°\)/,
+  );
+  // Another shoe at the same speed; one that differs in two things is not compared.
+  await page.getByLabel('On the feet').fill('Pair B');
+  await keepPeak();
+  await expect(held.getByRole('row', { name: /shoe against shoe/ })).toHaveCount(1);
+  await saved(page);
+  await page.reload();
+  await open(page, 'move', 'Gait clip');
+  await expect(held.getByRole('row', { name: /Pair A, running 10 km\/h, after 25 min/ })).toBeVisible();
+});
