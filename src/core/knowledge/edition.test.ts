@@ -12,7 +12,7 @@ const FINGERPRINTS: Readonly<Record<string, string>> = {
   '3': 'e1b53d2820cd8751',
   '4': 'd1c7c81fc9b28596',
   '5': 'a93705b0636a1fed',
-  '6': 'fa220e41feb76002',
+  '6': 'a4bfc0368cc5a312',
 };
 
 describe('the edition of the knowledge', () => {

@@ -68,7 +68,7 @@ describe('what the exact sport asks', () => {
     ['court-toe-depth', { activities: ['indoor-court'] }, { activities: ['gym'] }],
     ['trail-side-guard', { activities: ['trail'] }, { activities: ['court'] }],
     ['soft-front', { activities: ['walking'] }, { activities: ['court'] }],
-    ['soft-front', { activities: ['gym'] }, { activities: ['protective-work'] }],
+    ['soft-front', { activities: ['gym'] }, { activities: ['standing-work', 'protective-work'] }],
   ])('%s speaks, and not for a neighbour', (rule, speaks, silent) => {
     expect(rulesOn(speaks)).toContain(rule);
     expect(rulesOn(silent)).not.toContain(rule);

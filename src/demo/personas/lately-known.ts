@@ -152,18 +152,14 @@ export const LATELY_KNOWN: readonly Persona[] = [
       { inDays: 38, name: 'Ridge walk', km: 74, days: 4, loadKg: 9, ground: 'rough', descents: 'long' },
     ],
     lastPair: { verdict: 'served', months: 5, good: ['comfortable', 'held'], bad: [] },
-    findings: feet(
-      foot(246, 96, { ...well, pain: [] }),
-      foot(247, 96, { ...well, pain: ['forefoot'], worstPain: 2 }),
-      {
-        bodyMass: 66,
-        activities: ['hiking'],
-        surfaces: ['trail'],
-        conditions: [],
-        falls: 0,
-        reach: 'easily',
-        hands: 'tie',
-      },
-    ),
+    findings: feet(foot(246, 96, well), foot(247, 96, well), {
+      bodyMass: 66,
+      activities: ['hiking'],
+      surfaces: ['trail'],
+      conditions: [],
+      falls: 0,
+      reach: 'easily',
+      hands: 'tie',
+    }),
   },
 ];

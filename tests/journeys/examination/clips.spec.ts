@@ -19,8 +19,12 @@ test('clips carry pair, speed and minutes: each is held against the others, with
       'Load a clip',
       ...Array.from({ length: 12 }, (_, at) => png(`f ${at}.png`, gaitFrame(frames, at).picture)),
     );
-    await page.getByRole('slider', { name: 'Frame', exact: true }).fill('5', { timeout: 20_000 });
+    // The new clip begins at its first frame.
+    const frame = page.getByRole('slider', { name: 'Frame', exact: true });
+    await expect(frame).toHaveValue('0', { timeout: 20_000 });
     await page.getByRole('button', { name: 'Snap to the dots' }).click();
+    await page.getByRole('button', { name: 'Follow to the end' }).click();
+    await frame.fill('5');
   };
   const keepPeak = () => page.getByRole('button', { name: 'peak', exact: true }).click();
   await page.getByText('running', { exact: true }).click();

@@ -39,7 +39,7 @@ test('the knee bend on a frame: plumb line, three placings a side, and what they
   await expect(placings.getByRole('row', { name: /left/ })).toContainText(/\d mm in 3/);
 
   // The other foot from the simulated camera, on one leg: kept apart.
-  await simulate(page, 'Load a front view', { foot: 'right', 'falls inside': '3' });
+  await simulate(page, 'Load a front view', { foot: 'right', 'falls inside, mm': '3' });
   await expect(page.getByRole('slider', { name: 'Frame', exact: true })).toHaveAttribute('max', '11', {
     timeout: 20_000,
   });

@@ -1,5 +1,6 @@
 import { expect, type Page, test } from '@playwright/test';
 import { newVisit, press, saved, signIn, typeInto } from '../keyboard';
+import { origin } from '../server';
 import { open } from './devices';
 
 /** Names a model in a box by its words, by keyboard alone. */
@@ -59,17 +60,14 @@ test('a pair that served and one that failed pull what is proposed; the wanted s
   await page.reload();
   await open(page, 'ask', 'Shoes before');
   await expect(row.getByRole('radio', { name: 'did not' })).toBeChecked();
-  await expect(page.getByText('Harbour market clog', { exact: true })).toBeVisible();
+  await expect(page.getByRole('group', { name: 'Harbour market clog' })).toBeVisible();
 });
 
 test('for a trip on foot the pair that is worn in stands beside the new ones', async ({ page }) => {
   await signIn(page);
-  await page.goto('/patients?q=Brackett');
+  await page.goto(`${origin()}/patients?q=Brackett`);
   await page.getByRole('link', { name: /Brackett/ }).click();
-  await page
-    .getByRole('link', { name: /open|go on|continue/i })
-    .first()
-    .click();
+  await page.getByRole('button', { name: 'Go on with the visit' }).click();
   await page.locator('[data-visit]').waitFor();
   await open(page, 'ask', 'How much, and when');
   await expect(page.getByLabel('Event 1', { exact: true })).toHaveValue('Ridge walk');

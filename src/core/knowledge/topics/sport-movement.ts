@@ -2,7 +2,7 @@ import { SPORTS, servesSport } from '../../findings/sports';
 import { SPORT_NAMES } from '../../sports/sport-names';
 import { keysOf, mapTable } from '../../tables/keys-of';
 import { OURS } from '../ours';
-import { all, atLeast, has, type RuleText, topic } from '../rule';
+import { all, atLeast, has, not, type RuleText, topic } from '../rule';
 
 const COURT = has('activities', ['court', 'indoor-court']);
 
@@ -10,11 +10,11 @@ const COURT = has('activities', ['court', 'indoor-court']);
 const ALONG_SIDEWAYS = {
   forefootBase: [
     [10, 104],
-    [40, 117],
+    [40, 114],
   ],
   heelBase: [
     [10, 80],
-    [40, 93],
+    [40, 88],
   ],
   upper: [
     [10, 1.75],
@@ -22,7 +22,7 @@ const ALONG_SIDEWAYS = {
   ],
   stackAtMost: [
     [10, 34],
-    [40, 24],
+    [40, 25],
   ],
 } as const;
 
@@ -104,10 +104,7 @@ export const sportMovement = topic('Sport, exactly', [
     id: 'sport-toe-drag',
     finding: 'drags a toe',
     when: atLeast('toeDrag', OURS.muchToeDrag),
-    wishes: [
-      { feature: 'toeDragZone', prefer: ['reinforced'] },
-      { feature: 'toeProtection', prefer: ['bumper'], strength: 'slight' },
-    ],
+    wishes: [{ feature: 'toeDragZone', prefer: ['reinforced'] }],
     strength: 'moderate',
     evidence: 'C',
     sources: ['practice'],
@@ -146,19 +143,22 @@ export const sportMovement = topic('Sport, exactly', [
   {
     id: 'soft-front',
     finding: 'nothing asks for a hard front',
-    when: has('activities', [
-      'road-running',
-      'racing',
-      'trail',
-      'walking',
-      'hiking',
-      'lifting-upright',
-      'lifting-low-bar',
-      'gym',
-      'standing-work',
-      'dress',
-      'everyday',
-    ]),
+    when: all(
+      has('activities', [
+        'road-running',
+        'racing',
+        'trail',
+        'walking',
+        'hiking',
+        'lifting-upright',
+        'lifting-low-bar',
+        'gym',
+        'standing-work',
+        'dress',
+        'everyday',
+      ]),
+      not(has('activities', ['court', 'indoor-court', 'protective-work'])),
+    ),
     wishes: [{ feature: 'toeBoxMaterial', worth: { mesh: 1, stretch: 1, leather: 0.5, cap: 0 } }],
     strength: 'slight',
     evidence: 'C',
