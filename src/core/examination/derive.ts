@@ -226,7 +226,7 @@ type Demand = Pick<
 function sportDemand({ sports, activities }: EnteredPicture['body']): Demand {
   const played =
     sports === NOT_EXAMINED || activities === NOT_EXAMINED
-      ? sports
+      ? NOT_EXAMINED
       : sportsUnder(activities).filter((id) => sports.includes(id));
   if (played === NOT_EXAMINED || played.length === 0)
     return {

@@ -77,6 +77,8 @@ describe('what the exact sport asks', () => {
   it('a sport that is not played under this purpose says nothing of this pair', () => {
     expect(rulesOn({ activities: ['road-running'], sports: ['tennis'] })).not.toContain('sport-sideways');
     expect(rulesOn({ activities: ['court'] })).not.toContain('sport-sideways');
+    // A sport that carries over from an earlier visit waits until somebody says what this pair is for.
+    expect(rulesOn({ sports: ['tennis'] })).toEqual([]);
   });
 });
 
