@@ -19,7 +19,9 @@ import {
   schoolSchema,
   setAsideSchema,
 } from '@/core/prescribe/engine/schema';
+import { keySchema } from '@/core/tables/key-schema';
 import { sockKindSchema } from '@/core/visit/contents';
+import { CLOCK_OF_USE, type Use } from '@/core/wear/clocks';
 import { lifeSchoolSchema } from './common';
 import { operation } from './operation';
 import { ROUTES } from './routes';
@@ -117,18 +119,21 @@ export const calculations = {
     id: 'calculateWear',
     answer: wearForecastSchema,
     tag: 'calculations',
-    summary: 'Replacement window of a pair',
+    summary:
+      'Replacement window of a pair in its own clock: kilometres, hours, hours on the feet or days worn',
     body: z.strictObject({
       school: lifeSchoolSchema.default('median'),
-      racing: z.boolean().default(false),
+      use: keySchema<Use>(CLOCK_OF_USE).default('road-running'),
+      racing: z.enum(['raced-only', 'also-trained']).optional(),
       bodyMassKg: z.number().min(8).max(320).nullable().default(null),
       surface: z.enum(['hard', 'mixed', 'soft']).nullable().default(null),
       ageDays: z.number().min(0).max(20000),
       log: z
-        .array(z.strictObject({ day: z.number(), distanceKm: z.number().min(0) }))
+        .array(z.strictObject({ day: z.number(), amount: z.number().min(0) }))
         .max(5000)
         .default([]),
-      expectedWeeklyKm: z.number().min(0).max(400).nullable().default(null),
+      madeDaysAgo: z.number().min(0).max(20000).nullable().default(null),
+      expectedWeekly: z.number().min(0).max(400).nullable().default(null),
     }),
   }),
 } as const;

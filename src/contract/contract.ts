@@ -6,7 +6,7 @@ import {
   visitRecordSchema,
 } from '@/contract/answers/records';
 import { daySchema, idSchema, momentSchema, stepRecordSchema } from '@/contract/answers/shared';
-import { handOverSchema, isoDay, savedStepSchema, stepStateSchema } from '@/core/visit/contents';
+import { handOverSchema, savedStepSchema, stepStateSchema } from '@/core/visit/contents';
 import { access } from './access';
 import { calculations } from './calculations';
 import { addedSchema, byId, INT4_MAX } from './common';
@@ -14,7 +14,7 @@ import { devices } from './devices';
 import { knowledge } from './knowledge';
 import { operation } from './operation';
 import { patients } from './patients';
-import { pairLogSchema } from './patients-schema';
+import { pairLogSchema, retirePairSchema } from './patients-schema';
 import { people } from './people';
 import { ROUTES } from './routes';
 import { shoes } from './shoes';
@@ -103,7 +103,7 @@ export const api = {
     tag: 'records',
     summary: 'Retire a pair',
     params: byId,
-    body: z.strictObject({ on: isoDay }),
+    body: retirePairSchema,
   }),
 } as const;
 

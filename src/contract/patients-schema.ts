@@ -7,6 +7,7 @@ import { schoolSchema } from '@/core/prescribe/engine/schema';
 import { retentionSchema } from '@/core/retention/keep-until';
 import { keySchema } from '@/core/tables/key-schema';
 import { isoDay } from '@/core/visit/contents';
+import { RETIRED_BECAUSE, type RetiredBecause } from '@/core/wear/retired';
 import { daySchema, idSchema, momentSchema } from './answers/shared';
 import { named } from './common';
 
@@ -49,12 +50,23 @@ export const pairLogSchema = z.strictObject({
     .min(0, 'A distance is not negative.')
     .max(3000, 'Over 3000 km in one entry: check the unit.')
     .nullish(),
+  /** In the unit of the pair's clock: hours, hours on the feet, days worn. */
+  amount: z
+    .number()
+    .min(0, 'An amount is not negative.')
+    .max(2000, 'Over 2000 in one entry: check it.')
+    .nullish(),
   comfort: z
     .int('Comfort is a whole number from 0 to 100.')
     .min(0)
     .max(100, 'Comfort lies between 0 and 100.')
     .nullish(),
   note: z.string().max(600).optional(),
+});
+
+export const retirePairSchema = z.strictObject({
+  on: isoDay,
+  because: keySchema<RetiredBecause>(RETIRED_BECAUSE),
 });
 
 const notAhead = isoDay.refine((day) => day <= dayOf(new Date()), 'This day lies ahead.');

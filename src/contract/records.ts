@@ -151,6 +151,8 @@ export interface PairLogEntry {
   id: string;
   on: string;
   distanceKm: number | null;
+  /** In the unit of the pair's clock, where that is not kilometres. */
+  amount: number | null;
   comfort: number | null;
   note: string;
 }
@@ -165,8 +167,8 @@ export interface PairRecord {
   surface: WearSurface | null;
   log: PairLogEntry[];
   forecast: WearForecast;
-  /** Calendar days of the replacement window. */
-  window: { from: string; middle: string; to: string; startNextOn: string };
+  /** Calendar days of the replacement window; null where nothing can be said. */
+  window: { from: string; middle: string; to: string; startNextOn: string } | null;
   comfort: { baseline: number; now: number; reading: ChangeReading } | null;
   modifications: Modification[];
   /** A later version of the same model, and how it differs: another shoe. */

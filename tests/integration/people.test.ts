@@ -167,7 +167,8 @@ describe('a pair in use', () => {
     });
     const log = (entry: object) =>
       asTenant(me, (tenant) => logPair(tenant, pairId, { on: today(), ...entry }));
-    const end = (on: string) => asTenant(me, (tenant) => endPair(tenant, pairId, on));
+    const end = (on: string) =>
+      asTenant(me, (tenant) => endPair(tenant, pairId, { on, because: 'worn-out' }));
     const read = async () => (await asTenant(me, (tenant) => listPairs(tenant, { pairId }, 'median')))[0]!;
     return { patientId, pairId, log, end, read };
   }
@@ -187,7 +188,7 @@ describe('a pair in use', () => {
     await end(ago(30));
     expect(await pathOf(log({ distanceKm: 5 }))).toEqual(['on']);
     await log({ on: ago(40), distanceKm: 120 });
-    expect(await read()).toMatchObject({ endedOn: ago(30), forecast: { usedKm: 120 } });
+    expect(await read()).toMatchObject({ endedOn: ago(30), forecast: { used: 120 } });
   });
 
   it('retiring needs a day that has come, not one before the first', async () => {
@@ -206,7 +207,13 @@ describe('a pair in use', () => {
       asTenant(other, (tenant) => logPair(tenant, pairId, { on: today(), distanceKm: 5 })),
     );
     expect(refused.status).toBe(404);
-    expect((await refusal(asTenant(other, (tenant) => endPair(tenant, pairId, today())))).status).toBe(404);
+    expect(
+      (
+        await refusal(
+          asTenant(other, (tenant) => endPair(tenant, pairId, { on: today(), because: 'worn-out' })),
+        )
+      ).status,
+    ).toBe(404);
   });
 
   it('comfort is read from two ratings on, first against last, whatever lies between', async () => {
@@ -221,7 +228,8 @@ describe('a pair in use', () => {
 
   it('the window counts from the first day, in order, and a newer version is named', async () => {
     const { read } = await pair(ago(10));
-    const { window, startedOn } = await read();
+    const { window: told, startedOn } = await read();
+    const window = told!;
     expect(startedOn < window.from && window.from <= window.middle && window.middle <= window.to).toBe(true);
     expect(window.startNextOn <= window.from).toBe(true);
   });

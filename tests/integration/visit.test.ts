@@ -249,7 +249,7 @@ describe('handing over', () => {
       .filter((item) => item.patient.id === patientId)
       .map((item) => item.kind);
     expect(kinds).toContain('pair-overdue');
-    await asTenant(me, (tenant) => endPair(tenant, pairId, today()));
+    await asTenant(me, (tenant) => endPair(tenant, pairId, { on: today(), because: 'worn-out' }));
     const after = (await asTenant(me, readToday))
       .filter((item) => item.patient.id === patientId)
       .map((item) => item.kind);

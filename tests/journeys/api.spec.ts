@@ -100,9 +100,9 @@ test.describe('the HTTP API', () => {
     const sizes = await (await post('/calculations/sizes', { footLengthMm: 262.5 })).json();
     expect(sizes.find((row: { system: string }) => row.system === 'us-men').size).toBe(9);
     const wear = await (
-      await post('/calculations/wear', { ageDays: 100, log: [{ day: 50, distanceKm: 300 }] })
+      await post('/calculations/wear', { ageDays: 100, log: [{ day: 50, amount: 300 }] })
     ).json();
-    expect(wear.weeklyKm).toBeCloseTo(21, 6);
+    expect(wear.weekly).toBeCloseTo(21, 6);
     const specification = await (
       await post('/calculations/specification', { findings: { left: { roll: 'out', arch: 'high' } } })
     ).json();

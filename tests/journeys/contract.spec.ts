@@ -64,7 +64,7 @@ test.describe('the contract', () => {
       body: { inventory: [{ ply: 3, hole: false, quantity: 2 }], wantedPly: 5, needsHole: false },
     });
     await ask('alignment', { body: { shoeRiseMm: 20, setRiseMm: 9.5, leverMm: 180 } });
-    await ask('wear', { body: { ageDays: 40, expectedWeeklyKm: 20 } });
+    await ask('wear', { body: { ageDays: 40, expectedWeekly: 20 } });
     const shoe = { drop: 10, heelStack: 30, heelCushioning: 3, forefootStiffness: 3, rocker: 1, stepRate: 0 };
     await ask('whatIf', { body: { from: shoe, to: { ...shoe, drop: 4 } } });
     const { candidates } = await ask('candidates', { body: { findings, limit: 5 } });

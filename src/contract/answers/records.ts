@@ -9,6 +9,7 @@ import { retentionSchema } from '@/core/retention/keep-until';
 import { keySchema } from '@/core/tables/key-schema';
 import { injuryMarkSchema, savedStepSchema, swellingReadingSchema } from '@/core/visit/contents';
 import { modificationSchema } from '@/core/visit/try-on-schema';
+import { CLOCKS, type Clock } from '@/core/wear/clocks';
 import type { WearForecast } from '@/core/wear/forecast';
 import { lifeSchoolSchema } from '../common';
 import { consentRecordSchema } from '../patients-schema';
@@ -75,11 +76,8 @@ export const patientSheetSchema: z.ZodType<PatientSheet> = z.object({
   size: z.string(),
   startedOn: daySchema,
   reviewOn: daySchema,
-  replaceBetween: z.object({
-    from: daySchema,
-    to: daySchema,
-  }),
-  startNextOn: daySchema,
+  replaceBetween: z.object({ from: daySchema, to: daySchema }).nullable(),
+  startNextOn: daySchema.nullable(),
   features: z.array(
     z.object({
       what: z.string(),
@@ -155,27 +153,21 @@ export const pairLogEntrySchema: z.ZodType<PairLogEntry> = z.object({
   id: idSchema,
   on: daySchema,
   distanceKm: z.number().nullable(),
+  amount: z.number().nullable(),
   comfort: z.number().nullable(),
   note: z.string(),
 });
 
+const quantiles = { q10: z.number(), q50: z.number(), q90: z.number() };
+
 export const wearForecastSchema: z.ZodType<WearForecast> = z.object({
-  basis: z.enum(['log', 'stated', 'calendar']),
-  life: z.object({
-    unit: z.enum(['km', 'months']),
-    q10: z.number(),
-    q50: z.number(),
-    q90: z.number(),
-  }),
-  usedKm: z.number().nullable(),
-  weeklyKm: z.number().nullable(),
-  windowDays: z.object({
-    q10: z.number(),
-    q50: z.number(),
-    q90: z.number(),
-  }),
-  startNextDay: z.number(),
-  state: z.enum(['fresh', 'bring-in-next', 'in-window', 'overdue']),
+  basis: z.enum(['log', 'stated', 'calendar', 'shelf', 'unknown']),
+  life: z.object({ ...quantiles, clock: keySchema<Clock>(CLOCKS), from: z.enum(['practice', 'ours']) }),
+  used: z.number().nullable(),
+  weekly: z.number().nullable(),
+  windowDays: z.object(quantiles).nullable(),
+  startNextDay: z.number().nullable(),
+  state: z.enum(['in-life', 'bring-in-next', 'in-window', 'overdue', 'unknown']),
   adjustments: z.array(z.string()),
   dominates: z.string(),
 });
@@ -190,12 +182,7 @@ export const pairRecordSchema: z.ZodType<PairRecord> = z.object({
   surface: wearSurfaceSchema.nullable(),
   log: z.array(pairLogEntrySchema),
   forecast: wearForecastSchema,
-  window: z.object({
-    from: daySchema,
-    middle: daySchema,
-    to: daySchema,
-    startNextOn: daySchema,
-  }),
+  window: z.object({ from: daySchema, middle: daySchema, to: daySchema, startNextOn: daySchema }).nullable(),
   comfort: z
     .object({
       baseline: z.number(),

@@ -19,8 +19,9 @@ export interface PatientSheet {
   size: string;
   startedOn: string;
   reviewOn: string;
-  replaceBetween: { from: string; to: string };
-  startNextOn: string;
+  /** Null where nothing can be said: how much it is used is not known. */
+  replaceBetween: { from: string; to: string } | null;
+  startNextOn: string | null;
   features: { what: string; wanted: string; why: string }[];
   values: FeatureValues;
   howItFits: string[];
@@ -47,8 +48,8 @@ export interface SheetInput {
   changes?: readonly string[];
   category: AtRiskCategory | null;
   usualMinutes: number;
-  windowDays: { q10: number; q90: number };
-  startNextDay: number;
+  windowDays: { q10: number; q90: number } | null;
+  startNextDay: number | null;
   reviewOn: string;
 }
 
@@ -109,11 +110,11 @@ export function patientSheet(input: SheetInput): PatientSheet {
     size: input.size,
     startedOn,
     reviewOn: input.reviewOn,
-    replaceBetween: {
+    replaceBetween: input.windowDays && {
       from: addDays(startedOn, input.windowDays.q10),
       to: addDays(startedOn, input.windowDays.q90),
     },
-    startNextOn: addDays(startedOn, input.startNextDay),
+    startNextOn: input.startNextDay === null ? null : addDays(startedOn, input.startNextDay),
     features,
     values: input.values,
     howItFits: [
@@ -140,3 +141,12 @@ export function patientSheet(input: SheetInput): PatientSheet {
     caution: SHEET_CAUTION,
   };
 }
+
+/** When the pair will be used up, for the patient; where that cannot be said, what helps to say it. */
+export const usedUpInWords = ({
+  replaceBetween,
+  startNextOn,
+}: Pick<PatientSheet, 'replaceBetween' | 'startNextOn'>): string =>
+  replaceBetween && startNextOn
+    ? `Start the next pair from ${startNextOn}. Likely used up between ${replaceBetween.from} and ${replaceBetween.to}.`
+    : 'Nobody can say yet when this pair will be used up: note how much you wear it, and bring that along.';

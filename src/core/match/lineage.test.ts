@@ -164,7 +164,10 @@ describe('own pairs for a trip', () => {
     id: 'own',
     model: boot,
     ageDays: 120,
-    forecast: { life: { unit: 'km' as const, q10: 450, q50: 640, q90: 900 }, usedKm },
+    forecast: {
+      life: { clock: 'km' as const, from: 'practice' as const, q10: 450, q50: 640, q90: 900 },
+      used: usedKm,
+    },
     ...part,
   });
   const read = (

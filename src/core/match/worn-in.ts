@@ -9,7 +9,7 @@ export interface OwnPair {
   model: ShoeModel;
   /** Days since it was first worn. */
   ageDays: number;
-  forecast: Pick<WearForecast, 'life' | 'usedKm'>;
+  forecast: Pick<WearForecast, 'life' | 'used'>;
 }
 
 /** What a trip asks of a pair. */
@@ -62,12 +62,11 @@ function ownCandidate(
 ): OwnCandidate {
   const { ranked, excluded } = rank([pair.model], specification);
   const score = ranked[0]?.score ?? null;
-  const { life, usedKm } = pair.forecast;
+  const { life, used } = pair.forecast;
+  const usedKm = life.clock === 'km' ? used : null;
   const isWornIn = (usedKm ?? 0) >= WORN_IN.km || (usedKm === null && pair.ageDays >= WORN_IN.days);
   const leftKm =
-    life.unit === 'km' && usedKm !== null
-      ? { q10: Math.max(0, life.q10 - usedKm), q50: Math.max(0, life.q50 - usedKm) }
-      : null;
+    usedKm !== null ? { q10: Math.max(0, life.q10 - usedKm), q50: Math.max(0, life.q50 - usedKm) } : null;
   const lasts = lastsFor(leftKm, trip.km);
   const isLate = trip.inDays < NO_TIME_DAYS;
   const isNear = best === null || (score !== null && score >= best - WORN_IN_IS_WORTH);

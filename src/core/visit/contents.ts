@@ -83,6 +83,8 @@ export const handOverSchema = z.strictObject({
   startedOn: isoDay.optional(),
   surface: z.enum(['hard', 'mixed', 'soft']).optional(),
   weeklyKm: z.number().min(0).max(400).optional(),
+  /** Use a week in the unit of the pair's clock, where that is not kilometres. */
+  weeklyUse: z.number().min(0).max(168, 'A week has 168 hours.').optional(),
   usualMinutes: z.number().min(0).max(1440).optional(),
   modifications: z.array(modificationSchema).max(12).optional(),
   note: note.optional(),

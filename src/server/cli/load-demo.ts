@@ -203,7 +203,9 @@ async function addPatient(
         started_on: visit.day,
         ended_on: handOver.endedOn,
         surface: persona.surface,
-        expected_weekly_km: persona.weeklyKm,
+        expected_weekly_km: handOver.weeklyUse === null ? persona.weeklyKm : null,
+        weekly_use: handOver.weeklyUse,
+        ended_because: handOver.endedOn === null ? null : 'worn-out',
         body_mass_kg: persona.findings.body?.bodyMass ?? null,
         racing: handOver.racing,
       })
@@ -231,6 +233,7 @@ async function addPatient(
           pair_id,
           logged_on: entry.on,
           distance_km: entry.distanceKm,
+          amount: entry.amount,
           comfort: entry.comfort,
           logged_by: by,
         })),

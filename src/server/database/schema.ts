@@ -25,6 +25,7 @@ import type { Choices, StepContents } from '@/core/visit/contents';
 import type { SavedStep, StepState } from '@/core/visit/steps';
 import type { WearSurface } from '@/core/wear/forecast';
 import type { LifeSchool } from '@/core/wear/life-schools';
+import type { RetiredBecause } from '@/core/wear/retired';
 
 /** Rows as Kysely sees them; `clinic_id` is on every one. Dates are ISO strings, times are Date. */
 export interface Database {
@@ -294,6 +295,10 @@ export interface Database {
     expected_weekly_km: number | null;
     body_mass_kg: number | null;
     racing: Generated<boolean>;
+    /** In the unit of its clock, where that is not kilometres. */
+    weekly_use: number | null;
+    made_on: string | null;
+    ended_because: RetiredBecause | null;
     modifications: JSONColumnType<readonly Modification[], string | undefined, string>;
   };
   hand_over: {
@@ -314,6 +319,8 @@ export interface Database {
     pair_id: string;
     logged_on: string;
     distance_km: number | null;
+    /** In the unit of the pair's clock, where that is not kilometres. */
+    amount: number | null;
     comfort: number | null;
     note: Generated<string>;
     logged_by: string;

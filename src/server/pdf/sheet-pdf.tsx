@@ -11,7 +11,7 @@ import {
   Text,
   View,
 } from '@react-pdf/renderer';
-import type { PatientSheet } from '@/core/aftercare/patient-sheet';
+import { type PatientSheet, usedUpInWords } from '@/core/aftercare/patient-sheet';
 import type { Drawing, DrawnPart } from '@/core/shoe/drawing/part';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
 
@@ -132,10 +132,7 @@ export async function sheetPdf(sheet: PatientSheet): Promise<Buffer> {
             ))}
             <Text style={styles.head}>Dates</Text>
             <Text>Come back on {sheet.reviewOn}.</Text>
-            <Text>Start the next pair from {sheet.startNextOn}.</Text>
-            <Text>
-              Likely used up between {sheet.replaceBetween.from} and {sheet.replaceBetween.to}.
-            </Text>
+            <Text>{usedUpInWords(sheet)}</Text>
             <Text style={styles.head}>Socks and care</Text>
             <List items={sheet.care} />
           </View>

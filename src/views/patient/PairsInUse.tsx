@@ -4,6 +4,7 @@ import { modelTitle } from '@/core/catalogue/model';
 import { printDistance } from '@/core/formats/formats';
 import { modificationInWords } from '@/core/orders/order';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
+import type { Clock } from '@/core/wear/clocks';
 import { cushioningKept } from '@/core/wear/cushioning';
 import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
 import { clinicFormats, writtenDay } from '@/ui/formats';
@@ -13,11 +14,20 @@ import { WindowBar } from './WindowBar';
 const UseChart = lazy(() => import('./UseChart'));
 
 const STATE: Record<PairRecord['forecast']['state'], string> = {
-  fresh: 'in its life',
+  'in-life': 'in its life',
   'bring-in-next': 'bring in the next pair',
   'in-window': 'in the replacement window',
   overdue: 'past its life',
+  unknown: 'cannot be forecast yet',
 };
+
+/** An amount of a clock as people read it: `412 km`, `96 hours on the feet`. */
+const amountInWords = (clock: Clock, amount: number): string =>
+  clock === 'km'
+    ? printDistance(amount, clinicFormats())
+    : `${Math.round(amount)} ${clock === 'days-worn' ? 'days worn' : clock === 'hours' ? 'hours of play' : 'hours on the feet'}`;
+
+const usedInWords = ({ life, used }: PairRecord['forecast']): string => amountInWords(life.clock, used ?? 0);
 
 /** Pairs of a patient: in use with window, use and comfort; earlier ones in a line each. */
 export function PairsInUse({ pairs, today }: { pairs: PairRecord[]; today: string }) {
@@ -42,7 +52,7 @@ export function PairsInUse({ pairs, today }: { pairs: PairRecord[]; today: strin
               <li key={pair.id}>
                 {modelTitle(pair.model)}, {writtenDay(pair.startedOn)} to{' '}
                 {pair.endedOn && writtenDay(pair.endedOn)}
-                {pair.forecast.usedKm !== null && `, ${printDistance(pair.forecast.usedKm, clinicFormats())}`}
+                {pair.forecast.used !== null && `, ${usedInWords(pair.forecast)}`}
               </li>
             ))}
           </ul>
@@ -71,8 +81,11 @@ function Pair({ pair, today }: { pair: PairRecord; today: string }) {
         </p>
         <p>
           <strong>{STATE[forecast.state]}</strong>
-          {forecast.usedKm !== null &&
-            `; ${printDistance(forecast.usedKm, clinicFormats())} ${forecast.basis === 'log' ? 'logged' : 'by the stated week'}, about ${Math.round(cushioningKept(forecast.usedKm) * 100)} % of the cushioning left`}
+          {forecast.used !== null &&
+            `; ${usedInWords(forecast)} ${forecast.basis === 'log' ? 'logged' : 'by the stated week'}`}
+          {forecast.used !== null &&
+            forecast.life.clock === 'km' &&
+            `, about ${Math.round(cushioningKept(forecast.used) * 100)} % of the cushioning left`}
         </p>
         {pair.modifications.length > 0 && <p>{pair.modifications.map(modificationInWords).join('; ')}</p>}
         {pair.successor && (
@@ -82,9 +95,10 @@ function Pair({ pair, today }: { pair: PairRecord; today: string }) {
             before a repeat.
           </p>
         )}
-        <WindowBar pair={pair} today={today} />
+        {pair.window && <WindowBar pair={pair} window={pair.window} today={today} />}
         <p className="text-faint text-xs">
-          Half of such pairs are used up at {Math.round(forecast.life.q50)} {forecast.life.unit}
+          Half of such pairs are used up at {amountInWords(forecast.life.clock, forecast.life.q50)}
+          {forecast.life.from === 'ours' && ' (our own guess, wide on purpose)'}
           {forecast.adjustments.length > 0 && ` (${forecast.adjustments.join(', ')})`}. Most uncertain:{' '}
           {forecast.dominates}.
         </p>
@@ -109,7 +123,7 @@ function Pair({ pair, today }: { pair: PairRecord; today: string }) {
           </Suspense>
         )}
       </div>
-      <LogForm pairId={pair.id} today={today} />
+      <LogForm pairId={pair.id} today={today} clock={forecast.life.clock} />
     </article>
   );
 }

@@ -4,8 +4,15 @@ import { writtenDay } from '@/ui/formats';
 const at = (day: string): number => new Date(`${day}T12:00:00Z`).getTime();
 
 /** The likely replacement window on the pair's own time line: thin is life so far, the block is 10 to 90 %, the notch half. */
-export function WindowBar({ pair, today }: { pair: PairRecord; today: string }) {
-  const { window } = pair;
+export function WindowBar({
+  pair,
+  window,
+  today,
+}: {
+  pair: Pick<PairRecord, 'startedOn'>;
+  window: NonNullable<PairRecord['window']>;
+  today: string;
+}) {
   const start = at(pair.startedOn);
   const end = Math.max(at(window.to), at(today)) + 20 * 86_400_000;
   const x = (day: string) => Math.round(((at(day) - start) / (end - start)) * 380) + 10;

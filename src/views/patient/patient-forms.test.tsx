@@ -230,7 +230,7 @@ describe('a new patient', () => {
 
 describe('a pair’s log', () => {
   const path = 'POST /pairs/p1/log';
-  const show = () => render(<LogForm pairId="p1" today="2030-01-02" />);
+  const show = () => render(<LogForm pairId="p1" today="2030-01-02" clock="km" />);
 
   it('miles become kilometres, what was not typed is not known', async () => {
     const calls = serve({ [path]: () => ({ body: {} }) });
@@ -240,6 +240,7 @@ describe('a pair’s log', () => {
     expect(calls[0]!.body).toEqual({
       on: '2030-01-02',
       distanceKm: expect.closeTo(8.04672, 4),
+      amount: null,
       comfort: null,
       note: '',
     });

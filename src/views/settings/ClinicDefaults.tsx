@@ -9,6 +9,14 @@ import { Select } from '@/ui/fields/Select';
 const PRESCRIBING = mapTable(SCHOOL_CHOICES, ({ label }) => label);
 const REPLACING = mapTable(LIFE_SCHOOLS, ({ label }) => label);
 
+/** What a camp says of the calendar, where it says anything. */
+const monthsOf = (school: LifeSchool): string => {
+  const stated = LIFE_SCHOOLS[school];
+  return 'months' in stated
+    ? `; without distances ${stated.months.join('–')} months`
+    : '; it states no months, so without distances only that foam ages is said';
+};
+
 /** The clinic's school of prescribing and of replacing; only the lead changes them. */
 export function ClinicDefaults({ clinic, mayChange }: { clinic: ClinicRecord; mayChange: boolean }) {
   const [school, setSchool] = useState(clinic.school);
@@ -51,8 +59,8 @@ export function ClinicDefaults({ clinic, mayChange }: { clinic: ClinicRecord; ma
             }}
           />
           <span className="block text-faint mt-1">
-            Most pairs {LIFE_SCHOOLS[lifeSchool].miles[0]}–{LIFE_SCHOOLS[lifeSchool].miles[1]} miles; without
-            distances {LIFE_SCHOOLS[lifeSchool].months.join('–')} months. Common practice.
+            Most pairs {LIFE_SCHOOLS[lifeSchool].miles[0]}–{LIFE_SCHOOLS[lifeSchool].miles[1]} miles
+            {monthsOf(lifeSchool)}. Common practice.
           </span>
         </div>
       </div>

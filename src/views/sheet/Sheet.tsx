@@ -1,4 +1,4 @@
-import type { PatientSheet } from '@/core/aftercare/patient-sheet';
+import { type PatientSheet, usedUpInWords } from '@/core/aftercare/patient-sheet';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
 import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
 
@@ -69,9 +69,7 @@ export function Sheet({ sheet }: { sheet: PatientSheet }) {
           <section>
             <h2>Dates</h2>
             <p>
-              Come back on <strong>{sheet.reviewOn}</strong>. Start the next pair from{' '}
-              <strong>{sheet.startNextOn}</strong>. Likely used up between {sheet.replaceBetween.from} and{' '}
-              {sheet.replaceBetween.to}.
+              Come back on <strong>{sheet.reviewOn}</strong>. {usedUpInWords(sheet)}
             </p>
           </section>
           <section>

@@ -1,8 +1,8 @@
+import { Z_95 } from '../../statistics/normal';
 import { insideLength, insideWidth, type ModelSizing, UPPER_GIVES_MM } from '../start-size';
 import type { WidthLetter } from '../widths';
 import { foldOffset } from './fold-evidence';
 import { readingVariance } from './length-evidence';
-import { Z_95 } from './normal';
 import { type FamilySpread, type Gaussian, offsetPosterior, type VersionEvidence } from './offset-tree';
 import { type WidthFit, widthScore } from './width-evidence';
 

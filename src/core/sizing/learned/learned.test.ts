@@ -5,6 +5,7 @@ import { cumulativeStdNormalProbability } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
 import { clinicalPicture } from '../../examination/clinical-picture';
 import { fitObservationOf } from '../../fitting/fit-observation';
+import { normalBelow } from '../../statistics/normal';
 import { insideWidth, UPPER_GIVES_MM } from '../start-size';
 import {
   type FitObservation,
@@ -18,7 +19,6 @@ import {
   withLearned,
 } from './learn-offsets';
 import { ROOM_ERROR_MM, readingVariance } from './length-evidence';
-import { normalBelow } from './normal';
 import { offsetPosterior, type VersionEvidence } from './offset-tree';
 import { LOOSE_FROM_MM, WIDTH_ERROR_MM, widthScore } from './width-evidence';
 

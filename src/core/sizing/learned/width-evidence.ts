@@ -1,4 +1,4 @@
-import { normalBelow, normalDensity } from './normal';
+import { normalBelow, normalDensity } from '../../statistics/normal';
 
 export type WidthFit = 'tight' | 'right' | 'loose';
 

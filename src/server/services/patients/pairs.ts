@@ -1,3 +1,4 @@
+import { sql } from 'kysely';
 import type { z } from 'zod';
 import type { pairLogSchema } from '@/contract/patients-schema';
 import type { PairLogEntry, PairRecord } from '@/contract/records';
@@ -5,8 +6,10 @@ import { addDays, daysBetween } from '@/core/calendar/days';
 import { modelTitle } from '@/core/catalogue/model';
 import { versionDifferences } from '@/core/match/version-differences';
 import { readChange } from '@/core/outcomes/real-change';
-import { wearForecast } from '@/core/wear/forecast';
+import { CLOCK_OF_USE, madeForUse } from '@/core/wear/clocks';
+import { type WearForecast, wearForecast } from '@/core/wear/forecast';
 import type { LifeSchool } from '@/core/wear/life-schools';
+import type { RetiredBecause } from '@/core/wear/retired';
 import { audit, type Tenant } from '../../database/tenant';
 import { notFound, Refusal } from '../../http/problem';
 import { laterVersions, MODEL_COLUMNS, modelOf } from '../shoes/models';
@@ -38,6 +41,11 @@ export async function listPairs(
   const rows = await query
     .selectAll('pair')
     .select([...MODEL_COLUMNS])
+    // A patient's stated distance is shared among the pairs in use, never given to each in full.
+    .select(
+      sql<number>`greatest(1, (select count(*) from pair as beside where beside.patient_id = pair.patient_id
+        and beside.ended_on is null and beside.expected_weekly_km is not null))::int`.as('sharing'),
+    )
     .orderBy('pair.started_on', 'desc')
     .execute();
   const ids = rows.map((row) => row.id);
@@ -62,22 +70,33 @@ export async function listPairs(
         id: entry.id,
         on: entry.logged_on,
         distanceKm: entry.distance_km,
+        amount: entry.amount,
         comfort: entry.comfort,
         note: entry.note,
       }),
     );
+    const model = modelOf({ ...row, id: row.model_id });
+    const use = madeForUse(model.features);
+    const inKm = CLOCK_OF_USE[use] === 'km';
+    const until = row.ended_on ?? on;
     const forecast = wearForecast({
       school: lifeSchool,
-      racing: row.racing,
+      use,
+      racing: row.racing ? 'also-trained' : undefined,
       bodyMassKg: row.body_mass_kg,
       surface: row.surface,
-      ageDays: Math.max(0, daysBetween(row.started_on, row.ended_on ?? on)),
-      log: entries
-        .filter((entry) => entry.distanceKm !== null)
-        .map((entry) => ({ day: daysBetween(row.started_on, entry.on), distanceKm: entry.distanceKm! })),
-      expectedWeeklyKm: row.expected_weekly_km,
+      ageDays: Math.max(0, daysBetween(row.started_on, until)),
+      madeDaysAgo: row.made_on === null ? null : Math.max(0, daysBetween(row.made_on, until)),
+      log: entries.flatMap((entry) => {
+        const amount = inKm ? entry.distanceKm : entry.amount;
+        return amount === null ? [] : [{ day: daysBetween(row.started_on, entry.on), amount }];
+      }),
+      expectedWeekly: inKm
+        ? row.expected_weekly_km === null
+          ? null
+          : row.expected_weekly_km / (row.ended_on === null ? row.sharing : 1)
+        : row.weekly_use,
     });
-    const model = modelOf({ ...row, id: row.model_id });
     const successor = later.get(model.id);
     return {
       id: row.id,
@@ -98,15 +117,22 @@ export async function listPairs(
       surface: row.surface,
       log: entries,
       forecast,
-      window: {
-        from: addDays(row.started_on, forecast.windowDays.q10),
-        middle: addDays(row.started_on, forecast.windowDays.q50),
-        to: addDays(row.started_on, forecast.windowDays.q90),
-        startNextOn: addDays(row.started_on, forecast.startNextDay),
-      },
+      window: windowOf(row.started_on, forecast),
       comfort: comfortReading(entries),
     };
   });
+}
+
+/** The window in calendar days; null where nothing can be said. */
+function windowOf(startedOn: string, { windowDays, startNextDay }: WearForecast): PairRecord['window'] {
+  if (windowDays === null || startNextDay === null) return null;
+  const on = (day: number) => addDays(startedOn, day);
+  return {
+    from: on(windowDays.q10),
+    middle: on(windowDays.q50),
+    to: on(windowDays.q90),
+    startNextOn: on(startNextDay),
+  };
 }
 
 function comfortReading(entries: readonly PairLogEntry[]): PairRecord['comfort'] {
@@ -149,8 +175,8 @@ export async function logPair(
   checkDay(entry.on, pair.started_on);
   if (pair.ended_on && entry.on > pair.ended_on)
     throw refuse('on', `The pair was retired on ${pair.ended_on}.`);
-  if (entry.distanceKm == null && entry.comfort == null && !entry.note?.trim())
-    throw refuse('distanceKm', 'Enter a distance, a comfort or a note.');
+  if (entry.distanceKm == null && entry.amount == null && entry.comfort == null && !entry.note?.trim())
+    throw refuse('distanceKm', 'Enter how much it was used, a comfort or a note.');
   await audit(tenant, 'write', 'pair log', pair.patient_id);
   return tenant.tx
     .insertInto('pair_log')
@@ -159,6 +185,7 @@ export async function logPair(
       pair_id: pairId,
       logged_on: entry.on,
       distance_km: entry.distanceKm ?? null,
+      amount: entry.amount ?? null,
       comfort: entry.comfort ?? null,
       note: entry.note ?? '',
       logged_by: tenant.actor.userId,
@@ -168,10 +195,18 @@ export async function logPair(
 }
 
 /** Takes a pair out of use. */
-export async function endPair(tenant: Tenant, pairId: string, on: string): Promise<{ endedOn: string }> {
+export async function endPair(
+  tenant: Tenant,
+  pairId: string,
+  { on, because }: { on: string; because: RetiredBecause },
+): Promise<{ endedOn: string }> {
   const pair = await patientOfPair(tenant, pairId);
   checkDay(on, pair.started_on);
-  await tenant.tx.updateTable('pair').set({ ended_on: on }).where('id', '=', pairId).execute();
+  await tenant.tx
+    .updateTable('pair')
+    .set({ ended_on: on, ended_because: because })
+    .where('id', '=', pairId)
+    .execute();
   await audit(tenant, 'write', 'pair retired', pair.patient_id);
   return { endedOn: on };
 }

@@ -82,6 +82,7 @@ export async function readToday(tenant: Tenant, site: string | null = null): Pro
 
   for (const pair of await listPairs(tenant, { inUse: true }, lifeSchool, now)) {
     const { state } = pair.forecast;
+    if (!pair.window) continue;
     const title = modelTitle(pair.model);
     if (state === 'overdue') add('pair-overdue', pair.patientId, title, pair.window.to);
     if (state === 'in-window') add('pair-in-window', pair.patientId, title, pair.window.middle);

@@ -6,6 +6,7 @@ import type { TryOn } from '@/core/fitting/try-on';
 import { type Modification, modificationInWords } from '@/core/orders/order';
 import type { Specification } from '@/core/prescribe/engine/specification';
 import type { StepContents } from '@/core/visit/contents';
+import { CLOCK_OF_USE, madeForUse } from '@/core/wear/clocks';
 import { wearForecast } from '@/core/wear/forecast';
 import type { Tenant } from '../../database/tenant';
 import type { patientRow } from '../patients/patient-row';
@@ -23,7 +24,7 @@ export interface PairStart {
   tryOn: TryOn;
   startedOn: string;
   modifications: readonly Modification[];
-  input: Pick<StepContents['hand-over'], 'surface' | 'weeklyKm' | 'usualMinutes'>;
+  input: Pick<StepContents['hand-over'], 'surface' | 'weeklyKm' | 'weeklyUse' | 'usualMinutes'>;
 }
 
 /** Puts a pair into use: the pair, the patient's sheet and the hand-over that ties them to what was issued. */
@@ -39,15 +40,18 @@ export async function startPair(
   const bodyMassKg = typeof picture.body.bodyMass === 'number' ? picture.body.bodyMass : null;
   const weekly =
     input.weeklyKm ?? (typeof picture.body.weeklyDistance === 'number' ? picture.body.weeklyDistance : null);
-  const racing = model.features.use === 'racing';
+  const use = madeForUse(model.features);
+  const racing = use === 'racing';
+  const inKm = CLOCK_OF_USE[use] === 'km';
   const forecast = wearForecast({
     school: clinic.lifeSchool,
-    racing,
+    use,
+    racing: racing ? 'also-trained' : undefined,
     bodyMassKg,
     surface: input.surface ?? null,
     ageDays: 0,
     log: [],
-    expectedWeeklyKm: weekly,
+    expectedWeekly: inKm ? weekly : (input.weeklyUse ?? null),
   });
   const sheet = patientSheet({
     patient: `${patient.given_name} ${patient.family_name}`,
@@ -77,7 +81,8 @@ export async function startPair(
       started_on: startedOn,
       ended_on: null,
       surface: input.surface ?? null,
-      expected_weekly_km: weekly,
+      expected_weekly_km: inKm ? weekly : null,
+      weekly_use: inKm ? null : (input.weeklyUse ?? null),
       body_mass_kg: bodyMassKg,
       racing,
       modifications: JSON.stringify(modifications),

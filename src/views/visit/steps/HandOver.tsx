@@ -1,6 +1,7 @@
 import { lazy, Suspense, useState } from 'react';
 import { type Answer, call, errorAt, failureInWords } from '@/contract/client';
 import type { IssuedPairRecord } from '@/contract/records';
+import { usedUpInWords } from '@/core/aftercare/patient-sheet';
 import { dayOf } from '@/core/calendar/days';
 import { modelTitle } from '@/core/catalogue/model';
 import { pairsOnShelf } from '@/core/catalogue/shelf';
@@ -12,6 +13,7 @@ import { sizeInWords } from '@/core/sizing/start-size';
 import { omitUndefined } from '@/core/tables/omit-undefined';
 import type { StepContents } from '@/core/visit/contents';
 import { chosenTryOn, issuedFor, pairsLeft } from '@/core/visit/read-visit';
+import { CLOCK_OF_USE, madeForUse } from '@/core/wear/clocks';
 import { Choice } from '@/ui/fields/Choice';
 import { FormProblem } from '@/ui/fields/Field';
 import { Measure } from '@/ui/fields/Measure';
@@ -27,6 +29,13 @@ const OrderCard = lazy(() =>
 type Content = StepContents['hand-over'];
 
 const WEEKLY = numberQuestion('Distance a week in this pair', 'km', [0, 400], { plausible: [0, 150] });
+const WEEKLY_USE = {
+  hours: numberQuestion('Hours a week in this pair', 'hours', [0, 168], { plausible: [0, 25] }),
+  'hours-on-feet': numberQuestion('Hours a week on the feet in it', 'hours', [0, 168], {
+    plausible: [0, 70],
+  }),
+  'days-worn': numberQuestion('Days a week worn', 'count', [0, 7]),
+} as const;
 const MINUTES = numberQuestion('Usual outing, minutes', 'count', [0, 1440], { plausible: [5, 300] });
 
 const NOT_SAVED = 'Something is not saved yet: the line at the top says what. Nothing has been handed over.';
@@ -47,6 +56,7 @@ export function HandOver() {
   const next = pairsLeft(pairs, visit.issued).find((entry) => entry !== pair);
   if (readOnly || issued) return <HandedOver issued={issued} next={issued && !readOnly ? next : undefined} />;
   const model = models?.find(({ id }) => id === chosen?.model);
+  const clock = CLOCK_OF_USE[model ? madeForUse(model.features) : 'road-running'];
   const shelf =
     model && chosen
       ? pairsOnShelf(
@@ -131,12 +141,21 @@ export function HandOver() {
           value={content.surface}
           onChange={(surface) => save({ surface: surface })}
         />
-        <Measure
-          definition={WEEKLY}
-          value={content.weeklyKm}
-          typed={entry.typed.weeklyKm}
-          onChange={(weeklyKm, typed) => save({ weeklyKm }, text('weeklyKm', typed))}
-        />
+        {clock === 'km' ? (
+          <Measure
+            definition={WEEKLY}
+            value={content.weeklyKm}
+            typed={entry.typed.weeklyKm}
+            onChange={(weeklyKm, typed) => save({ weeklyKm }, text('weeklyKm', typed))}
+          />
+        ) : (
+          <Measure
+            definition={WEEKLY_USE[clock]}
+            value={content.weeklyUse}
+            typed={entry.typed.weeklyUse}
+            onChange={(weeklyUse, typed) => save({ weeklyUse }, text('weeklyUse', typed))}
+          />
+        )}
         <Measure
           definition={MINUTES}
           value={content.usualMinutes}
@@ -260,12 +279,8 @@ function HandedOver({ issued, next }: HandedOverProps) {
             <dd>{sheet.startedOn}</dd>
             <dt className="text-faint">Review</dt>
             <dd>{sheet.reviewOn}</dd>
-            <dt className="text-faint">Start the next pair from</dt>
-            <dd>{sheet.startNextOn}</dd>
-            <dt className="text-faint">Likely used up between</dt>
-            <dd>
-              {sheet.replaceBetween.from} and {sheet.replaceBetween.to}
-            </dd>
+            <dt className="text-faint">Next pair</dt>
+            <dd>{usedUpInWords(sheet)}</dd>
           </dl>
           <p className="flex gap-3">
             <a className="press press-main" href={`/visits/${visit.id}/sheet${of}`}>
