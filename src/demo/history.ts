@@ -220,7 +220,7 @@ function handedOver(
     {
       startedAt: `${day}T09:00:00.000Z`,
       patient: { bornOn: persona.bornOn, sizingGroup: persona.group, school: null },
-      clinic: { school: 'balanced' },
+      clinic: { school: 'balanced', lifeSchool: 'median' },
       carried: null,
       house,
       issued: [],

@@ -21,6 +21,10 @@ import { WARNING_ACTIONS, WARNING_SIGNS } from '../safety/warning-signs';
 import { benchAnswersSchema, featureValuesSchema } from '../shoe/bench/bench-schema';
 import { keySchema } from '../tables/key-schema';
 import { keysOf } from '../tables/keys-of';
+import { CLOCK_OF_USE, type Use } from '../wear/clocks';
+import { ERRANDS, type Errands } from '../wear/old-pair';
+import { SIGNS } from '../wear/signs';
+import { ZONES } from '../wear/wear-map';
 import { SAVED_STEPS, type SavedStep, type StepState } from './steps';
 import { candidatesSchema, modificationSchema, tryOnsSchema } from './try-on-schema';
 
@@ -203,6 +207,41 @@ const kneeBendPlacing = z.strictObject({
   scaleMm: z.number().min(1, 'The scale lies between 1 and 2000 mm.').max(2000),
 });
 
+const severity = z.union([z.literal(0), z.literal(1), z.literal(2), z.literal(3)]);
+const wornSole = z.partialRecord(z.enum(ZONES), severity).optional();
+
+/** A pair that the patient brought. */
+export const oldPairSchema = z.strictObject({
+  id: z.string().min(1).max(40),
+  title: z.string().max(200),
+  model: z.uuid().optional(),
+  pair: z.uuid().optional(),
+  use: keySchema<Use>(CLOCK_OF_USE),
+  isMain: z.boolean().optional(),
+  madeOn: isoDay.optional(),
+  boughtOn: isoDay.optional(),
+  firstWornOn: isoDay.optional(),
+  amount: z.number().min(0, 'An amount is not negative.').max(20_000, 'Over 20 000: check it.').optional(),
+  errands: keySchema<Errands>(ERRANDS).optional(),
+  isUnworn: z.boolean().optional(),
+  smoothPatchMm2: z.number().min(0).max(20_000, 'A patch is no larger than the sole.').optional(),
+  signs: z
+    .strictObject({
+      creases: keySchema(SIGNS.creases.options).optional(),
+      fold: keySchema(SIGNS.fold.options).optional(),
+      foam: keySchema(SIGNS.foam.options).optional(),
+      counter: keySchema(SIGNS.counter.options).optional(),
+      tilt: keySchema(SIGNS.tilt.options).optional(),
+      through: keySchema(SIGNS.through.options).optional(),
+      pattern: keySchema(SIGNS.pattern.options).optional(),
+      lining: keySchema(SIGNS.lining.options).optional(),
+      ache: keySchema(SIGNS.ache.options).optional(),
+    })
+    .optional(),
+  wear: z.strictObject({ left: wornSole, right: wornSole }).optional(),
+  values: featureValuesSchema.optional(),
+});
+
 /** What each step holds. Findings steps share one shape; an absent value is “not examined”. */
 export const STEP_CONTENT = {
   ask: z.strictObject({
@@ -213,7 +252,11 @@ export const STEP_CONTENT = {
     before: pairsBeforeSchema.optional(),
     wanted: wantedSchema.optional(),
   }),
-  'old-pair': z.strictObject({ findings: findingsSchema, bench: benchAnswersSchema.optional() }),
+  'old-pair': z.strictObject({
+    findings: findingsSchema,
+    bench: benchAnswersSchema.optional(),
+    pairs: z.array(oldPairSchema).max(6).optional(),
+  }),
   feet: z.strictObject({
     findings: findingsSchema,
     marks: marks(skinMark),

@@ -65,7 +65,7 @@ describe('what follows from a week and from events', () => {
     const facts = {
       startedAt: VISIT,
       patient: { bornOn: '1990-01-01', sizingGroup: 'women' as const, school: null },
-      clinic: { school: 'balanced' as const },
+      clinic: { school: 'balanced' as const, lifeSchool: 'median' as const },
       carried: null,
       house: NO_HOUSE_RULES,
       issued: [],

@@ -22,6 +22,8 @@ import { type AskedPair, findingsForPair, pairAt, pairsAskedFor } from '../purpo
 import type { Activity } from '../purpose/serves';
 import { hasAtRiskFoot, type SuggestedWarning, suggestedWarnings } from '../safety/suggested-warnings';
 import { type OpenWarning, openWarnings } from '../safety/warning-signs';
+import type { LifeSchool } from '../wear/life-schools';
+import { findingsOfOldPairs, type OldPair, type VerdictContext } from '../wear/old-pair';
 import { type VisitBlock, visitBlocks } from './blocks';
 import type { VisitContents } from './contents';
 import { findingsOfUses } from './from-uses';
@@ -30,7 +32,7 @@ import { findingsOfUses } from './from-uses';
 export interface VisitFacts {
   startedAt: string;
   patient: { bornOn: string; sizingGroup: SizingGroup; school: SchoolChoice | null };
-  clinic: { school: SchoolChoice };
+  clinic: { school: SchoolChoice; lifeSchool: LifeSchool };
   /** What still holds from an earlier visit. */
   carried: { findings: Findings } | null;
   /** The clinic's departures from the shipped knowledge: those of today, or of the day of issue. */
@@ -179,11 +181,44 @@ function inputsOf(facts: VisitFacts, contents: VisitContents): VisitInputs {
   return {
     facts,
     // What was entered at a question comes after, and counts before, what follows from uses and events.
-    examined: [...(ask ? [findingsOfUses(ask, facts.startedAt)] : []), ...findingsOfSteps(contents)],
+    examined: [
+      ...(ask ? [findingsOfUses(ask, facts.startedAt)] : []),
+      ...oldPairFindings(facts, contents),
+      ...findingsOfSteps(contents),
+    ],
     decided: [reason?.school, reason?.setAside, reason?.decisions],
     pair: [reason?.pair],
     signs: [warnings, ask?.marks, feet?.marks],
   };
+}
+
+/** What follows from the pairs that were brought, read as on the day of the visit. */
+function oldPairFindings(facts: VisitFacts, contents: VisitContents): Findings[] {
+  const pairs = contents['old-pair']?.pairs;
+  return pairs ? [fromOldPairs(pairs, verdictContext(facts, contents))] : [];
+}
+
+const sameContext = (a: VerdictContext, b: VerdictContext): boolean =>
+  a.on === b.on && a.school === b.school && a.weeklyKm === b.weeklyKm;
+const oldPairs = new WeakMap<readonly OldPair[], { context: VerdictContext; findings: Findings }>();
+
+/** Made once for the same pairs in the same context, so that nothing redraws for a new copy of the same. */
+function fromOldPairs(pairs: readonly OldPair[], context: VerdictContext): Findings {
+  const before = oldPairs.get(pairs);
+  if (before && sameContext(before.context, context)) return before.findings;
+  const findings = findingsOfOldPairs(pairs, context);
+  oldPairs.set(pairs, { context, findings });
+  return findings;
+}
+
+/** On what day and under which camp a pair that was brought is judged, and what a week brings. */
+export function verdictContext(
+  { startedAt, clinic }: Pick<VisitFacts, 'startedAt' | 'clinic'>,
+  { ask }: VisitContents,
+): VerdictContext {
+  const said =
+    ask?.findings.body?.weeklyDistance ?? (ask && findingsOfUses(ask, startedAt).body?.weeklyDistance);
+  return { on: dayOf(startedAt), school: clinic.lifeSchool, weeklyKm: said ?? null };
 }
 
 const sameInput = (a: VisitInputs[keyof VisitInputs], b: VisitInputs[keyof VisitInputs]): boolean =>

@@ -59,6 +59,8 @@ export const WEAR_ADJUSTMENT = {
 };
 
 const DAYS_PER_MONTH = 30.44;
+/** A hundred years. */
+const MOST_DAYS = 36_525;
 const DAYS_PER_YEAR = 365.25;
 /** The log speaks for itself once it covers this many days. */
 const LOG_SPEAKS_FROM_DAYS = 21;
@@ -113,7 +115,8 @@ export function wearForecast(input: WearInput): WearForecast {
   if (weekly === null || weekly <= 0) return withoutUse(input, base, shelf);
 
   const used = logSpeaks ? logged : Math.max(logged, (weekly * ageDays) / 7);
-  const dayAt = (amount: number) => ageDays + ((amount - used) / weekly) * 7;
+  // A pair that is hardly worn lasts longer than anybody: no day beyond it is written down.
+  const dayAt = (amount: number) => Math.min(MOST_DAYS, ageDays + ((amount - used) / weekly) * 7);
   const byUse = quantiles((q) => dayAt(lifeQuantile(adjusted, q)));
   const ages = shelf !== null && byUse.q50 > shelf.q50;
   const windowDays = shelf

@@ -130,6 +130,8 @@ describe('replacement window', () => {
       });
       const worn = wearForecast({ ...base, use, log: [{ day: 5, amount: 20 }], ageDays: 3000 });
       expect(worn.state).toBe('in-life');
+      const hardly = wearForecast({ ...base, use, log: [], expectedWeekly: 0.0001 });
+      expect(hardly.windowDays!.q90).toBe(36_525);
     }
   });
 

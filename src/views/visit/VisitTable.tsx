@@ -15,7 +15,7 @@ import { Feet } from './steps/feet/Feet';
 import { HandOver } from './steps/HandOver';
 import { Load } from './steps/Load';
 import { Move } from './steps/Move';
-import { OldPair } from './steps/OldPair';
+import { OldPair } from './steps/old-pair/OldPair';
 import { Reason } from './steps/reason/Reason';
 import { TryOnStep } from './steps/try-on/TryOnStep';
 import { Warnings } from './steps/Warnings';

@@ -1,17 +1,15 @@
 import { useMemo } from 'react';
 import type { CatalogueQuery } from '@/core/catalogue/filter';
 import type { ShoeModel } from '@/core/catalogue/model';
-import type { PairBefore } from '@/core/history/before';
 import { type Candidate, candidatesOf } from '@/core/match/candidates';
 import { type Lineage, lineageOf } from '@/core/match/lineage';
 import type { Excluded, Ranked } from '@/core/match/rank';
 import type { Result } from '@/core/result/result';
 import { type SizedPair, sizePair } from '@/core/sizing/size-pair';
+import { pairsNamed } from '@/core/visit/pairs-named';
 import { useModels } from './use-models';
 import { useRanking } from './use-ranking';
 import { useVisit } from './visit-context';
-
-const NONE_BEFORE: readonly PairBefore[] = [];
 
 export interface CandidatesView {
   /** Best first; only from the shelf where that was asked. */
@@ -33,7 +31,7 @@ export function useCandidates(): {
   problem: string | null;
   retry: () => void;
 } {
-  const { specification, picture, visit, state } = useVisit();
+  const { specification, picture, visit, state, verdictContext } = useVisit();
   const catalogue = useModels();
   const { models } = catalogue;
   const { conditions, mostPrice, inStockOnly } = state.steps.candidates.content;
@@ -42,7 +40,12 @@ export function useCandidates(): {
     (): CatalogueQuery => ({ group, ...(mostPrice === undefined ? {} : { mostPrice }) }),
     [group, mostPrice],
   );
-  const before = state.steps.ask.content.before ?? NONE_BEFORE;
+  const named = state.steps.ask.content.before;
+  const brought = state.steps['old-pair'].content.pairs;
+  const before = useMemo(
+    () => pairsNamed(named ?? [], brought ?? [], verdictContext),
+    [named, brought, verdictContext],
+  );
   const ranked = useRanking(models, specification, query, before);
   const ranking = ranked.answer;
   const candidates = useMemo((): CandidatesView | null => {

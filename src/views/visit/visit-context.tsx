@@ -19,8 +19,15 @@ import type { Specification, Target } from '@/core/prescribe/engine/specificatio
 import type { AskedPair } from '@/core/purpose/pairs';
 import type { VisitBlock } from '@/core/visit/blocks';
 import type { StepContents } from '@/core/visit/contents';
-import { chosenTryOn, readVisit, type VisitOptions, type VisitReading } from '@/core/visit/read-visit';
+import {
+  chosenTryOn,
+  readVisit,
+  type VisitOptions,
+  type VisitReading,
+  verdictContext,
+} from '@/core/visit/read-visit';
 import { stepTable } from '@/core/visit/steps';
+import type { VerdictContext } from '@/core/wear/old-pair';
 import type { Reasoning } from '@/workers/reason-worker';
 import type { Following } from '../use-task';
 import { useModels } from './use-models';
@@ -51,6 +58,8 @@ interface VisitView {
   readOnly: boolean;
   /** Whether the reader may pin, loosen, overrule, set aside and choose the school here. */
   mayDecide: boolean;
+  /** On what day and under which camp a pair that was brought is judged. */
+  verdictContext: VerdictContext;
   /** What a step has loaded and not kept yet (a print, a clip), so that leaving the step does not lose it. */
   held: Map<string, unknown>;
 }
@@ -100,6 +109,8 @@ export function VisitProvider({ visit, store, target, children }: ProviderProps)
   const lit = useMemo(() => findingsBehind(target, rules), [target, rules]);
   const reasoning = useReasoning(entered, options);
   const readOnly = visit.closedAt !== null;
+  const { on, school: lifeSchool, weeklyKm = null } = verdictContext(visit, { ask: state.steps.ask.content });
+  const judged = useMemo(() => ({ on, school: lifeSchool, weeklyKm }), [on, lifeSchool, weeklyKm]);
   const [held] = useState(() => new Map<string, unknown>());
   const view = useMemo(
     () => ({
@@ -118,9 +129,10 @@ export function VisitProvider({ visit, store, target, children }: ProviderProps)
       lit,
       readOnly,
       mayDecide: !readOnly && mayDo(visit.readerRole, 'decide'),
+      verdictContext: judged,
       held,
     }),
-    [visit, store, state, reading, options, reasoning, lit, readOnly, held],
+    [visit, store, state, reading, options, reasoning, lit, readOnly, judged, held],
   );
   return <Context value={view}>{children}</Context>;
 }

@@ -105,15 +105,15 @@ test('a record that was begun twice is folded into one and taken apart; who asks
     await page.getByRole('link', { name: 'Two records, one person?' }).click();
     await page.waitForLoadState('networkidle');
     const keep = page.getByRole('button', {
-      name: /^Keep this record: Brona Inskip, born \d\d\.\d\d\.\d{4}$/,
+      name: /^Keep this record: Alder Brightwell, born \d\d\.\d\d\.\d{4}$/,
     });
     await keep.click();
     await page.getByRole('button', { name: 'Fold them' }).click();
     await expect(page.getByText('No two records look like one person.')).toBeVisible();
-    await page.goto(`${origin}/patients?q=Inskipp`);
-    await expect(page.getByText('Nobody’s name holds “Inskipp”')).toBeVisible();
+    await page.goto(`${origin}/patients?q=Brightwelll`);
+    await expect(page.getByText('Nobody’s name holds “Brightwelll”')).toBeVisible();
     await settled(page, `${origin}/patients/duplicates`);
-    await page.getByRole('button', { name: 'Take apart: Brona Inskipp' }).click();
+    await page.getByRole('button', { name: 'Take apart: Alder Brightwelll' }).click();
     await expect(page.getByText('Two records again')).toBeVisible();
 
     // What was agreed to, on the patient's page.

@@ -58,11 +58,10 @@ export const fits = (page: Page, where: string): Promise<void> =>
     .toBeLessThanOrEqual(0);
 
 export async function openDemoVisit(page: Page): Promise<string> {
-  await page.goto(`${origin()}/today`);
-  await page
-    .getByRole('link', { name: /Odran Pell/ })
-    .first()
-    .click();
+  // Today lists the first of those in the room: other journeys may have begun many visits.
+  await page.goto(`${origin()}/patients?q=Pell`);
+  await page.getByRole('link', { name: /Pell/ }).first().click();
+  await page.getByRole('button', { name: 'Go on with the visit' }).click();
   await page.locator('[data-visit]').waitFor();
   return page.url().split('#')[0]!;
 }

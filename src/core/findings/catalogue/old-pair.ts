@@ -1,5 +1,14 @@
-import { choice, number, set } from '../finding-kinds';
+import { choice, number, set, YES_NO } from '../finding-kinds';
 import { assumed, FLAT, RULES } from './about';
+
+/** Follows from the signs, the use and the age of the pair that did most of the miles. */
+const FROM_THE_PAIR = {
+  scope: 'body',
+  step: null,
+  askedIn: 'old-pair',
+  seconds: 60,
+  carries: false,
+} as const;
 
 /** What the patient came in. */
 export const OLD_PAIR_FINDINGS = {
@@ -9,7 +18,7 @@ export const OLD_PAIR_FINDINGS = {
     seconds: 20,
     carries: false,
     prior: FLAT,
-    readBy: 'forecasts wear; what the pair showed is read from its signs',
+    readBy: 'says how likely it is spent; what the pair showed is read from its signs',
   }),
   oldPairDistance: number('Distance in it', 'km', [0, 1500], [0, 8000], {
     scope: 'body',
@@ -17,7 +26,7 @@ export const OLD_PAIR_FINDINGS = {
     seconds: 20,
     carries: false,
     prior: FLAT,
-    readBy: 'forecasts wear; what the pair showed is read from its signs',
+    readBy: 'says how likely it is spent; what the pair showed is read from its signs',
   }),
   oldPairDrop: number('Its drop', 'mm', [0, 15], [0, 25], {
     scope: 'body',
@@ -60,4 +69,14 @@ export const OLD_PAIR_FINDINGS = {
       readBy: RULES,
     },
   ),
+  oldPairVerdict: choice(
+    'It',
+    { suits: 'suited', soft: 'was too soft or held too little', loose: 'was too narrow or too loose' },
+    { ...FROM_THE_PAIR, prior: FLAT, readBy: RULES },
+  ),
+  oldPairSpent: choice('It is spent', YES_NO, {
+    ...FROM_THE_PAIR,
+    prior: assumed({ shares: { no: 0.6, yes: 0.4 } }),
+    readBy: 'said before any reasoning where something aches: a spent pair is replaced first',
+  }),
 } as const;

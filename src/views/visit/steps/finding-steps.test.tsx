@@ -9,7 +9,7 @@ import { Ask } from './ask/Ask';
 import { Feet } from './feet/Feet';
 import { Load } from './Load';
 import { Move } from './Move';
-import { OldPair } from './OldPair';
+import { OldPair } from './old-pair/OldPair';
 
 const SCREENS: Record<FindingStep, ReactNode> = {
   ask: <Ask />,

@@ -9,6 +9,8 @@ import { Field } from '@/ui/fields/Field';
 /** How each amount is read from what is typed. */
 const READERS = {
   min: (text) => parseNumber(text, 'Minutes are a number.'),
+  hours: (text) => parseIn('hours', text),
+  mm2: (text) => parseNumber(text, 'Square millimetres are a number.'),
   days: (text) => parseNumber(text, 'Days are a number.'),
   months: (text) => parseIn('months', text),
   km: parseDistance,
@@ -53,7 +55,7 @@ export function Amount({ label, unit, value, most, disabled, onChange }: AmountP
             onChange={({ target }) => take(target.value)}
             {...control}
           />
-          <span className="text-faint">{unit}</span>
+          <span className="text-faint">{unit === 'mm2' ? 'mm²' : unit}</span>
         </span>
       )}
     </Field>

@@ -1,10 +1,13 @@
 import { lazy } from 'react';
+import { SIDES } from '@/core/findings/finding-kinds';
 import { SCHOOL_CHOICES } from '@/core/knowledge/schools';
 import { shoeValues } from '@/core/prescribe/engine/shoe-values';
 import { LIMITS_OF_USE } from '@/core/safety/cautions';
 import { minimalistIndexOf, type ShoeIndex } from '@/core/shoe/minimalist-index';
 import { MOTION_CONTROL_MOST, motionControlScaleOf } from '@/core/shoe/motion-control-scale';
 import { mapTable } from '@/core/tables/keys-of';
+import { mainPair, verdictOfPair } from '@/core/wear/old-pair';
+import { verdictInWords } from '@/core/wear/verdict';
 import { Choice } from '@/ui/fields/Choice';
 import { Sections } from '../../Sections';
 import { useVisit } from '../../visit-context';
@@ -23,6 +26,24 @@ const AskNext = lazy(() => import('./AskNext').then((part) => ({ default: part.A
 const LeftRight = lazy(() => import('./LeftRight').then((part) => ({ default: part.LeftRight })));
 const Schools = lazy(() => import('./Schools').then((part) => ({ default: part.Schools })));
 const WhatIf = lazy(() => import('./WhatIf').then((part) => ({ default: part.WhatIf })));
+
+/** A spent pair in which something aches is said before any reasoning: it is replaced first, and the rest looked at again. */
+function SpentFirst() {
+  const { picture, state, verdictContext } = useVisit();
+  const main = mainPair(state.steps['old-pair'].content.pairs ?? []);
+  const aches = SIDES.some((side) => {
+    const { pain } = picture[side];
+    return Array.isArray(pain) && pain.length > 0;
+  });
+  if (!main || !aches || picture.body.oldPairSpent !== 'yes') return null;
+  const [spent] = verdictInWords(verdictOfPair(main, verdictContext));
+  return (
+    <p role="status" className="text-hold">
+      <strong>{main.title}</strong>: {spent} Something aches: replace the pair first, and see what is left of
+      it.
+    </p>
+  );
+}
 
 /** Why the shoe is what it is, and what a clinician makes of it. */
 export function Reason() {
@@ -48,6 +69,7 @@ export function Reason() {
           Rules {specification.knowledge}. <a href={`/visits/${visit.id}/rationale`}>Printable rationale</a>
         </p>
       </div>
+      <SpentFirst />
       <Deadlocks />
       <Sections
         label="Parts of the reasoning"

@@ -2,13 +2,15 @@ import { lazy } from 'react';
 import { optionsIn } from '@/core/findings/findings';
 import { greaterOf } from '@/core/findings/picture';
 import { type BenchAnswers, signsOfUse } from '@/core/shoe/bench/read-bench';
-import { FindingField } from '../FindingField';
-import { Sections } from '../Sections';
-import { useFinding, useStepContent } from '../use-findings';
-import { useVisit } from '../visit-context';
+import { FindingField } from '../../FindingField';
+import { Sections } from '../../Sections';
+import { useFinding, useStepContent } from '../../use-findings';
+import { useVisit } from '../../visit-context';
 
+const PairsBrought = lazy(() => import('./PairsBrought').then((part) => ({ default: part.PairsBrought })));
+const Soles = lazy(() => import('./Soles').then((part) => ({ default: part.Soles })));
 const BenchTest = lazy(() =>
-  import('../../bench/BenchTest').then(({ BenchTest: View }) => ({ default: View })),
+  import('../../../bench/BenchTest').then(({ BenchTest: View }) => ({ default: View })),
 );
 
 /** What the patient came in: age, distance, signs; and the ten tests of it. */
@@ -17,7 +19,9 @@ export function OldPair() {
     <Sections
       label="Parts of the old pair"
       parts={[
-        { id: 'history', title: 'History and signs', content: <History /> },
+        { id: 'pairs', title: 'Pairs brought', content: <PairsBrought /> },
+        { id: 'soles', title: 'Soles', content: <Soles /> },
+        { id: 'history', title: 'In short', content: <History /> },
         {
           id: 'bench',
           title: 'Bench test',
@@ -31,6 +35,10 @@ export function OldPair() {
 function History() {
   return (
     <div className="grid gap-4">
+      <p className="text-faint max-w-prose">
+        For a pair that is not here: what the patient tells. What is entered here counts before what follows
+        from a pair that was brought.
+      </p>
       <div className="flex flex-wrap gap-6">
         <FindingField id="oldPairAge" />
         <FindingField id="oldPairDistance" />

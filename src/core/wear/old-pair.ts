@@ -1,0 +1,170 @@
+import { daysBetween, type IsoDay } from '../calendar/days';
+import type { Findings } from '../findings/picture';
+import type { FeatureValues } from '../shoe/features';
+import { isKeyOf } from '../tables/keys-of';
+import { agesOnTheShelf, CLOCK_OF_USE, priorLifeOf, SHELF_YEARS, type Use, usedUpAfter } from './clocks';
+import type { LifeSchool } from './life-schools';
+import type { SignAnswers } from './signs';
+import { isTakenForSpent, takenToFit, type Verdict, verdictOf } from './verdict';
+import { SMOOTH_PATCH_MM2, type WearMap } from './wear-map';
+
+/** How much of its use was errands: distance that nobody counts. */
+export const ERRANDS = { none: 'none', some: 'some', much: 'much' } as const;
+export type Errands = keyof typeof ERRANDS;
+/** What they add to what was counted. Ours. */
+const ERRANDS_ADD: Readonly<Record<Errands, number>> = { none: 1, some: 1.15, much: 1.35 };
+
+/** A pair that the patient brought. */
+export interface OldPair {
+  id: string;
+  title: string;
+  /** Of the catalogue. */
+  model?: string | undefined;
+  /** Handed over by this clinic. */
+  pair?: string | undefined;
+  use: Use;
+  /** Did most of the miles. */
+  isMain?: boolean | undefined;
+  madeOn?: IsoDay | undefined;
+  boughtOn?: IsoDay | undefined;
+  firstWornOn?: IsoDay | undefined;
+  /** In the unit of its clock. */
+  amount?: number | undefined;
+  errands?: Errands | undefined;
+  /** Stood in its box: stiff and unworn. */
+  isUnworn?: boolean | undefined;
+  /** Smooth patch of a slip-rated sole, mm². */
+  smoothPatchMm2?: number | undefined;
+  signs?: SignAnswers | undefined;
+  wear?: WearMap | undefined;
+  values?: FeatureValues | undefined;
+}
+
+/** What else a verdict rests on. */
+export interface VerdictContext {
+  on: IsoDay;
+  school: LifeSchool;
+  /** What the patient says a week brings, km; counts where nobody knows how far the pair went. */
+  weeklyKm?: number | null;
+}
+
+const DAYS_PER_YEAR = 365.25;
+/** Where neither use nor age is known: people bring pairs that they doubt. Ours. */
+const UNKNOWN_USE = 0.4;
+
+/** How much a pair was used, in the unit of its clock, and where that comes from; null where nothing says it. */
+export function usedOf(
+  { use, amount, errands = 'none', firstWornOn, isUnworn }: OldPair,
+  { on, weeklyKm }: VerdictContext,
+): { amount: number; from: 'said' | 'estimated' } | null {
+  if (isUnworn) return { amount: 0, from: 'said' };
+  if (amount !== undefined) return { amount: amount * ERRANDS_ADD[errands], from: 'said' };
+  if (CLOCK_OF_USE[use] !== 'km' || firstWornOn === undefined || !weeklyKm) return null;
+  const weeks = Math.max(0, daysBetween(firstWornOn, on)) / 7;
+  return { amount: weeks * weeklyKm * ERRANDS_ADD[errands], from: 'estimated' };
+}
+
+/**
+ * Chance that a pair is used up by its use and its age alone: the share of such pairs that would be, by whichever of the two has
+ * gone further.
+ */
+export function priorSpentOf(pair: OldPair, context: VerdictContext): number {
+  const { life } = priorLifeOf(pair.use, context.school);
+  const used = usedOf(pair, context);
+  const since = pair.madeOn ?? pair.boughtOn ?? pair.firstWornOn;
+  const years = since === undefined ? null : daysBetween(since, context.on) / DAYS_PER_YEAR;
+  const byAge = years !== null && agesOnTheShelf(pair.use) ? usedUpAfter(SHELF_YEARS, years) : 0;
+  if (used === null) return since === undefined ? UNKNOWN_USE : Math.max(UNKNOWN_USE / 2, byAge);
+  return Math.max(usedUpAfter(life, used.amount), byAge);
+}
+
+/** A slip-rated sole with too large a smooth patch is at its end whatever its foam does. */
+export const isWornSmooth = ({ smoothPatchMm2, values }: OldPair): boolean =>
+  values?.tread === 'slip-rated' && (smoothPatchMm2 ?? 0) > SMOOTH_PATCH_MM2;
+
+/** Spent? and does it suit? of one pair that was brought. */
+export const verdictOfPair = (pair: OldPair, context: VerdictContext): Verdict =>
+  verdictOf(pair.signs ?? {}, isWornSmooth(pair) ? 0.999 : priorSpentOf(pair, context));
+
+/** From so long on, a pair that stood in its box is never called new, years: its foam is checked first. Ours. */
+const LONG_STORED_YEARS = 2;
+
+/** What is said of a pair before its verdict: long stored foam, a smooth patch, use that was estimated. */
+export function noticesOf(pair: OldPair, context: VerdictContext): string[] {
+  const since = pair.madeOn ?? pair.boughtOn;
+  const years = since === undefined ? 0 : daysBetween(since, context.on) / DAYS_PER_YEAR;
+  return [
+    ...(pair.isUnworn && agesOnTheShelf(pair.use) && years >= LONG_STORED_YEARS
+      ? [
+          `Unworn, but ${Math.round(years)} years old: foam ages in its box. Press it and fold it before anybody calls it new.`,
+        ]
+      : []),
+    ...(isWornSmooth(pair)
+      ? [`A smooth patch over ${SMOOTH_PATCH_MM2} mm²: this sole no longer grips, whatever its foam does.`]
+      : []),
+    ...(usedOf(pair, context)?.from === 'estimated'
+      ? ['Its distance is estimated from the week and its first day.']
+      : []),
+  ];
+}
+
+/** The pair that did most of the miles; the first where nobody said. */
+export const mainPair = (pairs: readonly OldPair[]): OldPair | null =>
+  pairs.find(({ isMain }) => isMain) ?? pairs[0] ?? null;
+
+const CATEGORY = {
+  neutral: 'neutral',
+  structured: 'structured',
+  stability: 'stability',
+  'motion-control': 'stability',
+  maximal: 'maximal',
+  minimal: 'minimal',
+} as const;
+
+type Signs = NonNullable<NonNullable<Findings['body']>['oldPairSigns']>;
+
+/** Signs of use in the words of the old pair’s findings. Inner creases after much use are age, and ask nothing of the next pair. */
+function signsOf({ signs = {} }: OldPair): Signs | undefined {
+  const found: Signs = [];
+  if (signs.creases === 'inner-early') found.push('midsole-creased');
+  if (signs.fold === 'none') found.push('folds-flat');
+  // An ache that began lately, in a pair that was good, is the pair's age; one from the start is the pair.
+  if (signs.ache === 'since-new') found.push('new-aches');
+  if (signs.counter === 'broken') found.push('counter-broken');
+  if (signs.tilt === 'inner' || signs.tilt === 'outer') found.push('tilts');
+  if (signs.through === 'yes') found.push('worn-through');
+  if (signs.pattern === 'yes') found.push('pattern-worn');
+  return Object.keys(signs).length > 0 ? found : undefined;
+}
+
+/** What follows from the pairs that were brought: age, use, drop, kind and signs of the one that did most of the miles, and both answers. */
+export function findingsOfOldPairs(pairs: readonly OldPair[], context: VerdictContext): Findings {
+  const main = mainPair(pairs);
+  if (!main) return {};
+  const { firstWornOn, values, use } = main;
+  const used = usedOf(main, context);
+  const verdict = verdictOfPair(main, context);
+  const category = String(values?.category);
+  const drop = values?.drop;
+  const signs = signsOf(main);
+  const fits = takenToFit(verdict);
+  const spent = isTakenForSpent(verdict);
+  return {
+    body: {
+      ...(firstWornOn === undefined
+        ? {}
+        : {
+            oldPairAge: Math.min(240, Math.max(0, Math.round(daysBetween(firstWornOn, context.on) / 30.44))),
+          }),
+      ...(used && CLOCK_OF_USE[use] === 'km'
+        ? { oldPairDistance: Math.min(8000, Math.round(used.amount)) }
+        : {}),
+      ...(typeof drop === 'number' && drop <= 25 ? { oldPairDrop: drop } : {}),
+      ...(isKeyOf(CATEGORY, category) ? { oldPairCategory: CATEGORY[category] } : {}),
+      ...(signs ? { oldPairSigns: signs } : {}),
+      // Without a sign nobody has looked at it: use alone says nothing of how it suits.
+      ...(fits !== null && signs ? { oldPairVerdict: fits } : {}),
+      ...(spent === null ? {} : { oldPairSpent: spent ? ('yes' as const) : ('no' as const) }),
+    },
+  };
+}

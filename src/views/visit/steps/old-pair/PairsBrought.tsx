@@ -1,0 +1,256 @@
+import { useState } from 'react';
+import { modelTitle, type ShoeModel } from '@/core/catalogue/model';
+import { valuesToKeep } from '@/core/history/before';
+import { FEATURES } from '@/core/shoe/features';
+import { keysOf } from '@/core/tables/keys-of';
+import { omitUndefined } from '@/core/tables/omit-undefined';
+import { CLOCK_OF_USE, CLOCKS, madeForUse } from '@/core/wear/clocks';
+import { ERRANDS, mainPair, type OldPair } from '@/core/wear/old-pair';
+import { SIGNS, type SignId } from '@/core/wear/signs';
+import { Choice } from '@/ui/fields/Choice';
+import { Select } from '@/ui/fields/Select';
+import { ModelPicker } from '../../ModelPicker';
+import { useStepContent } from '../../use-findings';
+import { useOwnPairs } from '../../use-own-pairs';
+import { useVisit } from '../../visit-context';
+import { Amount } from '../ask/Amount';
+import { PairVerdict } from './PairVerdict';
+
+export type Part = { [K in keyof OldPair]?: OldPair[K] | undefined };
+
+/** The pairs that were brought, one of them under the hands: what it is, how it was used, what it shows, and both answers. */
+export function useOldPairs() {
+  const { readOnly } = useVisit();
+  const { content, change } = useStepContent('old-pair');
+  const pairs: readonly OldPair[] = content.pairs ?? [];
+  const [picked, pick] = useState<string | null>(null);
+  const pair = pairs.find(({ id }) => id === picked) ?? mainPair(pairs);
+  const keep = (next: readonly OldPair[]) =>
+    change({ pairs: next.length > 0 ? next.map((entry) => omitUndefined<OldPair>(entry)) : undefined });
+  return {
+    readOnly,
+    pairs,
+    pair,
+    pick,
+    add: (added: OldPair) => {
+      keep([...pairs, added]);
+      pick(added.id);
+    },
+    put: (id: string, part: Part) =>
+      keep(pairs.map((entry) => (entry.id === id ? omitUndefined<OldPair>({ ...entry, ...part }) : entry))),
+    /** One pair did most of the miles. */
+    setMain: (id: string) => keep(pairs.map((entry) => ({ ...entry, isMain: entry.id === id || undefined }))),
+    remove: (id: string) => keep(pairs.filter((entry) => entry.id !== id)),
+  };
+}
+
+const fromModel = (title: string, model: ShoeModel | null): OldPair => ({
+  id: crypto.randomUUID(),
+  title,
+  use: model ? madeForUse(model.features) : 'road-running',
+  ...(model
+    ? {
+        model: model.id,
+        values: {
+          ...valuesToKeep(model.features),
+          ...(model.features.category === undefined ? {} : { category: model.features.category }),
+          ...(model.features.tread === undefined ? {} : { tread: model.features.tread }),
+        },
+      }
+    : {}),
+});
+
+/** Naming the pairs and looking at one of them. */
+export function PairsBrought() {
+  const brought = useOldPairs();
+  const { pairs, pair, readOnly } = brought;
+  return (
+    <div className="grid gap-3">
+      <div className="flex flex-wrap gap-x-6 gap-y-2 items-end">
+        {pairs.length > 0 && (
+          <fieldset>
+            <legend className="sr-only">Pairs that were brought</legend>
+            <div className="flex flex-wrap gap-2">
+              {pairs.map((entry) => (
+                <label key={entry.id} className={`press ${entry === pair ? 'press-main' : ''}`}>
+                  <input
+                    type="radio"
+                    name="old-pair"
+                    className="sr-only"
+                    checked={entry === pair}
+                    onChange={() => brought.pick(entry.id)}
+                  />
+                  {entry.title}
+                </label>
+              ))}
+            </div>
+          </fieldset>
+        )}
+        <ModelPicker
+          label="A pair that was brought"
+          disabled={readOnly || pairs.length >= 6}
+          onPick={(title, model) => brought.add(fromModel(title, model))}
+        />
+        <FromThisClinic brought={brought} />
+      </div>
+      {pair && (
+        <div className="grid grid-cols-[1fr_16rem] gap-6">
+          <div className="grid gap-2 content-start min-w-0">
+            <HowUsed key={pair.id} pair={pair} brought={brought} />
+            <Signs pair={pair} brought={brought} />
+          </div>
+          <PairVerdict pair={pair} />
+        </div>
+      )}
+    </div>
+  );
+}
+
+type Brought = ReturnType<typeof useOldPairs>;
+
+/** Pairs that this clinic handed over: what is known of them is not typed again. */
+function FromThisClinic({ brought }: { brought: Brought }) {
+  const { visit } = useVisit();
+  const own = useOwnPairs(visit.patient.id);
+  const left = (own.pairs ?? []).filter(({ id }) => brought.pairs.every((entry) => entry.pair !== id));
+  if (brought.readOnly || left.length === 0) return null;
+  return (
+    <div className="flex flex-wrap gap-2 items-baseline">
+      <span className="text-faint">From this clinic:</span>
+      {left.slice(0, 3).map(({ id, model, startedOn, forecast }) => (
+        <button
+          key={id}
+          type="button"
+          className="press"
+          onClick={() =>
+            brought.add(
+              omitUndefined<OldPair>({
+                ...fromModel(modelTitle(model), model),
+                pair: id,
+                firstWornOn: startedOn,
+                amount: forecast.used === null ? undefined : Math.round(forecast.used),
+              }),
+            )
+          }
+        >
+          {modelTitle(model)}
+        </button>
+      ))}
+    </div>
+  );
+}
+
+function HowUsed({ pair, brought }: { pair: OldPair; brought: Brought }) {
+  const { readOnly, put } = brought;
+  const day = (key: 'madeOn' | 'boughtOn' | 'firstWornOn', label: string) => (
+    <label>
+      <span className="block text-faint">{label}</span>
+      <input
+        type="date"
+        value={pair[key] ?? ''}
+        disabled={readOnly}
+        onChange={({ target }) => put(pair.id, { [key]: target.value || undefined })}
+      />
+    </label>
+  );
+  const clock = CLOCK_OF_USE[pair.use];
+  return (
+    <div className="flex flex-wrap gap-x-4 gap-y-2 items-end">
+      <Select
+        label="Used for"
+        options={FEATURES.use.options}
+        value={pair.use}
+        disabled={readOnly}
+        onChange={(use) => use && put(pair.id, { use })}
+      />
+      {day('firstWornOn', 'First worn')}
+      {day('boughtOn', 'Bought')}
+      {day('madeOn', 'Made')}
+      <span className="grid">
+        <span className="text-faint">{clock === 'km' ? 'Distance' : CLOCKS[clock].label}</span>
+        <Amount
+          label={`How much ${pair.title} was used`}
+          unit={clock === 'km' ? 'km' : clock === 'days-worn' ? 'days' : 'hours'}
+          value={pair.amount}
+          most={20_000}
+          disabled={readOnly}
+          onChange={(amount) => put(pair.id, { amount })}
+        />
+      </span>
+      <Choice
+        label="Errands in it"
+        options={ERRANDS}
+        value={pair.errands}
+        onChange={(errands) => put(pair.id, { errands })}
+      />
+      {pair.values?.tread === 'slip-rated' && (
+        <span className="grid">
+          <span className="text-faint">Smooth patch</span>
+          <Amount
+            label={`Smooth patch of ${pair.title}`}
+            unit="mm2"
+            value={pair.smoothPatchMm2}
+            most={20_000}
+            disabled={readOnly}
+            onChange={(smoothPatchMm2) => put(pair.id, { smoothPatchMm2 })}
+          />
+        </span>
+      )}
+      <span className="flex gap-4 pb-1.5">
+        <label>
+          <input
+            type="checkbox"
+            checked={mainPair(brought.pairs) === pair}
+            disabled={readOnly}
+            onChange={() => brought.setMain(pair.id)}
+          />{' '}
+          did most of the miles
+        </label>
+        <label>
+          <input
+            type="checkbox"
+            checked={pair.isUnworn ?? false}
+            disabled={readOnly}
+            onChange={({ target }) => put(pair.id, { isUnworn: target.checked || undefined })}
+          />{' '}
+          unworn
+        </label>
+        <button
+          type="button"
+          className="press press-quiet"
+          disabled={readOnly}
+          onClick={() => brought.remove(pair.id)}
+        >
+          remove
+        </button>
+      </span>
+    </div>
+  );
+}
+
+/** Nine signs by tap; how the next one is looked at stands beside the answers. */
+function Signs({ pair, brought }: { pair: OldPair; brought: Brought }) {
+  const put = (sign: SignId, value: string | undefined) => {
+    const { [sign]: _, ...rest } = pair.signs ?? {};
+    const signs = value === undefined ? rest : { ...rest, [sign]: value };
+    brought.put(pair.id, { signs: Object.keys(signs).length > 0 ? signs : undefined });
+  };
+  return (
+    <div className="grid grid-cols-[12.5rem_1fr] gap-x-3 gap-y-1 items-center">
+      {keysOf(SIGNS).map((sign) => (
+        <div key={sign} className="contents" data-sign={sign}>
+          <span className="leading-tight" title={SIGNS[sign].how}>
+            {SIGNS[sign].label}
+          </span>
+          <Choice<string>
+            quiet
+            label={SIGNS[sign].label}
+            options={SIGNS[sign].options}
+            value={pair.signs?.[sign]}
+            onChange={(value) => put(sign, value)}
+          />
+        </div>
+      ))}
+    </div>
+  );
+}
