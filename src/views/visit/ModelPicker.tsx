@@ -6,6 +6,8 @@ import { useModels } from './use-models';
 
 /** Most models that are listed at once; more words narrow them. */
 const LISTED = 30;
+const AS_WRITTEN = 'as-written';
+const OPTION = 'px-2 py-1 cursor-pointer data-[focused]:bg-desk outline-none';
 
 interface Props {
   label: string;
@@ -18,49 +20,52 @@ interface Props {
 export function ModelPicker({ label, disabled, onPick }: Props) {
   const { models, problem } = useModels();
   const [words, setWords] = useState('');
+  const [picked, setPicked] = useState(0);
+  const typed = words.trim();
   const found = useMemo(
-    () => (words.trim() === '' ? [] : filterModels(models ?? [], { words }).matching.slice(0, LISTED)),
-    [models, words],
+    () => (typed === '' ? [] : filterModels(models ?? [], { words: typed }).matching.slice(0, LISTED)),
+    [models, typed],
   );
   const pick = (title: string, model: ShoeModel | null) => {
-    if (title.trim() === '') return;
-    onPick(title.trim(), model);
+    onPick(title, model);
     setWords('');
+    // A new box, so that emptying it does not open its list again.
+    setPicked((count) => count + 1);
   };
   return (
     <ComboBox
+      key={picked}
+      autoFocus={picked > 0}
+      // Any of its words names a model: the list is filtered already.
+      defaultFilter={() => true}
       allowsCustomValue
+      // What is pasted opens the list before its lines have come.
+      allowsEmptyCollection
       isDisabled={disabled}
       inputValue={words}
       onInputChange={setWords}
-      items={found}
       selectedKey={null}
       onSelectionChange={(key) => {
         const model = found.find(({ id }) => id === key);
         if (model) pick(modelTitle(model), model);
+        else if (key === AS_WRITTEN && typed !== '') pick(typed, null);
       }}
       className="grid gap-0.5 w-96"
     >
       <Label className="text-faint">{label}</Label>
-      <span className="flex gap-2">
-        <Input className="grow" maxLength={200} placeholder="maker, name, version" />
-        {words.trim() !== '' && found.length === 0 && (
-          <button type="button" className="press" onClick={() => pick(words, null)}>
-            Take as written
-          </button>
-        )}
-      </span>
+      <Input maxLength={200} placeholder="maker, name, version" />
       {problem && <span className="problem">{problem}</span>}
       <Popover className="bg-paper border border-rule max-h-72 overflow-auto min-w-80">
-        <ListBox<ShoeModel> className="outline-none">
-          {(model) => (
-            <ListBoxItem
-              id={model.id}
-              textValue={modelTitle(model)}
-              className="px-2 py-1 cursor-pointer data-[focused]:bg-desk outline-none"
-            >
+        <ListBox className="outline-none">
+          {found.map((model) => (
+            <ListBoxItem key={model.id} id={model.id} textValue={modelTitle(model)} className={OPTION}>
               {modelTitle(model)}
               {model.status === 'discontinued' && <span className="text-faint"> no longer made</span>}
+            </ListBoxItem>
+          ))}
+          {typed !== '' && (
+            <ListBoxItem id={AS_WRITTEN} textValue={typed} className={`${OPTION} italic`}>
+              {models === null ? 'reading the catalogue … take' : 'take'} “{typed}” as written
             </ListBoxItem>
           )}
         </ListBox>

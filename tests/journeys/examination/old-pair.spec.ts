@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { newVisit, press, saved, signIn, tabTo } from '../keyboard';
-import { panel } from '../reasoning/past-patients';
+import { enter, panel } from '../reasoning/past-patients';
 import { open } from './devices';
 
 const ago = (days: number) => new Date(Date.now() - days * 86_400_000).toISOString().slice(0, 10);
@@ -9,19 +9,16 @@ test('a pair that was brought: verdict, what moved it, and what it does to the s
   page,
 }) => {
   await signIn(page);
-  await newVisit(page, 'Wornout');
-  await open(page, 'ask', 'What for');
-  await page.getByRole('checkbox', { name: 'road running' }).check({ force: true });
-  await open(page, 'move', 'Watch');
-  for (const side of ['left', 'right'])
-    await page
-      .getByRole('group', { name: `Rolls more than when standing, ${side}` })
-      .getByRole('radio', { name: /in/ })
-      .first()
-      .check({ force: true });
+  const { visitId } = await newVisit(page, 'Wornout');
+  await enter(page, visitId, 'ask', { body: { activities: ['road-running'] }, left: { pain: ['shin'] } });
+  await enter(page, visitId, 'move', { left: { roll: 'in' }, right: { roll: 'in' } });
+  await page.reload();
   await open(page, 'old-pair', 'Pairs brought');
   await page.getByLabel('A pair that was brought').fill('Longshore');
-  await page.getByRole('option').first().click();
+  await page
+    .getByRole('option', { name: /Longshore \d/ })
+    .first()
+    .click();
   await page.getByLabel('First worn').fill(ago(40));
   await page.getByLabel(/^How much .* was used$/).fill('60');
   const answers = page.getByRole('region', { name: 'Both answers' });
@@ -33,7 +30,7 @@ test('a pair that was brought: verdict, what moved it, and what it does to the s
   await tabTo(page, creases.locator('input').first());
   await page.keyboard.press('2');
   await expect(answers).toContainText(
-    /It was too soft, or held too little \(9\d %\)|It probably was too soft/,
+    /It was too soft, or held too little \(\d\d %\)/,
   );
   await expect(answers).toContainText('Midsole creased or buckled spoke most for it');
   await expect(answers).toContainText(/Has life left/);
@@ -42,7 +39,7 @@ test('a pair that was brought: verdict, what moved it, and what it does to the s
 
   // A second pair did most of the miles: old, spent, and said so before any reasoning where something aches.
   await page.getByLabel('A pair that was brought').fill('Old harbour trainer');
-  await page.getByRole('button', { name: 'Take as written' }).click();
+  await page.getByRole('option', { name: /as written/ }).click();
   await page.getByLabel(/^How much .* was used$/).fill('1100');
   await page.getByRole('checkbox', { name: 'did most of the miles' }).check();
   await page
@@ -50,12 +47,6 @@ test('a pair that was brought: verdict, what moved it, and what it does to the s
     .getByRole('radio', { name: /lately/ })
     .check({ force: true });
   await expect(answers).toContainText(/Spent \(9\d %\)/);
-  await page.evaluate(() => {
-    location.hash = 'ask';
-  });
-  await page.getByRole('tab', { name: 'Aches', exact: true }).click();
-  const ache = page.getByRole('group', { name: /left/i }).getByRole('button').first();
-  await ache.click();
   await saved(page);
   await page.evaluate(() => {
     location.hash = 'reason';
@@ -68,7 +59,7 @@ test('soles are graded by touch and by digit, and read three ways', async ({ pag
   await newVisit(page, 'Soles');
   await open(page, 'old-pair', 'Pairs brought');
   await page.getByLabel('A pair that was brought').fill('Market boot');
-  await page.getByRole('button', { name: 'Take as written' }).click();
+  await page.getByRole('option', { name: /as written/ }).click();
   await page.getByRole('tab', { name: 'Soles' }).click();
   const zone = (name: string) => page.getByRole('button', { name: new RegExp(`^${name}:`) });
   await zone('left heel, outer').focus();
