@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import { modelTitle, type ShoeModel } from '@/core/catalogue/model';
 import { valuesToKeep } from '@/core/history/before';
 import { FEATURES } from '@/core/shoe/features';
@@ -12,7 +11,7 @@ import { Select } from '@/ui/fields/Select';
 import { ModelPicker } from '../../ModelPicker';
 import { useStepContent } from '../../use-findings';
 import { useOwnPairs } from '../../use-own-pairs';
-import { useVisit } from '../../visit-context';
+import { useHeld, useVisit } from '../../visit-context';
 import { Amount } from '../ask/Amount';
 import { PairVerdict } from './PairVerdict';
 
@@ -23,7 +22,8 @@ export function useOldPairs() {
   const { readOnly } = useVisit();
   const { content, change } = useStepContent('old-pair');
   const pairs: readonly OldPair[] = content.pairs ?? [];
-  const [picked, pick] = useState<string | null>(null);
+  // The pair under the hands is the same under “Soles”.
+  const [picked, pick] = useHeld<string | null>('old-pair', null);
   const pair = pairs.find(({ id }) => id === picked) ?? mainPair(pairs);
   const keep = (next: readonly OldPair[]) =>
     change({ pairs: next.length > 0 ? next.map((entry) => omitUndefined<OldPair>(entry)) : undefined });
