@@ -239,12 +239,13 @@ describe('handing over', () => {
   it('logs use, shows the window in Today, and retires the pair', async () => {
     const { patientId, visitId } = await ready();
     await save(visitId, 'warnings', { checked: true });
-    const { pairId } = await issue(visitId, { surface: 'hard', weeklyKm: 20 });
+    const { pairId } = await issue(visitId, { surface: 'hard', weeklyUse: 5 });
     const log = (entry: object) =>
       asTenant(me, (tenant) => logPair(tenant, pairId, { on: today(), ...entry }));
     expect((await refusal(log({}))).extra.errors?.[0]?.path).toEqual(['distanceKm']);
     expect((await refusal(log({ on: '2001-01-01', distanceKm: 5 }))).extra.errors?.[0]?.path).toEqual(['on']);
-    await log({ distanceKm: 900 });
+    // An everyday pair counts the days on which it was worn.
+    await log({ amount: 1500 });
     const kinds = (await asTenant(me, readToday))
       .filter((item) => item.patient.id === patientId)
       .map((item) => item.kind);

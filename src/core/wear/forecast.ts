@@ -126,9 +126,11 @@ export function wearForecast(input: WearInput): WearForecast {
         q90: Math.min(byUse.q90, shelf.q90),
       }
     : byUse;
+  // Never later than the window begins: where lives differ widely, that comes before two thirds of the middle one.
   const startNextDay = Math.min(
     dayAt(life.q50 * BRING_IN_AT),
     (shelf?.q50 ?? Number.POSITIVE_INFINITY) * BRING_IN_AT,
+    windowDays.q10,
   );
   return {
     ...base,
@@ -161,7 +163,7 @@ function withoutUse(
       state: 'unknown',
       dominates: 'the use: nobody said how much, and no calendar is stated for this kind',
     };
-  const startNextDay = windowDays.q50 * BRING_IN_AT;
+  const startNextDay = Math.min(windowDays.q50 * BRING_IN_AT, windowDays.q10);
   return {
     ...base,
     basis: months ? 'calendar' : 'shelf',

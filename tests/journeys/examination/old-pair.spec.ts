@@ -29,9 +29,7 @@ test('a pair that was brought: verdict, what moved it, and what it does to the s
   const creases = page.getByRole('group', { name: 'Midsole creased or buckled' });
   await tabTo(page, creases.locator('input').first());
   await page.keyboard.press('2');
-  await expect(answers).toContainText(
-    /It was too soft, or held too little \(\d\d %\)/,
-  );
+  await expect(answers).toContainText(/It was too soft, or held too little \(\d\d %\)/);
   await expect(answers).toContainText('Midsole creased or buckled spoke most for it');
   await expect(answers).toContainText(/Has life left/);
   await expect(panel(page)).toContainText('Midsole hardness');

@@ -68,6 +68,9 @@ test('for a trip on foot the pair that is worn in stands beside the new ones', a
   await signIn(page);
   await page.goto(`${origin()}/patients?q=Brackett`);
   await page.getByRole('link', { name: /Brackett/ }).click();
+  // A press before its script has come is lost.
+  await page.locator('astro-island:not([ssr])').first().waitFor({ state: 'attached' });
+  await page.waitForLoadState('networkidle');
   await page.getByRole('button', { name: 'Go on with the visit' }).click();
   await page.locator('[data-visit]').waitFor();
   await open(page, 'ask', 'How much, and when');

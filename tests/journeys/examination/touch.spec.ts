@@ -1,6 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { executablePath, SOFTWARE_3D } from '../browser';
 import { newVisit, saved, signIn } from '../keyboard';
+import { origin } from '../server';
 import { figure, open, simulate } from './devices';
 
 test.use({ launchOptions: { executablePath, args: SOFTWARE_3D } });
@@ -36,6 +37,38 @@ test.describe('by touch on a tablet', () => {
     await page.mouse.move(end.x + end.width / 2 + 30, end.y + end.height / 2, { steps: 4 });
     await page.mouse.up();
     await expect.poll(() => figure(index)).not.toBe(wiped);
+    const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+    expect(wide).toBeLessThanOrEqual(0);
+    await saved(page);
+  });
+
+  test('a trip, a pair from the clinic, its signs and its soles are tapped, and fit the tablet', async ({
+    page,
+  }) => {
+    await signIn(page);
+    await page.goto(`${origin()}/patients?q=Brackett`);
+    await page.getByRole('link', { name: /Brackett/ }).tap();
+    // A press before its script has come is lost.
+    await page.locator('astro-island:not([ssr])').first().waitFor({ state: 'attached' });
+    await page.waitForLoadState('networkidle');
+    await page.getByRole('button', { name: 'Go on with the visit' }).tap();
+    await page.locator('[data-visit]').waitFor();
+    await open(page, 'ask', 'How much, and when');
+    await page.getByLabel('Ground of event 1').selectOption('easy');
+    await open(page, 'ask', 'Shoes before');
+    await page.getByText('come undone', { exact: true }).tap();
+    await open(page, 'old-pair', 'Pairs brought');
+    const own = page.getByRole('button', { name: /W \d$/ }).first();
+    await own.tap();
+    const answers = page.getByRole('region', { name: 'Both answers' });
+    await expect(answers).toContainText('Look next:');
+    await page.getByText('no resistance', { exact: true }).tap();
+    await expect(answers).toContainText('Folded in half spoke most for it');
+    await page.getByRole('tab', { name: 'Soles' }).tap();
+    const zone = page.getByRole('button', { name: /^left front, centre:/ });
+    await zone.tap();
+    await zone.tap();
+    await expect(zone).toHaveAccessibleName('left front, centre: much');
     const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
     expect(wide).toBeLessThanOrEqual(0);
     await saved(page);

@@ -8,6 +8,9 @@ test('lifting and running are two pairs, each ranked for itself; what was brough
   await signIn(page);
   await page.goto(`${origin()}/patients?q=Loom`);
   await page.getByRole('table').getByRole('link').first().click();
+  // A press before its script has come is lost.
+  await page.locator('astro-island:not([ssr])').first().waitFor({ state: 'attached' });
+  await page.waitForLoadState('networkidle');
   await page.getByRole('button', { name: 'Go on with the visit' }).click();
   await page.waitForURL(/visits\//);
   await page.goto(`${page.url().split('#')[0]}#candidates`);
@@ -38,6 +41,9 @@ test('a prosthetic foot whose set rise nobody measured: nothing is proposed unti
   await signIn(page);
   await page.goto(`${origin()}/patients?q=Farrow`);
   await page.getByRole('table').getByRole('link').first().click();
+  // A press before its script has come is lost.
+  await page.locator('astro-island:not([ssr])').first().waitFor({ state: 'attached' });
+  await page.waitForLoadState('networkidle');
   await page.getByRole('button', { name: 'Go on with the visit' }).click();
   await page.waitForURL(/visits\//);
   const visit = page.url().split('#')[0]!;
