@@ -14,6 +14,7 @@ test('a pair that was brought: verdict, what moved it, and what it does to the s
   await enter(page, visitId, 'move', { left: { roll: 'in' }, right: { roll: 'in' } });
   await page.reload();
   await open(page, 'old-pair', 'Pairs brought');
+  await page.getByRole('button', { name: 'Name a pair …' }).click();
   await page.getByLabel('A pair that was brought').fill('Longshore');
   await page
     .getByRole('option', { name: /Longshore \d/ })
@@ -56,6 +57,7 @@ test('soles are graded by touch and by digit, and read three ways', async ({ pag
   await signIn(page);
   await newVisit(page, 'Soles');
   await open(page, 'old-pair', 'Pairs brought');
+  await page.getByRole('button', { name: 'Name a pair …' }).click();
   await page.getByLabel('A pair that was brought').fill('Market boot');
   await page.getByRole('option', { name: /as written/ }).click();
   await page.getByRole('tab', { name: 'Soles' }).click();

@@ -1,3 +1,4 @@
+import { lazy, useState } from 'react';
 import { modelTitle, type ShoeModel } from '@/core/catalogue/model';
 import { valuesToKeep } from '@/core/history/before';
 import { FEATURES } from '@/core/shoe/features';
@@ -8,7 +9,6 @@ import { ERRANDS, mainPair, type OldPair } from '@/core/wear/old-pair';
 import { SIGNS, type SignId } from '@/core/wear/signs';
 import { Choice } from '@/ui/fields/Choice';
 import { Select } from '@/ui/fields/Select';
-import { ModelPicker } from '../../ModelPicker';
 import { useStepContent } from '../../use-findings';
 import { useOwnPairs } from '../../use-own-pairs';
 import { useHeld, useVisit } from '../../visit-context';
@@ -60,10 +60,14 @@ const fromModel = (title: string, model: ShoeModel | null): OldPair => ({
     : {}),
 });
 
+// Few visits name a pair that this clinic did not hand over.
+const ModelPicker = lazy(() => import('../../ModelPicker').then((part) => ({ default: part.ModelPicker })));
+
 /** Naming the pairs and looking at one of them. */
 export function PairsBrought() {
   const brought = useOldPairs();
   const { pairs, pair, readOnly } = brought;
+  const [isNaming, setNaming] = useState(false);
   return (
     <div className="grid gap-3">
       <div className="flex flex-wrap gap-x-6 gap-y-2 items-end">
@@ -86,11 +90,17 @@ export function PairsBrought() {
             </div>
           </fieldset>
         )}
-        <ModelPicker
-          label="A pair that was brought"
-          disabled={readOnly || pairs.length >= 6}
-          onPick={(title, model) => brought.add(fromModel(title, model))}
-        />
+        {isNaming ? (
+          <ModelPicker
+            label="A pair that was brought"
+            disabled={readOnly || pairs.length >= 6}
+            onPick={(title, model) => brought.add(fromModel(title, model))}
+          />
+        ) : (
+          <button type="button" className="press" disabled={readOnly} onClick={() => setNaming(true)}>
+            Name a pair …
+          </button>
+        )}
         <FromThisClinic brought={brought} />
       </div>
       {pair && (
