@@ -129,7 +129,11 @@ describe('habits and inserts', () => {
       { body: { laceHabits: ['own-lacing'] } },
     ],
     ['back-pain', { body: { backPain: 'often' } }, { body: { backPain: 'sometimes' } }],
-    ['pregnancy-later', { body: { pregnancyWeeks: 30 } }, { body: { pregnancyWeeks: 10 } }],
+    [
+      'pregnancy-later',
+      { body: { conditions: ['pregnancy'], pregnancyWeeks: 30 } },
+      { body: { conditions: ['pregnancy'], pregnancyWeeks: 10 } },
+    ],
     ['lands-with-a-slap', { left: { landingSound: 'slap' } }, { left: { landingSound: 'scrape' } }],
     ['toe-scrapes', { right: { landingSound: 'scrape' } }, { right: { landingSound: 'quiet' } }],
     ['insert-made-for-the-foot', { left: { insertSource: 'custom' } }, { left: { insertSource: 'bought' } }],

@@ -1,5 +1,5 @@
 import { OURS } from '../ours';
-import { atLeast, has, is, topic } from '../rule';
+import { all, atLeast, has, is, topic } from '../rule';
 
 /** Laces, back, pregnancy by weeks, and what an insert brings. */
 export const habits = topic('Habits and inserts', [
@@ -85,7 +85,7 @@ export const habits = topic('Habits and inserts', [
   {
     id: 'pregnancy-later',
     finding: 'later pregnancy',
-    when: atLeast('pregnancyWeeks', OURS.laterPregnancy),
+    when: all(has('conditions', 'pregnancy'), atLeast('pregnancyWeeks', OURS.laterPregnancy)),
     wishes: [
       { feature: 'width', atLeast: 2.5 },
       {
