@@ -55,6 +55,8 @@ export const ASK_FINDINGS = {
     carries: true,
     prior: assumed({ each: 0.035 }),
     readBy: RULES,
+    // Of what was entered, what is played under the purposes of this pair.
+    derivedFrom: ['activities'],
   }),
   weeklyDistance: number('Distance a week', 'km', [0, 150], [0, 400], {
     scope: 'body',
