@@ -34,3 +34,7 @@ export const daysBetween = (from: IsoDay, to: IsoDay): number =>
 /** Completed years of life on a day. @example ageOn('2000-03-01', '2031-02-28') // 30 */
 export const ageOn = (bornOn: IsoDay, on: IsoDay): number =>
   differenceInYears(parseISO(on), parseISO(bornOn));
+
+/** Lengths of a mean month and year, days. */
+export const DAYS_PER_MONTH = 30.44;
+export const DAYS_PER_YEAR = 365.25;

@@ -12,7 +12,7 @@ const FINGERPRINTS: Readonly<Record<string, string>> = {
   '3': 'e1b53d2820cd8751',
   '4': 'd1c7c81fc9b28596',
   '5': 'a93705b0636a1fed',
-  '6': '062ead91bc4c8b95',
+  '6': 'c23ccdf5618f7a66',
 };
 
 describe('the edition of the knowledge', () => {

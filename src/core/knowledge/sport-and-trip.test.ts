@@ -121,7 +121,7 @@ describe('habits and inserts', () => {
     return pair.flatMap(({ pushes }) => pushes.map(({ rule }) => rule));
   };
   it.each<[string, Findings, Findings]>([
-    ['laces-left-tied', { body: { laceHabits: ['left-tied'] } }, { body: { laceHabits: ['comes-undone'] } }],
+    ['kicked-off-tied', { body: { laceHabits: ['left-tied'] } }, { body: { laceHabits: ['comes-undone'] } }],
     ['laces-loosened', { body: { laceHabits: ['loosens'] } }, { body: { laceHabits: [] } }],
     [
       'laces-come-undone',

@@ -30,7 +30,7 @@ export const ROLE_LABEL: Record<TrialRole, string> = {
 
 /** In all at least this unlike, so that a patient can tell; within this of the best score. Common practice. */
 const UNLIKE = 1.5;
-const WORTH_TRYING = 0.15;
+export const WORTH_TRYING = 0.15;
 
 /** However many are good, the best of them are enough to choose from. */
 const LOOKED_AT = 250;

@@ -1,5 +1,6 @@
 import type { ShoeModel } from '../catalogue/model';
 import type { Candidate, Candidates } from './candidates';
+import { WORTH_TRYING } from './propose';
 import type { Excluded } from './rank';
 
 /** What becomes of the shoe that the patient wants. */
@@ -8,9 +9,6 @@ export type Wanted =
   /** It may be tried; what it lacks is in the reasons. */
   | { answer: 'behind'; place: number; of: number; shortBy: number }
   | { answer: 'no'; because: string[] };
-
-/** This much below the best is still worth a trial. */
-const WORTH_TRYING = 0.15;
 
 /**
  * Why a wanted model may be had, or why not.

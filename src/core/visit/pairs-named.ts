@@ -1,9 +1,7 @@
-import { daysBetween } from '../calendar/days';
+import { DAYS_PER_MONTH, daysBetween } from '../calendar/days';
 import type { PairBefore } from '../history/before';
 import { type OldPair, type VerdictContext, verdictOfPair } from '../wear/old-pair';
 import { takenToFit } from '../wear/verdict';
-
-const DAYS_PER_MONTH = 30.44;
 
 /** A pair that was brought, as a pair that served or failed; null where nobody has looked at it, or nobody can tell. */
 function asBefore(pair: OldPair, context: VerdictContext): PairBefore | null {

@@ -1,3 +1,4 @@
+import { DAYS_PER_MONTH, DAYS_PER_YEAR } from '../calendar/days';
 import { agesOnTheShelf, type Clock, priorLifeOf, type RacingUse, SHELF_YEARS, type Use } from './clocks';
 import { calendarLife, type LifeDistribution, type LifeSchool, lifeQuantile } from './life-schools';
 
@@ -58,10 +59,8 @@ export const WEAR_ADJUSTMENT = {
   surface: { hard: 0.92, mixed: 1, soft: 1.1 } as const,
 };
 
-const DAYS_PER_MONTH = 30.44;
 /** A hundred years. */
 const MOST_DAYS = 36_525;
-const DAYS_PER_YEAR = 365.25;
 /** The log speaks for itself once it covers this many days. */
 const LOG_SPEAKS_FROM_DAYS = 21;
 /** When the next pair is brought in, as a share of the median life: with a third of it left. */

@@ -1,4 +1,4 @@
-import { daysBetween, type IsoDay } from '../calendar/days';
+import { DAYS_PER_MONTH, DAYS_PER_YEAR, daysBetween, type IsoDay } from '../calendar/days';
 import type { Findings } from '../findings/picture';
 import type { FeatureValues } from '../shoe/features';
 import { isKeyOf } from '../tables/keys-of';
@@ -48,7 +48,6 @@ export interface VerdictContext {
   weeklyKm?: number | null;
 }
 
-const DAYS_PER_YEAR = 365.25;
 /** Where neither use nor age is known: people bring pairs that they doubt. Ours. */
 const UNKNOWN_USE = 0.4;
 
@@ -154,7 +153,10 @@ export function findingsOfOldPairs(pairs: readonly OldPair[], context: VerdictCo
       ...(firstWornOn === undefined
         ? {}
         : {
-            oldPairAge: Math.min(240, Math.max(0, Math.round(daysBetween(firstWornOn, context.on) / 30.44))),
+            oldPairAge: Math.min(
+              240,
+              Math.max(0, Math.round(daysBetween(firstWornOn, context.on) / DAYS_PER_MONTH)),
+            ),
           }),
       ...(used && CLOCK_OF_USE[use] === 'km'
         ? { oldPairDistance: Math.min(8000, Math.round(used.amount)) }

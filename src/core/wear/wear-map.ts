@@ -1,23 +1,36 @@
 import { SIDES, type Side } from '../findings/finding-kinds';
 import { keysOf } from '../tables/keys-of';
 
-/** The outsole in nine zones: three along its length, three across. */
+/** Along and across the outsole. */
 export const LENGTHS = { heel: 'heel', mid: 'middle', fore: 'front' } as const;
 export const ACROSS = { inner: 'inner', centre: 'centre', outer: 'outer' } as const;
-type Along = keyof typeof LENGTHS;
-type Across = keyof typeof ACROSS;
+export type Along = keyof typeof LENGTHS;
+export type Across = keyof typeof ACROSS;
 export type Zone = `${Along}-${Across}`;
 
-export const ZONES: readonly Zone[] = keysOf(LENGTHS).flatMap((along) =>
-  keysOf(ACROSS).map((across): Zone => `${along}-${across}`),
-);
+/** The outsole in nine zones: three along its length, three across. */
+export const PLACE_OF: Readonly<Record<Zone, { along: Along; across: Across }>> = {
+  'heel-inner': { along: 'heel', across: 'inner' },
+  'heel-centre': { along: 'heel', across: 'centre' },
+  'heel-outer': { along: 'heel', across: 'outer' },
+  'mid-inner': { along: 'mid', across: 'inner' },
+  'mid-centre': { along: 'mid', across: 'centre' },
+  'mid-outer': { along: 'mid', across: 'outer' },
+  'fore-inner': { along: 'fore', across: 'inner' },
+  'fore-centre': { along: 'fore', across: 'centre' },
+  'fore-outer': { along: 'fore', across: 'outer' },
+};
+export const ZONES = keysOf(PLACE_OF);
 export const zoneInWords = (zone: Zone): string => {
-  const [along, across] = zone.split('-') as [Along, Across];
+  const { along, across } = PLACE_OF[zone];
   return `${LENGTHS[along]}, ${ACROSS[across]}`;
 };
 
 /** How far a zone is worn: not, a little, much, through. */
-export type Severity = 0 | 1 | 2 | 3;
+export const GRADES = [0, 1, 2, 3] as const;
+export type Severity = (typeof GRADES)[number];
+/** A number as a grade; undefined where it is none. */
+export const gradeFrom = (value: number): Severity | undefined => GRADES.find((grade) => grade === value);
 export const SEVERITIES = ['not worn', 'a little', 'much', 'through'] as const;
 
 /** What was seen under one shoe; a zone that is absent was not looked at. */
@@ -25,7 +38,6 @@ export type WornSole = { readonly [Z in Zone]?: Severity };
 export type WearMap = { readonly [S in Side]?: WornSole };
 
 const TOWARD: Readonly<Record<Across, number>> = { inner: 1, centre: 0, outer: -1 };
-const acrossOf = (zone: Zone): Across => zone.split('-')[1] as Across;
 
 /** Where the wear lies across a sole: −1 all outer, +1 all inner, with what one grade more or less in a zone would make of it. */
 export interface SideReading {
@@ -40,7 +52,7 @@ const centroidOf = (sole: WornSole): { centroid: number; total: number } => {
   let total = 0;
   for (const zone of ZONES) {
     const grade = sole[zone] ?? 0;
-    sum += grade * TOWARD[acrossOf(zone)];
+    sum += grade * TOWARD[PLACE_OF[zone].across];
     total += grade;
   }
   return { centroid: total === 0 ? 0 : sum / total, total };
@@ -53,9 +65,9 @@ export function sideReading(sole: WornSole): SideReading | null {
   let error = 0;
   for (const zone of ZONES)
     for (const step of [-1, 1]) {
-      const grade = (sole[zone] ?? 0) + step;
-      if (grade < 0 || grade > 3) continue;
-      const other = centroidOf({ ...sole, [zone]: grade as Severity });
+      const grade = gradeFrom((sole[zone] ?? 0) + step);
+      if (grade === undefined) continue;
+      const other = centroidOf({ ...sole, [zone]: grade });
       if (other.total > 0) error = Math.max(error, Math.abs(other.centroid - centroid));
     }
   return { centroid, error, total };

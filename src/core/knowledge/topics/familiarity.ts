@@ -1,4 +1,4 @@
-import { all, has, is, topic } from '../rule';
+import { all, any, has, is, topic } from '../rule';
 
 /** What the patient is used to, and what the old pair showed: strong evidence, often forgotten. */
 export const familiarity = topic('What served before', [
@@ -172,8 +172,8 @@ export const familiarity = topic('What served before', [
   },
   {
     id: 'kicked-off-tied',
-    finding: 'kicks the shoe off while it is tied',
-    when: has('oldPairSigns', 'kicked-off'),
+    finding: 'slips in or kicks it off while it is tied',
+    when: any(has('oldPairSigns', 'kicked-off'), has('laceHabits', 'left-tied')),
     wishes: [
       {
         feature: 'closure',

@@ -4,22 +4,6 @@ import { all, atLeast, has, is, topic } from '../rule';
 /** Laces, back, pregnancy by weeks, and what an insert brings. */
 export const habits = topic('Habits and inserts', [
   {
-    id: 'laces-left-tied',
-    finding: 'slips in and out while the laces are tied',
-    when: has('laceHabits', 'left-tied'),
-    wishes: [
-      {
-        feature: 'closure',
-        worth: { dial: 1, elastic: 0.9, 'hook-and-loop': 0.9, zip: 0.6, laces: 0.3, 'slip-on': 0 },
-      },
-      { feature: 'heelCounter', atLeast: 3.5 },
-    ],
-    strength: 'slight',
-    evidence: 'C',
-    sources: ['practice'],
-    because: 'A tied shoe that is slipped on breaks the heel counter and holds nothing.',
-  },
-  {
     id: 'laces-loosened',
     finding: 'loosens the laces in the day',
     when: has('laceHabits', 'loosens'),

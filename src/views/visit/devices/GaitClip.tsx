@@ -14,6 +14,7 @@ import type { PlacedValue } from '@/core/findings/with-values';
 import { keysOf } from '@/core/tables/keys-of';
 import { figureIn } from '@/core/units/parse';
 import { Choice } from '@/ui/fields/Choice';
+import { Amount } from '../Amount';
 import { useRecord, useStepContent } from '../use-findings';
 import { useVisit } from '../visit-context';
 import { AngleCourse } from './AngleCourse';
@@ -133,8 +134,28 @@ export default function GaitClip({ wearing = BAREFOOT }: { wearing?: string }) {
             ))}
           </datalist>
         </label>
-        <Tagged label="Speed" unit="km/h" most={40} value={speedKmh} onChange={setSpeedKmh} />
-        <Tagged label="After" unit="min" most={1440} value={minutes} onChange={setMinutes} />
+        <span className="grid">
+          <span className="text-faint">Speed</span>
+          <Amount
+            label="Speed, km/h"
+            unit="km/h"
+            most={40}
+            value={speedKmh}
+            disabled={readOnly}
+            onChange={(speed) => setSpeedKmh(speed || undefined)}
+          />
+        </span>
+        <span className="grid">
+          <span className="text-faint">After</span>
+          <Amount
+            label="After, min"
+            unit="min"
+            most={1440}
+            value={minutes}
+            disabled={readOnly}
+            onChange={(after) => setMinutes(after || undefined)}
+          />
+        </span>
         <label>
           <span className="block text-faint">Frames a second</span>
           <input
@@ -232,40 +253,5 @@ export default function GaitClip({ wearing = BAREFOOT }: { wearing?: string }) {
         onRemove={readOnly ? null : (index) => put(readings.filter((_, at) => at !== index))}
       />
     </div>
-  );
-}
-
-/** Under what the clip was taken: nothing said is another thing than nought. */
-function Tagged({
-  label,
-  unit,
-  most,
-  value,
-  onChange,
-}: {
-  label: string;
-  unit: string;
-  most: number;
-  value: number | undefined;
-  onChange: (value: number | undefined) => void;
-}) {
-  return (
-    <label>
-      <span className="block text-faint">
-        {label}, {unit}
-      </span>
-      <input
-        type="number"
-        min={0}
-        max={most}
-        step="any"
-        className="figure w-16 text-right"
-        value={value ?? ''}
-        onChange={({ target }) => {
-          const number = Number(target.value);
-          onChange(target.value === '' || !(number > 0) || number > most ? undefined : number);
-        }}
-      />
-    </label>
   );
 }

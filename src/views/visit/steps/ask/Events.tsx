@@ -3,9 +3,9 @@ import { FINDINGS } from '@/core/findings/findings';
 import type { DatedEvent } from '@/core/visit/contents';
 import { beforeEventInWords, nextEvent } from '@/core/visit/from-uses';
 import { Select } from '@/ui/fields/Select';
+import { Amount } from '../../Amount';
 import { useStepContent } from '../../use-findings';
 import { useVisit } from '../../visit-context';
-import { Amount } from './Amount';
 
 const { tripGround, tripDescents } = FINDINGS;
 

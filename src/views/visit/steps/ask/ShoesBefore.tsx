@@ -4,12 +4,12 @@ import { keysOf, mapTable } from '@/core/tables/keys-of';
 import { omitUndefined } from '@/core/tables/omit-undefined';
 import type { StepContents } from '@/core/visit/contents';
 import { ChoiceSet } from '@/ui/fields/ChoiceSet';
+import { Amount } from '../../Amount';
 import { FindingField } from '../../FindingField';
 import { ModelPicker } from '../../ModelPicker';
 import { useStepContent } from '../../use-findings';
 import { useOwnPairs } from '../../use-own-pairs';
 import { useVisit } from '../../visit-context';
-import { Amount } from './Amount';
 
 type Before = NonNullable<StepContents['ask']['before']>[number];
 

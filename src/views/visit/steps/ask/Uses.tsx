@@ -1,7 +1,7 @@
 import { FINDINGS } from '@/core/findings/findings';
+import { Amount } from '../../Amount';
 import { useStepContent } from '../../use-findings';
 import { useVisit } from '../../visit-context';
-import { Amount } from './Amount';
 import { Events } from './Events';
 
 type Activity = keyof typeof FINDINGS.activities.options;

@@ -9,10 +9,10 @@ import { ERRANDS, mainPair, type OldPair } from '@/core/wear/old-pair';
 import { SIGNS, type SignId } from '@/core/wear/signs';
 import { Choice } from '@/ui/fields/Choice';
 import { Select } from '@/ui/fields/Select';
+import { Amount } from '../../Amount';
 import { useStepContent } from '../../use-findings';
 import { useOwnPairs } from '../../use-own-pairs';
 import { useHeld, useVisit } from '../../visit-context';
-import { Amount } from '../ask/Amount';
 import { PairVerdict } from './PairVerdict';
 
 export type Part = { [K in keyof OldPair]?: OldPair[K] | undefined };

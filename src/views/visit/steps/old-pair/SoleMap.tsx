@@ -3,6 +3,8 @@ import { smoothClosed } from '@/core/shoe/drawing/curve';
 import { soleOutline } from '@/core/shoe/drawing/sole-plan';
 import { FEATURES } from '@/core/shoe/features';
 import {
+  gradeFrom,
+  PLACE_OF,
   SEVERITIES,
   type Severity,
   type WearMap,
@@ -134,7 +136,7 @@ function ZoneButton({
   grade: Severity | undefined;
   onGrade: (to: Severity) => void;
 }) {
-  const [along, across] = zone.split('-') as [keyof typeof ALONG, keyof typeof ACROSS];
+  const { along, across } = PLACE_OF[zone];
   const [from, to] = ALONG[along];
   const [near, far] = ACROSS[across];
   // Toe up and seen from below: the inner side of a left sole lies to its left.
@@ -146,6 +148,7 @@ function ZoneButton({
     width: Math.abs(b - a),
     height: (to - from) * LENGTH,
   };
+  const next = () => onGrade(gradeFrom((grade ?? 0) + 1) ?? 0);
   const said = grade === undefined ? 'not looked at' : SEVERITIES[grade];
   return (
     <g
@@ -153,11 +156,11 @@ function ZoneButton({
       tabIndex={0}
       aria-label={`${side} ${zoneInWords(zone)}: ${said}`}
       className="cursor-pointer handle"
-      onClick={() => onGrade((((grade ?? 0) + 1) % 4) as Severity)}
+      onClick={next}
       onKeyDown={(event) => {
-        const digit = Number(event.key);
-        if (event.key === 'Enter' || event.key === ' ') onGrade((((grade ?? 0) + 1) % 4) as Severity);
-        else if (digit >= 0 && digit <= 3 && event.key.trim() !== '') onGrade(digit as Severity);
+        const digit = /^\d$/.test(event.key) ? gradeFrom(Number(event.key)) : undefined;
+        if (event.key === 'Enter' || event.key === ' ') next();
+        else if (digit !== undefined) onGrade(digit);
         else return;
         event.preventDefault();
         event.stopPropagation();

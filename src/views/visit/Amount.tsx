@@ -9,6 +9,7 @@ import { Field } from '@/ui/fields/Field';
 /** How each amount is read from what is typed. */
 const READERS = {
   min: (text) => parseNumber(text, 'Minutes are a number.'),
+  'km/h': (text) => parseNumber(text, 'Speed is a number.'),
   hours: (text) => parseIn('hours', text),
   mm2: (text) => parseNumber(text, 'Square millimetres are a number.'),
   days: (text) => parseNumber(text, 'Days are a number.'),
