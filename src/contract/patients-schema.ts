@@ -6,7 +6,7 @@ import { FINDINGS } from '@/core/findings/findings';
 import { schoolSchema } from '@/core/prescribe/engine/schema';
 import { retentionSchema } from '@/core/retention/keep-until';
 import { keySchema } from '@/core/tables/key-schema';
-import { isoDay } from '@/core/visit/contents';
+import { isoDay } from '@/core/visit/iso-day';
 import { RETIRED_BECAUSE, type RetiredBecause } from '@/core/wear/retired';
 import { daySchema, idSchema, momentSchema } from './answers/shared';
 import { named } from './common';

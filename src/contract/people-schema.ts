@@ -3,7 +3,7 @@ import { formatsSchema } from '@/core/formats/formats-schema';
 import { schoolSchema } from '@/core/prescribe/engine/schema';
 import { retentionSchema } from '@/core/retention/keep-until';
 import { keySchema } from '@/core/tables/key-schema';
-import { isoDay } from '@/core/visit/contents';
+import { isoDay } from '@/core/visit/iso-day';
 import { idSchema, momentSchema } from './answers/shared';
 import { lifeSchoolSchema, named } from './common';
 import type { Role } from './routes';

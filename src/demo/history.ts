@@ -18,7 +18,7 @@ import { sizePair } from '@/core/sizing/size-pair';
 import { sizeInWords } from '@/core/sizing/start-size';
 import type { Choices, VisitContents } from '@/core/visit/contents';
 import { readVisit } from '@/core/visit/read-visit';
-import { CLOCK_OF_USE, type Clock, madeForUse } from '@/core/wear/clocks';
+import { CLOCK_OF_USE, madeForUse } from '@/core/wear/clocks';
 import { wearForecast } from '@/core/wear/forecast';
 import { daysAgo, examined, withDetails } from './examination';
 import { type DemoOrder, ordered, triedOn } from './fitting';
@@ -26,13 +26,7 @@ import { DEMO_HOUSE_RULES } from './house-rules';
 import type { DemoModel } from './models';
 import type { Persona } from './personas/persona';
 import type { Random } from './random';
-
-export interface DemoLogEntry {
-  on: string;
-  distanceKm: number | null;
-  amount: number | null;
-  comfort: number | null;
-}
+import { type DemoLogEntry, logOfUse, weeklyIn } from './use-of-a-pair';
 
 export interface DemoVisit {
   day: string;
@@ -314,39 +308,4 @@ function handedOver(
       log: logOfUse(persona, clock, day, replacedOn ?? today, comfort, random),
     },
   };
-}
-
-/** How much a week brings in the unit of a clock: invented. */
-const weeklyIn = (clock: Clock, { weeklyKm }: Persona): number | null =>
-  clock === 'km'
-    ? weeklyKm
-    : weeklyKm === null
-      ? null
-      : { hours: 3, 'hours-on-feet': 36, 'days-worn': 5 }[clock];
-
-const inClock = (clock: Clock, amount: number): Pick<DemoLogEntry, 'distanceKm' | 'amount'> =>
-  clock === 'km' ? { distanceKm: amount, amount: null } : { distanceKm: null, amount };
-
-/** A report every week or two: distance about the usual week, comfort drifting up, then down as the pair ages. */
-function logOfUse(
-  persona: Persona,
-  clock: Clock,
-  from: string,
-  until: string,
-  comfort: number,
-  random: Random,
-): DemoLogEntry[] {
-  const log: DemoLogEntry[] = [{ on: from, distanceKm: null, amount: null, comfort }];
-  const weekly = weeklyIn(clock, persona);
-  if (weekly === null) return log;
-  for (let day = random.int(6, 9), entry = 0; addDays(from, day) < until; day += 7, entry += 1) {
-    const drift = Math.min(14, entry * 2) - Math.max(0, entry - 20) * 1.5;
-    log.push({
-      on: addDays(from, day),
-      ...inClock(clock, Math.round(weekly * (0.6 + random.int(0, 80) / 100) * 10) / 10),
-      comfort:
-        entry % 4 === 1 ? Math.max(20, Math.min(100, Math.round(comfort + drift + random.int(-4, 4)))) : null,
-    });
-  }
-  return log;
 }

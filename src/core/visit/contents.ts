@@ -14,25 +14,20 @@ import { KNEE_BEND_METHODS, type KneeBendMethod } from '../examination/gait/knee
 import { GAIT_EVENTS, type GaitEvent } from '../examination/gait/readings';
 import { FINDINGS } from '../findings/findings';
 import { findingsSchema } from '../findings/schema';
-import { BAD, type BadId, GOOD, type GoodId } from '../history/before';
 import { decisionSchema, scenarioSchema, schoolSchema, setAsideSchema } from '../prescribe/engine/schema';
 import { ANKLE_QUESTIONS, type AnkleQuestion } from '../safety/ankle-injury-rules';
 import { WARNING_ACTIONS, WARNING_SIGNS } from '../safety/warning-signs';
-import { benchAnswersSchema, featureValuesSchema } from '../shoe/bench/bench-schema';
+import { benchAnswersSchema } from '../shoe/bench/bench-schema';
 import { keySchema } from '../tables/key-schema';
 import { keysOf } from '../tables/keys-of';
-import { CLOCK_OF_USE, type Use } from '../wear/clocks';
-import { ERRANDS, type Errands } from '../wear/old-pair';
-import { SIGNS } from '../wear/signs';
-import { ZONES } from '../wear/wear-map';
+import { isoDay } from './iso-day';
 import { SAVED_STEPS, type SavedStep, type StepState } from './steps';
 import { candidatesSchema, modificationSchema, tryOnsSchema } from './try-on-schema';
+import { oldPairSchema, pairsBeforeSchema } from './worn-pairs-schema';
 
 export const stepStateSchema = z.enum(['untouched', 'in-progress', 'done', 'skipped'] satisfies StepState[]);
 
 const note = z.string().max(2000);
-
-export const isoDay = z.iso.date('Write the date as year-month-day.');
 
 const side = z.enum(['left', 'right']);
 const bothSides = <S extends z.ZodType>(of: S) =>
@@ -148,19 +143,6 @@ const eventSchema = z.strictObject({
 });
 export type DatedEvent = z.infer<typeof eventSchema>;
 
-/** A pair of earlier years that served or failed, with what its model had on the day on which it was named. */
-export const pairBeforeSchema = z.strictObject({
-  id: z.string().min(1).max(40),
-  verdict: z.enum(['served', 'failed']),
-  model: z.uuid().optional(),
-  title: z.string().max(200),
-  months: z.number().min(0, 'Months are not negative.').max(600, 'Fifty years at most.').optional(),
-  good: z.array(keySchema<GoodId>(GOOD)).max(12).optional(),
-  bad: z.array(keySchema<BadId>(BAD)).max(12).optional(),
-  values: featureValuesSchema.optional(),
-});
-export const pairsBeforeSchema = z.array(pairBeforeSchema).max(12);
-
 /** A shoe that the patient would like to have. */
 const wantedSchema = z.strictObject({ model: z.uuid().optional(), title: z.string().max(200) });
 
@@ -205,41 +187,6 @@ const kneeBendPlacing = z.strictObject({
     scale: z.tuple([spot, spot]).readonly(),
   }),
   scaleMm: z.number().min(1, 'The scale lies between 1 and 2000 mm.').max(2000),
-});
-
-const severity = z.union([z.literal(0), z.literal(1), z.literal(2), z.literal(3)]);
-const wornSole = z.partialRecord(z.enum(ZONES), severity).optional();
-
-/** A pair that the patient brought. */
-export const oldPairSchema = z.strictObject({
-  id: z.string().min(1).max(40),
-  title: z.string().max(200),
-  model: z.uuid().optional(),
-  pair: z.uuid().optional(),
-  use: keySchema<Use>(CLOCK_OF_USE),
-  isMain: z.boolean().optional(),
-  madeOn: isoDay.optional(),
-  boughtOn: isoDay.optional(),
-  firstWornOn: isoDay.optional(),
-  amount: z.number().min(0, 'An amount is not negative.').max(20_000, 'Over 20 000: check it.').optional(),
-  errands: keySchema<Errands>(ERRANDS).optional(),
-  isUnworn: z.boolean().optional(),
-  smoothPatchMm2: z.number().min(0).max(20_000, 'A patch is no larger than the sole.').optional(),
-  signs: z
-    .strictObject({
-      creases: keySchema(SIGNS.creases.options).optional(),
-      fold: keySchema(SIGNS.fold.options).optional(),
-      foam: keySchema(SIGNS.foam.options).optional(),
-      counter: keySchema(SIGNS.counter.options).optional(),
-      tilt: keySchema(SIGNS.tilt.options).optional(),
-      through: keySchema(SIGNS.through.options).optional(),
-      pattern: keySchema(SIGNS.pattern.options).optional(),
-      lining: keySchema(SIGNS.lining.options).optional(),
-      ache: keySchema(SIGNS.ache.options).optional(),
-    })
-    .optional(),
-  wear: z.strictObject({ left: wornSole, right: wornSole }).optional(),
-  values: featureValuesSchema.optional(),
 });
 
 /** What each step holds. Findings steps share one shape; an absent value is “not examined”. */

@@ -1,0 +1,57 @@
+import { z } from 'zod';
+import { BAD, type BadId, GOOD, type GoodId } from '../history/before';
+import { featureValuesSchema } from '../shoe/bench/bench-schema';
+import { keySchema } from '../tables/key-schema';
+import { CLOCK_OF_USE, type Use } from '../wear/clocks';
+import { ERRANDS, type Errands } from '../wear/old-pair';
+import { SIGNS } from '../wear/signs';
+import { GRADES, ZONES } from '../wear/wear-map';
+import { isoDay } from './iso-day';
+
+/** A pair of earlier years that served or failed, with what its model had on the day on which it was named. */
+export const pairBeforeSchema = z.strictObject({
+  id: z.string().min(1).max(40),
+  verdict: z.enum(['served', 'failed']),
+  model: z.uuid().optional(),
+  title: z.string().max(200),
+  months: z.number().min(0, 'Months are not negative.').max(600, 'Fifty years at most.').optional(),
+  good: z.array(keySchema<GoodId>(GOOD)).max(12).optional(),
+  bad: z.array(keySchema<BadId>(BAD)).max(12).optional(),
+  values: featureValuesSchema.optional(),
+});
+export const pairsBeforeSchema = z.array(pairBeforeSchema).max(12);
+
+const severity = z.literal(GRADES);
+const wornSole = z.partialRecord(z.enum(ZONES), severity).optional();
+
+/** A pair that the patient brought. */
+export const oldPairSchema = z.strictObject({
+  id: z.string().min(1).max(40),
+  title: z.string().max(200),
+  model: z.uuid().optional(),
+  pair: z.uuid().optional(),
+  use: keySchema<Use>(CLOCK_OF_USE),
+  isMain: z.boolean().optional(),
+  madeOn: isoDay.optional(),
+  boughtOn: isoDay.optional(),
+  firstWornOn: isoDay.optional(),
+  amount: z.number().min(0, 'An amount is not negative.').max(20_000, 'Over 20 000: check it.').optional(),
+  errands: keySchema<Errands>(ERRANDS).optional(),
+  isUnworn: z.boolean().optional(),
+  smoothPatchMm2: z.number().min(0).max(20_000, 'A patch is no larger than the sole.').optional(),
+  signs: z
+    .strictObject({
+      creases: keySchema(SIGNS.creases.options).optional(),
+      fold: keySchema(SIGNS.fold.options).optional(),
+      foam: keySchema(SIGNS.foam.options).optional(),
+      counter: keySchema(SIGNS.counter.options).optional(),
+      tilt: keySchema(SIGNS.tilt.options).optional(),
+      through: keySchema(SIGNS.through.options).optional(),
+      pattern: keySchema(SIGNS.pattern.options).optional(),
+      lining: keySchema(SIGNS.lining.options).optional(),
+      ache: keySchema(SIGNS.ache.options).optional(),
+    })
+    .optional(),
+  wear: z.strictObject({ left: wornSole, right: wornSole }).optional(),
+  values: featureValuesSchema.optional(),
+});
