@@ -57,6 +57,7 @@ test('the whole visit by keyboard alone, then a reload and a killed server, and 
   await typeInto(page, 'Falls in 12 months', '0');
   await next('Old pair');
 
+  await tab('In short');
   await typeInto(page, 'Age of the pair', '9');
   await typeInto(page, 'Its drop', '8');
   await next('Feet');
