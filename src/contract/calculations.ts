@@ -19,9 +19,11 @@ import {
   schoolSchema,
   setAsideSchema,
 } from '@/core/prescribe/engine/schema';
+import { featureValuesSchema } from '@/core/shoe/bench/bench-schema';
 import { keySchema } from '@/core/tables/key-schema';
 import { sockKindSchema } from '@/core/visit/contents';
 import { CLOCK_OF_USE, type Use } from '@/core/wear/clocks';
+import { signAnswersSchema } from '@/core/wear/worn-schema';
 import { lifeSchoolSchema } from './common';
 import { operation } from './operation';
 import { ROUTES } from './routes';
@@ -127,6 +129,12 @@ export const calculations = {
       racing: z.enum(['raced-only', 'also-trained']).optional(),
       bodyMassKg: z.number().min(8).max(320).nullable().default(null),
       surface: z.enum(['hard', 'mixed', 'soft']).nullable().default(null),
+      hills: z.boolean().optional(),
+      landing: z.enum(['heel', 'midfoot', 'forefoot']).optional(),
+      heat: z.boolean().optional(),
+      rotation: z.boolean().optional(),
+      shelfYears: z.number().min(0).max(60).optional(),
+      features: featureValuesSchema.optional(),
       ageDays: z.number().min(0).max(20000),
       log: z
         .array(z.strictObject({ day: z.number(), amount: z.number().min(0) }))
@@ -134,6 +142,10 @@ export const calculations = {
         .default([]),
       madeDaysAgo: z.number().min(0).max(20000).nullable().default(null),
       expectedWeekly: z.number().min(0).max(400).nullable().default(null),
+      inspections: z
+        .array(z.strictObject({ day: z.number().min(0).max(20000), signs: signAnswersSchema }))
+        .max(500)
+        .default([]),
     }),
   }),
 } as const;

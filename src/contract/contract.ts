@@ -5,7 +5,7 @@ import {
   todayItemSchema,
   visitRecordSchema,
 } from '@/contract/answers/records';
-import { daySchema, idSchema, momentSchema, stepRecordSchema } from '@/contract/answers/shared';
+import { idSchema, momentSchema, stepRecordSchema } from '@/contract/answers/shared';
 import { handOverSchema, savedStepSchema, stepStateSchema } from '@/core/visit/contents';
 import { access } from './access';
 import { calculations } from './calculations';
@@ -13,8 +13,8 @@ import { addedSchema, byId, INT4_MAX } from './common';
 import { devices } from './devices';
 import { knowledge } from './knowledge';
 import { operation } from './operation';
+import { pairs } from './pairs';
 import { patients } from './patients';
-import { pairLogSchema, retirePairSchema } from './patients-schema';
 import { people } from './people';
 import { ROUTES } from './routes';
 import { shoes } from './shoes';
@@ -28,6 +28,7 @@ export const api = {
   ...people,
   ...patients,
   ...access,
+  ...pairs,
   today: operation(ROUTES.today, {
     id: 'today',
     answer: z.array(todayItemSchema),
@@ -87,23 +88,6 @@ export const api = {
     params: byId,
     body: handOverSchema,
     status: 201,
-  }),
-  logPair: operation(ROUTES.logPair, {
-    id: 'logPair',
-    answer: addedSchema,
-    tag: 'records',
-    summary: 'Log distance and comfort of a pair',
-    params: byId,
-    body: pairLogSchema,
-    status: 201,
-  }),
-  endPair: operation(ROUTES.endPair, {
-    id: 'endPair',
-    answer: z.object({ endedOn: daySchema }),
-    tag: 'records',
-    summary: 'Retire a pair',
-    params: byId,
-    body: retirePairSchema,
   }),
 } as const;
 

@@ -19,8 +19,12 @@ import type { SwellingReading } from '@/core/swelling/course';
 import type { Choices, StepRecord } from '@/core/visit/contents';
 import type { IssuedPair } from '@/core/visit/read-visit';
 import type { SavedStep } from '@/core/visit/steps';
-import type { WearForecast, WearSurface } from '@/core/wear/forecast';
+import type { WearForecast } from '@/core/wear/forecast';
+import type { WearSurface } from '@/core/wear/learned/life-factors';
 import type { LifeSchool } from '@/core/wear/life-schools';
+import type { RetiredBecause } from '@/core/wear/retired';
+import type { SchoolLife } from '@/core/wear/schools-beside';
+import type { InspectionContent } from '@/core/wear/worn-schema';
 import type { ConsentRecord } from './patients-schema';
 import type { Area, AuditAction, TokenAccess } from './people-schema';
 import type { Role } from './routes';
@@ -157,6 +161,14 @@ export interface PairLogEntry {
   note: string;
 }
 
+/** What an inspection of a pair saw. */
+export interface InspectionRecord {
+  id: string;
+  on: string;
+  content: InspectionContent;
+  by: string;
+}
+
 export interface PairRecord {
   id: string;
   model: ShoeModel;
@@ -164,6 +176,8 @@ export interface PairRecord {
   sizeRight: string;
   startedOn: string;
   endedOn: string | null;
+  endedBecause: RetiredBecause | null;
+  madeOn: string | null;
   surface: WearSurface | null;
   log: PairLogEntry[];
   forecast: WearForecast;
@@ -171,6 +185,10 @@ export interface PairRecord {
   window: { from: string; middle: string; to: string; startNextOn: string } | null;
   comfort: { baseline: number; now: number; reading: ChangeReading } | null;
   modifications: Modification[];
+  /** Oldest first. */
+  inspections: InspectionRecord[];
+  /** What every school says of it; empty where none states a life for its use. */
+  schools: SchoolLife[];
   /** A later version of the same model, and how it differs: another shoe. */
   successor: { id: string; title: string; differs: string[] } | null;
 }

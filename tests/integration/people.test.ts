@@ -2,7 +2,9 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { addDays } from '@/core/calendar/days';
 import { type Actor, asTenant } from '@/server/database/tenant';
 import type { Refusal } from '@/server/http/problem';
-import { endPair, listPairs, logPair, today } from '@/server/services/patients/pairs';
+import { today } from '@/server/services/clock';
+import { endPair, logPair } from '@/server/services/pairs/pair-log';
+import { listPairs } from '@/server/services/pairs/pair-records';
 import {
   addPatient,
   changePatient,
@@ -14,6 +16,7 @@ import { readToday } from '@/server/services/patients/today';
 import { changeClinic, readClinic } from '@/server/services/people/clinic';
 import { closeVisit, startVisit } from '@/server/services/visits/visits';
 import { freshDatabase, type TestDatabase } from './database';
+import { wornModel, wornPair } from './worn-pair';
 
 let db: TestDatabase;
 let me: Actor;
@@ -126,50 +129,13 @@ describe('a pair in use', () => {
   /** A pair that a patient has worn since a day. */
   async function pair(startedOn: string, part: object = {}) {
     const { id: patientId } = await add();
-    const pairId = await asTenant(me, async ({ tx }) => {
-      const model = await tx
-        .insertInto('shoe_model')
-        .values({
-          clinic_id: me.clinicId,
-          maker: 'Testmaker',
-          name: `Pair ${patientId}`,
-          version: '1',
-          features: JSON.stringify({ use: 'walking' }),
-          sizing: JSON.stringify({
-            system: 'eu',
-            group: 'women',
-            allowanceMm: 15,
-            lengthOffsetMm: 0,
-            widthOffsetMm: 0,
-            sizes: [39],
-            widths: ['D'],
-            ballWidthMm: 90,
-          }),
-        })
-        .returning('id')
-        .executeTakeFirstOrThrow();
-      const row = await tx
-        .insertInto('pair')
-        .values({
-          clinic_id: me.clinicId,
-          patient_id: patientId,
-          model_id: model.id,
-          size_left: 'EU 39 D',
-          size_right: 'EU 39 D',
-          started_on: startedOn,
-          surface: 'hard',
-          modifications: JSON.stringify([]),
-          ...part,
-        })
-        .returning('id')
-        .executeTakeFirstOrThrow();
-      return row.id;
-    });
+    const modelId = await wornModel(me, { name: `Pair ${patientId}` });
+    const pairId = await wornPair(me, patientId, modelId, startedOn, part);
     const log = (entry: object) =>
       asTenant(me, (tenant) => logPair(tenant, pairId, { on: today(), ...entry }));
     const end = (on: string) =>
       asTenant(me, (tenant) => endPair(tenant, pairId, { on, because: 'worn-out' }));
-    const read = async () => (await asTenant(me, (tenant) => listPairs(tenant, { pairId }, 'median')))[0]!;
+    const read = async () => (await asTenant(me, (tenant) => listPairs(tenant, { pairId })))[0]!;
     return { patientId, pairId, log, end, read };
   }
   const ago = (days: number) => addDays(today(), -days);

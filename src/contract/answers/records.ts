@@ -11,6 +11,8 @@ import { injuryMarkSchema, savedStepSchema, swellingReadingSchema } from '@/core
 import { modificationSchema } from '@/core/visit/try-on-schema';
 import { CLOCKS, type Clock } from '@/core/wear/clocks';
 import type { WearForecast } from '@/core/wear/forecast';
+import { RETIRED_BECAUSE, type RetiredBecause } from '@/core/wear/retired';
+import { inspectionContentSchema } from '@/core/wear/worn-schema';
 import { lifeSchoolSchema } from '../common';
 import { consentRecordSchema } from '../patients-schema';
 import { AREAS, type Area, ROLE_NAMES, TOKEN_ACCESS, type TokenAccess } from '../people-schema';
@@ -162,7 +164,13 @@ const quantiles = { q10: z.number(), q50: z.number(), q90: z.number() };
 
 export const wearForecastSchema: z.ZodType<WearForecast> = z.object({
   basis: z.enum(['log', 'stated', 'calendar', 'shelf', 'unknown']),
-  life: z.object({ ...quantiles, clock: keySchema<Clock>(CLOCKS), from: z.enum(['practice', 'ours']) }),
+  life: z.object({
+    ...quantiles,
+    clock: keySchema<Clock>(CLOCKS),
+    from: z.enum(['practice', 'ours', 'learned']),
+    pairs: z.number(),
+    relatives: z.number(),
+  }),
   used: z.number().nullable(),
   weekly: z.number().nullable(),
   windowDays: z.object(quantiles).nullable(),
@@ -170,6 +178,14 @@ export const wearForecastSchema: z.ZodType<WearForecast> = z.object({
   state: z.enum(['in-life', 'bring-in-next', 'in-window', 'overdue', 'unknown']),
   adjustments: z.array(z.string()),
   dominates: z.string(),
+  inspected: z
+    .object({
+      day: z.number(),
+      spent: z.number(),
+      fits: z.object({ suits: z.number(), soft: z.number(), loose: z.number() }),
+      before: z.object(quantiles),
+    })
+    .nullable(),
 });
 
 export const pairRecordSchema: z.ZodType<PairRecord> = z.object({
@@ -179,6 +195,8 @@ export const pairRecordSchema: z.ZodType<PairRecord> = z.object({
   sizeRight: z.string(),
   startedOn: daySchema,
   endedOn: daySchema.nullable(),
+  endedBecause: keySchema<RetiredBecause>(RETIRED_BECAUSE).nullable(),
+  madeOn: daySchema.nullable(),
   surface: wearSurfaceSchema.nullable(),
   log: z.array(pairLogEntrySchema),
   forecast: wearForecastSchema,
@@ -191,6 +209,10 @@ export const pairRecordSchema: z.ZodType<PairRecord> = z.object({
     })
     .nullable(),
   modifications: z.array(modificationSchema),
+  inspections: z.array(
+    z.object({ id: idSchema, on: daySchema, content: inspectionContentSchema, by: z.string() }),
+  ),
+  schools: z.array(z.object({ school: lifeSchoolSchema, q10: z.number(), q90: z.number() })),
   successor: z
     .object({
       id: idSchema,

@@ -165,7 +165,15 @@ describe('own pairs for a trip', () => {
     model: boot,
     ageDays: 120,
     forecast: {
-      life: { clock: 'km' as const, from: 'practice' as const, q10: 450, q50: 640, q90: 900 },
+      life: {
+        clock: 'km' as const,
+        from: 'practice' as const,
+        pairs: 0,
+        relatives: 0,
+        q10: 450,
+        q50: 640,
+        q90: 900,
+      },
       used: usedKm,
     },
     ...part,

@@ -85,6 +85,12 @@ export const handOverSchema = z.strictObject({
   /** Use a week in the unit of the pair's clock, where that is not kilometres. */
   weeklyUse: z.number().min(0).max(168, 'A week has 168 hours.').optional(),
   usualMinutes: z.number().min(0).max(1440).optional(),
+  hills: z.boolean().optional(),
+  /** Kept or worn in heat. */
+  heat: z.boolean().optional(),
+  /** As the box says. */
+  madeOn: isoDay.optional(),
+  batch: z.string().trim().max(60, 'Use at most 60 letters.').optional(),
   modifications: z.array(modificationSchema).max(12).optional(),
   note: note.optional(),
 });

@@ -4,8 +4,7 @@ import { featureValuesSchema } from '../shoe/bench/bench-schema';
 import { keySchema } from '../tables/key-schema';
 import { CLOCK_OF_USE, type Use } from '../wear/clocks';
 import { ERRANDS, type Errands } from '../wear/old-pair';
-import { SIGNS } from '../wear/signs';
-import { GRADES, ZONES } from '../wear/wear-map';
+import { signAnswersSchema, wearMapSchema } from '../wear/worn-schema';
 import { isoDay } from './iso-day';
 
 /** A pair of earlier years that served or failed, with what its model had on the day on which it was named. */
@@ -20,9 +19,6 @@ export const pairBeforeSchema = z.strictObject({
   values: featureValuesSchema.optional(),
 });
 export const pairsBeforeSchema = z.array(pairBeforeSchema).max(12);
-
-const severity = z.literal(GRADES);
-const wornSole = z.partialRecord(z.enum(ZONES), severity).optional();
 
 /** A pair that the patient brought. */
 export const oldPairSchema = z.strictObject({
@@ -39,19 +35,7 @@ export const oldPairSchema = z.strictObject({
   errands: keySchema<Errands>(ERRANDS).optional(),
   isUnworn: z.boolean().optional(),
   smoothPatchMm2: z.number().min(0).max(20_000, 'A patch is no larger than the sole.').optional(),
-  signs: z
-    .strictObject({
-      creases: keySchema(SIGNS.creases.options).optional(),
-      fold: keySchema(SIGNS.fold.options).optional(),
-      foam: keySchema(SIGNS.foam.options).optional(),
-      counter: keySchema(SIGNS.counter.options).optional(),
-      tilt: keySchema(SIGNS.tilt.options).optional(),
-      through: keySchema(SIGNS.through.options).optional(),
-      pattern: keySchema(SIGNS.pattern.options).optional(),
-      lining: keySchema(SIGNS.lining.options).optional(),
-      ache: keySchema(SIGNS.ache.options).optional(),
-    })
-    .optional(),
-  wear: z.strictObject({ left: wornSole, right: wornSole }).optional(),
+  signs: signAnswersSchema.optional(),
+  wear: wearMapSchema.optional(),
   values: featureValuesSchema.optional(),
 });

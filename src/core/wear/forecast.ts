@@ -1,8 +1,13 @@
 import { DAYS_PER_MONTH, DAYS_PER_YEAR } from '../calendar/days';
-import { agesOnTheShelf, type Clock, priorLifeOf, type RacingUse, SHELF_YEARS, type Use } from './clocks';
-import { calendarLife, type LifeDistribution, type LifeSchool, lifeQuantile } from './life-schools';
-
-export type WearSurface = 'hard' | 'mixed' | 'soft';
+import type { FeatureValues } from '../shoe/features';
+import { agesOnTheShelf, type Clock, type RacingUse, SHELF_YEARS, type Use } from './clocks';
+import { COUNT_ERROR } from './count-error';
+import { inspectedLife, inspectedQuantile, spentOnce } from './inspected-life';
+import { factorsOf, type WearConditions } from './learned/life-factors';
+import type { LearnedLife } from './learned/life-of-pair';
+import { lifeOfPair, type PairLife } from './learned/life-of-pair';
+import { calendarLife, type LifeSchool, lifeQuantile } from './life-schools';
+import type { FitsWearer, SignAnswers } from './signs';
 
 export interface UseEntry {
   /** Days since the pair's first use, 0 on the start date. */
@@ -11,13 +16,22 @@ export interface UseEntry {
   amount: number;
 }
 
-export interface WearInput {
+/** What was seen of a pair on a day. */
+export interface Inspection {
+  /** Days since the pair's first use. */
+  day: number;
+  signs: SignAnswers;
+}
+
+export interface WearInput extends WearConditions {
   school: LifeSchool;
   use: Use;
   /** Of a racing pair: raced only, or trained in as well. */
   racing?: RacingUse | undefined;
-  bodyMassKg: number | null;
-  surface: WearSurface | null;
+  /** Of its model. */
+  features?: FeatureValues | undefined;
+  /** What the clinic's own pairs say of its model; absent where nothing was learned. */
+  learned?: LearnedLife | null | undefined;
   /** Days since first use. */
   ageDays: number;
   /** Days since it was made, where that is known; foam ages from then on. */
@@ -25,9 +39,11 @@ export interface WearInput {
   log: readonly UseEntry[];
   /** What the patient says a week brings in the unit of its clock, this pair's share of it; used until the log can speak. */
   expectedWeekly: number | null;
+  /** Oldest first. */
+  inspections?: readonly Inspection[] | undefined;
 }
 
-interface Quantiles {
+export interface Quantiles {
   q10: number;
   q50: number;
   q90: number;
@@ -36,8 +52,8 @@ interface Quantiles {
 export interface WearForecast {
   /** `unknown`: neither use nor a calendar that some camp states; nothing is forecast. */
   basis: 'log' | 'stated' | 'calendar' | 'shelf' | 'unknown';
-  /** Life at 10, 50 and 90 % in the unit of the clock, adjusted. */
-  life: Quantiles & { clock: Clock; from: 'practice' | 'ours' };
+  /** Life at 10, 50 and 90 % in the unit of the clock, adjusted and inspected; what it rests on. */
+  life: Quantiles & { clock: Clock; from: PairLife['from']; pairs: number; relatives: number };
   used: number | null;
   weekly: number | null;
   /** Days from first use at which 10, 50 and 90 % of such pairs are used up; null where nothing can be said. */
@@ -47,17 +63,18 @@ export interface WearForecast {
   state: 'in-life' | 'bring-in-next' | 'in-window' | 'overdue' | 'unknown';
   adjustments: string[];
   dominates: string;
+  /** What inspections say, and what the last one changed; null where nobody looked. */
+  inspected: Inspected | null;
 }
 
-/**
- * Adjustments have a direction in common practice (heavier and harder wear out sooner) but no published size:
- * these sizes are ours, a clinic setting. They concern foam that is walked or run on.
- */
-export const WEAR_ADJUSTMENT = {
-  massReferenceKg: 70,
-  massExponent: 0.5,
-  surface: { hard: 0.92, mixed: 1, soft: 1.1 } as const,
-};
+export interface Inspected {
+  /** Days from first use, of the last one. */
+  day: number;
+  spent: number;
+  fits: Readonly<Record<FitsWearer, number>>;
+  /** Life before the last inspection. */
+  before: Quantiles;
+}
 
 /** A hundred years. */
 const MOST_DAYS = 36_525;
@@ -65,23 +82,6 @@ const MOST_DAYS = 36_525;
 const LOG_SPEAKS_FROM_DAYS = 21;
 /** When the next pair is brought in, as a share of the median life: with a third of it left. */
 const BRING_IN_AT = 2 / 3;
-
-function adjustmentsOf({ bodyMassKg, surface, use }: WearInput): { factor: number; adjustments: string[] } {
-  const adjustments: string[] = [];
-  let factor = 1;
-  if (!agesOnTheShelf(use)) return { factor, adjustments };
-  if (bodyMassKg !== null) {
-    const mass = (WEAR_ADJUSTMENT.massReferenceKg / bodyMassKg) ** WEAR_ADJUSTMENT.massExponent;
-    const clamped = Math.min(1.25, Math.max(0.75, mass));
-    factor *= clamped;
-    adjustments.push(`body mass ${Math.round(bodyMassKg)} kg × ${clamped.toFixed(2)}`);
-  }
-  if (surface) {
-    factor *= WEAR_ADJUSTMENT.surface[surface];
-    adjustments.push(`${surface} ground × ${WEAR_ADJUSTMENT.surface[surface].toFixed(2)}`);
-  }
-  return { factor, adjustments };
-}
 
 const quantiles = (of: (quantile: 0.1 | 0.5 | 0.9) => number): Quantiles => ({
   q10: of(0.1),
@@ -96,27 +96,87 @@ function shelfDays({ use, ageDays, madeDaysAgo }: WearInput): Quantiles | null {
   return quantiles((q) => Math.max(0, lifeQuantile(SHELF_YEARS, q) * DAYS_PER_YEAR - before));
 }
 
+/** How much a pair was used by some day, and whether its log says so or a stated week. */
+export function usedBy(
+  { log, expectedWeekly, ageDays }: Pick<WearInput, 'log' | 'expectedWeekly' | 'ageDays'>,
+  day: number,
+): { used: number; weekly: number | null; by: 'log' | 'stated' } {
+  // What is logged under tomorrow's date, as it may be elsewhere, counts today.
+  const logged = log.reduce(
+    (sum, entry) => (entry.day <= day || day >= ageDays ? sum + entry.amount : sum),
+    0,
+  );
+  if (logged > 0 && day >= LOG_SPEAKS_FROM_DAYS)
+    return { used: logged, weekly: (logged / day) * 7, by: 'log' };
+  return {
+    used: Math.max(logged, ((expectedWeekly ?? 0) * day) / 7),
+    weekly: expectedWeekly,
+    by: 'stated',
+  };
+}
+
+/** Life of a pair as it is expected before anybody looks at it. */
+export function expectedLife(input: WearInput): PairLife {
+  const { school, use, racing, learned = null, features = {} } = input;
+  return lifeOfPair({ use, school, racing }, factorsOf(use, input, features), learned);
+}
+
+/** What dominates the uncertainty: how such pairs differ, how little is known of the model, or how the use was counted. */
+function dominant({ learned }: WearInput, { sigma }: PairLife, by: 'log' | 'stated'): string {
+  const family = learned?.version.variance ?? 0;
+  const pairs = sigma ** 2 - family;
+  const use = COUNT_ERROR[by] ** 2;
+  if (use >= Math.max(family, pairs))
+    return by === 'log' ? 'how the use was counted' : 'the use: it is stated, not logged';
+  return family > pairs ? 'how little is known of this model' : 'how much life pairs of this kind differ by';
+}
+
+function inspectedBy(
+  input: WearInput,
+  life: PairLife,
+  used: number,
+): (Inspected & { now: Quantiles }) | null {
+  const seen = (input.inspections ?? []).map(({ day, signs }) => ({
+    used: usedBy(input, day).used,
+    signs,
+    day,
+  }));
+  const last = seen.at(-1);
+  if (!last) return null;
+  const after = inspectedLife(life, seen);
+  const before = inspectedLife(life, seen.slice(0, -1));
+  return {
+    day: last.day,
+    spent: spentOnce(after, used),
+    fits: after.fits,
+    before: quantiles((q) => inspectedQuantile(before, q)),
+    now: quantiles((q) => inspectedQuantile(after, q)),
+  };
+}
+
 /**
- * Replacement window of a pair in its own clock: a prior life (use × school × mass × ground) and the pair's own use. Without
- * any use the calendar decides only where a camp states months for that use; else nothing is forecast but that foam ages.
+ * Replacement window of a pair in its own clock: a life (use × school × wearer × ground, or what the clinic's own pairs lasted),
+ * what inspections saw, and the pair's own use. Without any use the calendar decides only where a camp states months for that
+ * use; else nothing is forecast but that foam ages.
  */
 export function wearForecast(input: WearInput): WearForecast {
-  const { school, use, racing, log, ageDays } = input;
-  const prior = priorLifeOf(use, school, racing);
-  const { factor, adjustments } = adjustmentsOf(input);
-  const adjusted: LifeDistribution = { median: prior.life.median * factor, sigma: prior.life.sigma };
-  const life = { ...quantiles((q) => lifeQuantile(adjusted, q)), clock: prior.clock, from: prior.from };
-  const logged = log.reduce((sum, entry) => sum + entry.amount, 0);
-  const logSpeaks = logged > 0 && ageDays >= LOG_SPEAKS_FROM_DAYS;
-  const weekly = logSpeaks ? (logged / ageDays) * 7 : input.expectedWeekly;
+  const { ageDays } = input;
+  const expected = expectedLife(input);
+  const { used, weekly, by } = usedBy(input, ageDays);
+  const seen = inspectedBy(input, expected, used);
+  const now = seen?.now ?? quantiles((q) => lifeQuantile(expected, q));
+  const { clock, from, pairs, relatives, adjustments } = expected;
+  const base = {
+    life: { ...now, clock, from, pairs, relatives },
+    adjustments,
+    inspected: seen && { day: seen.day, spent: seen.spent, fits: seen.fits, before: seen.before },
+  };
   const shelf = shelfDays(input);
-  const base = { life, adjustments };
   if (weekly === null || weekly <= 0) return withoutUse(input, base, shelf);
 
-  const used = logSpeaks ? logged : Math.max(logged, (weekly * ageDays) / 7);
   // A pair that is hardly worn lasts longer than anybody: no day beyond it is written down.
   const dayAt = (amount: number) => Math.min(MOST_DAYS, ageDays + ((amount - used) / weekly) * 7);
-  const byUse = quantiles((q) => dayAt(lifeQuantile(adjusted, q)));
+  const byUse = quantiles((q) => dayAt(now[q === 0.5 ? 'q50' : q === 0.1 ? 'q10' : 'q90']));
   const ages = shelf !== null && byUse.q50 > shelf.q50;
   const windowDays = shelf
     ? {
@@ -127,26 +187,26 @@ export function wearForecast(input: WearInput): WearForecast {
     : byUse;
   // Never later than the window begins: where lives differ widely, that comes before two thirds of the middle one.
   const startNextDay = Math.min(
-    dayAt(life.q50 * BRING_IN_AT),
+    dayAt(now.q50 * BRING_IN_AT),
     (shelf?.q50 ?? Number.POSITIVE_INFINITY) * BRING_IN_AT,
     windowDays.q10,
   );
   return {
     ...base,
-    basis: logSpeaks ? 'log' : 'stated',
+    basis: by,
     used,
     weekly,
     windowDays,
     startNextDay,
     state: stateOf(ageDays, windowDays, startNextDay),
     adjustments: ages ? [...adjustments, 'foam ages, worn or not'] : adjustments,
-    dominates: logSpeaks ? 'how much life pairs of this kind differ by' : 'the use: it is stated, not logged',
+    dominates: dominant(input, expected, by),
   };
 }
 
 function withoutUse(
   { school, use, ageDays }: WearInput,
-  base: Pick<WearForecast, 'life' | 'adjustments'>,
+  base: Pick<WearForecast, 'life' | 'adjustments' | 'inspected'>,
   shelf: Quantiles | null,
 ): WearForecast {
   const months = use === 'road-running' ? calendarLife(school) : null;
@@ -177,7 +237,12 @@ function withoutUse(
   };
 }
 
-function stateOf(ageDays: number, window: Quantiles, startNextDay: number): WearForecast['state'] {
+/** Where a pair stands at some age, by the days of its window. */
+export function stateOf(
+  ageDays: number,
+  window: Pick<Quantiles, 'q10' | 'q90'>,
+  startNextDay: number,
+): WearForecast['state'] {
   if (ageDays > window.q90) return 'overdue';
   if (ageDays >= window.q10) return 'in-window';
   return ageDays >= startNextDay ? 'bring-in-next' : 'in-life';

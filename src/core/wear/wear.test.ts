@@ -186,11 +186,13 @@ describe('replacement window', () => {
     expect(stated.used).toBeCloseTo(200, 6);
   });
 
-  it('body mass moves the life by a quarter at most, either way', () => {
+  it('body mass moves the life by a quarter, either way, and bodies beyond what is known by no more', () => {
     const life = (bodyMassKg: number | null) => wearForecast({ ...base, bodyMassKg }).life.q50;
     expect(life(70)).toBeCloseTo(life(null), 6);
-    expect(life(20)).toBeCloseTo(1.25 * life(70), 6);
-    expect(life(200)).toBeCloseTo(0.75 * life(70), 6);
+    expect(life(45) / life(70)).toBeCloseTo(1.25, 2);
+    expect(life(125) / life(70)).toBeCloseTo(0.75, 2);
+    expect(life(20)).toBe(life(45));
+    expect(life(200)).toBe(life(125));
     expect(life(100)).toBeCloseTo(Math.sqrt(0.7) * life(70), 6);
   });
 });

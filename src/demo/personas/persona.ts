@@ -4,7 +4,7 @@ import type { PairBefore } from '@/core/history/before';
 import type { OrderState } from '@/core/orders/order';
 import type { Activity } from '@/core/purpose/serves';
 import type { Choices, DatedEvent } from '@/core/visit/contents';
-import type { WearSurface } from '@/core/wear/forecast';
+import type { WearSurface } from '@/core/wear/learned/life-factors';
 
 /** An invented patient with what an examination of them finds. */
 export interface Persona {

@@ -4,10 +4,15 @@ import { type Kysely, sql, type Transaction } from 'kysely';
 import { knowledgeOf, NO_HOUSE_RULES } from '@/core/knowledge/house-rules';
 import { RETURN_DAYS } from '@/core/orders/order';
 import { stepsHeld } from '@/core/visit/held';
+import { learnCatalogue } from '@/core/wear/learned/observation';
 import { DEMO_PASSWORD, DEMO_STAFF, type DemoClinic, type DemoPatient, demoClinic } from '@/demo/clinic';
 import type { DemoOrder } from '@/demo/fitting';
 import { kyselyOn } from '../database/connection';
 import type { Database } from '../database/schema';
+import type { Tenant } from '../database/tenant';
+import { caretaker } from '../services/pairs/caretaker';
+import { refreshForecasts } from '../services/pairs/forecasts';
+import { keepLearned, toLearn } from '../services/pairs/learned-lives';
 import { addContacts } from './load-demo-contacts';
 
 /** Loads the demo clinic unless some clinic exists; two processes at once load it once. */
@@ -54,11 +59,21 @@ export async function loadDemo(ownerUrl: string, now: Date): Promise<boolean> {
         .execute();
       for (const patient of demo.patients) await addPatient(tx, clinicId, practitioner!, patient);
       await addContacts(tx, clinicId, practitioner!, demo.patients, day);
+      await addForecasts(tx, clinicId, day);
       return true;
     });
   } finally {
     await db.destroy();
   }
+}
+
+/** What the demo's pairs teach, and the forecast of each. */
+async function addForecasts(tx: Transaction<Database>, clinicId: string, day: string): Promise<void> {
+  const tenant: Tenant = { tx, actor: caretaker(clinicId) };
+  const { ids, asked } = await toLearn(tenant, 'median', day);
+  await keepLearned(tenant, 'median', ids, learnCatalogue(asked));
+  const pairs = await tx.selectFrom('pair').select('id').execute();
+  await refreshForecasts(tenant, { pairIds: pairs.map(({ id }) => id) }, day);
 }
 
 /** House rules with the days they came into force, and the rules of each edition for replay. */

@@ -23,9 +23,13 @@ import type { FittedFoot } from '@/core/sizing/learned/learn-offsets';
 import type { ModelSizing } from '@/core/sizing/start-size';
 import type { Choices, StepContents } from '@/core/visit/contents';
 import type { SavedStep, StepState } from '@/core/visit/steps';
-import type { WearSurface } from '@/core/wear/forecast';
+import type { WearForecast } from '@/core/wear/forecast';
+import type { VersionLife } from '@/core/wear/learned/learn-life';
+import type { WearConditions, WearSurface } from '@/core/wear/learned/life-factors';
+import type { LearnedCatalogue } from '@/core/wear/learned/observation';
 import type { LifeSchool } from '@/core/wear/life-schools';
 import type { RetiredBecause } from '@/core/wear/retired';
+import type { InspectionContent } from '@/core/wear/worn-schema';
 
 /** Rows as Kysely sees them; `clinic_id` is on every one. Dates are ISO strings, times are Date. */
 export interface Database {
@@ -299,6 +303,19 @@ export interface Database {
     weekly_use: number | null;
     made_on: string | null;
     ended_because: RetiredBecause | null;
+    batch: string | null;
+    conditions: JSONColumnType<
+      Pick<WearConditions, 'hills' | 'landing' | 'heat'>,
+      string | undefined,
+      string
+    >;
+    forecast: JSONColumnType<WearForecast> | null;
+    /** Day for which it was worked out. */
+    forecast_on: string | null;
+    start_next_on: string | null;
+    window_from: string | null;
+    window_middle: string | null;
+    window_to: string | null;
     modifications: JSONColumnType<readonly Modification[], string | undefined, string>;
   };
   hand_over: {
@@ -325,6 +342,27 @@ export interface Database {
     note: Generated<string>;
     logged_by: string;
     logged_at: Generated<Date>;
+  };
+  inspection: {
+    clinic_id: string;
+    id: Generated<string>;
+    pair_id: string;
+    inspected_on: string;
+    content: JSONColumnType<InspectionContent>;
+    made_by: string;
+    made_at: Generated<Date>;
+  };
+  clinic_life: {
+    clinic_id: string;
+    school: LifeSchool;
+    content: JSONColumnType<Omit<LearnedCatalogue, 'lives'>>;
+    learned_at: Generated<Date>;
+    stale: Generated<boolean>;
+  };
+  model_life: {
+    clinic_id: string;
+    model_id: string;
+    content: JSONColumnType<VersionLife>;
   };
   access_token: {
     clinic_id: string;

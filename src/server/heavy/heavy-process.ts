@@ -1,4 +1,5 @@
 import type { PatientSheet } from '@/core/aftercare/patient-sheet';
+import { learnCatalogue } from '@/core/wear/learned/observation';
 import { sheetPdf } from '../pdf/sheet-pdf';
 import {
   filmedFrame,
@@ -21,21 +22,23 @@ const JOBS = {
     type: 'application/pdf',
     name: 'shoe-sheet.pdf',
   }),
+  learnCatalogue,
 };
 export type HeavyKind = keyof typeof JOBS;
 export type HeavyInput<K extends HeavyKind> = Parameters<(typeof JOBS)[K]>[0];
+export type HeavyResult<K extends HeavyKind> = Awaited<ReturnType<(typeof JOBS)[K]>>;
 
 /** One piece of work at a time. */
 export type HeavyAsked = { [K in HeavyKind]: { kind: K; input: HeavyInput<K> } }[HeavyKind];
-export type HeavySaid = { file: MadeFile } | { failed: string };
+export type HeavySaid<K extends HeavyKind = HeavyKind> = { done: HeavyResult<K> } | { failed: string };
 
 // Beside the server, in a process that gives way a little: signing in and saving go on at their pace.
 giveWay(3);
 
 async function work({ kind, input }: HeavyAsked): Promise<HeavySaid> {
-  const job = JOBS[kind] as (of: typeof input) => MadeFile | Promise<MadeFile>;
+  const job = JOBS[kind] as (of: typeof input) => HeavyResult<HeavyKind> | Promise<HeavyResult<HeavyKind>>;
   try {
-    return { file: await job(input) };
+    return { done: await job(input) };
   } catch (error) {
     return { failed: error instanceof Error ? error.name : 'failed' };
   }

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { log } from '../http/log';
 import { Refusal } from '../http/problem';
 import type { MadeFile } from './device-files';
-import type { HeavyAsked, HeavyInput, HeavyKind, HeavySaid } from './heavy-process';
+import type { HeavyAsked, HeavyInput, HeavyKind, HeavyResult, HeavySaid } from './heavy-process';
 
 /** Processes at work at once, and how many requests may wait for one. */
 const AT_ONCE = 2;
@@ -49,7 +49,7 @@ function release(worker: ChildProcess): void {
   else if (alive) idle.push(worker);
 }
 
-function answerOf(worker: ChildProcess): Promise<HeavySaid> {
+function answerOf<K extends HeavyKind>(worker: ChildProcess): Promise<HeavySaid<K>> {
   return new Promise((resolve, reject) => {
     const settle = (work: () => void) => {
       clearTimeout(timer);
@@ -57,7 +57,7 @@ function answerOf(worker: ChildProcess): Promise<HeavySaid> {
       worker.off('exit', ended);
       work();
     };
-    const said = (message: HeavySaid) => settle(() => resolve(message));
+    const said = (message: HeavySaid<K>) => settle(() => resolve(message));
     const ended = () => settle(() => reject(new Error('The process for heavy work ended.')));
     const timer = setTimeout(() => {
       worker.kill('SIGKILL');
@@ -68,15 +68,15 @@ function answerOf(worker: ChildProcess): Promise<HeavySaid> {
   });
 }
 
-/** Makes a file outside the server's own thread: a few at once, a few more waiting, the rest told to come again (503). */
-export async function heavy<K extends HeavyKind>(kind: K, input: HeavyInput<K>): Promise<MadeFile> {
+/** Works outside the server's own thread: a few at once, a few more waiting, the rest told to come again (503). */
+export async function heavy<K extends HeavyKind>(kind: K, input: HeavyInput<K>): Promise<HeavyResult<K>> {
   const worker = await workerFor();
   try {
-    const answer = answerOf(worker);
+    const answer = answerOf<K>(worker);
     worker.send({ kind, input } as HeavyAsked);
     const said = await answer;
     if ('failed' in said) throw new Error(`Heavy work failed: ${said.failed}`);
-    return said.file;
+    return said.done;
   } finally {
     release(worker);
   }

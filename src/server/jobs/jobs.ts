@@ -3,12 +3,14 @@ import { keysOf } from '@/core/tables/keys-of';
 import { authDatabase } from '../database/connection';
 import { log } from '../http/log';
 import { sendWaitingMail } from '../mail/send';
+import { careForAllPairs } from '../services/pairs/care';
 
 /** What is done without anybody asking, and how often (cron). */
 const JOBS = {
   outbox: { every: '* * * * *', work: sendWaitingMail },
   seal: { every: '*/10 * * * *', work: sealTrails },
   tidy: { every: '43 * * * *', work: tidy },
+  pairs: { every: '* * * * *', work: careForAllPairs },
   retention: { every: '17 3 * * *', work: eraseDue },
 } as const satisfies Record<string, { every: string; work: () => Promise<unknown> }>;
 export const JOB_NAMES = keysOf(JOBS);
@@ -67,10 +69,10 @@ export function ensureJobs(): void {
   boss.catch(() => null);
 }
 
-/** Asks for the outbox to be looked at now and not within the minute. */
-export function nudgeOutbox(): void {
+/** Asks for work to be done now and not within the minute. */
+export function nudge(job: 'outbox' | 'pairs'): void {
   ensureJobs();
   void boss
-    ?.then((running) => running.send('outbox', {}, { startAfter: 1, singletonKey: 'soon' }))
+    ?.then((running) => running.send(job, {}, { startAfter: 1, singletonKey: 'soon' }))
     .catch(() => null);
 }

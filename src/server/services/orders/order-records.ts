@@ -2,7 +2,7 @@ import type { OrderRecord } from '@/contract/records';
 import { addDays, daysBetween } from '@/core/calendar/days';
 import { daysToReturn, type OrderState } from '@/core/orders/order';
 import type { Tenant } from '../../database/tenant';
-import { today } from '../patients/pairs';
+import { today } from '../clock';
 import { MODEL_COLUMNS, modelOf } from '../shoes/models';
 
 export interface OrderFilter {

@@ -18,7 +18,7 @@ import { omitUndefined } from '@/core/tables/omit-undefined';
 import { requirePart } from '../../auth/require-part';
 import { audit, type Tenant } from '../../database/tenant';
 import { notFound, Refusal, valueOrRefusal } from '../../http/problem';
-import { today } from '../patients/pairs';
+import { today } from '../clock';
 import { patientRow } from '../patients/patient-row';
 
 import { knownModels, modelNamed, storeEntries, tieForerunners } from '../shoes/catalogue-store';

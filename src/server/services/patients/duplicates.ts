@@ -2,7 +2,8 @@ import { sql } from 'kysely';
 import type { Duplicates, LikelyRecord } from '@/contract/patients-schema';
 import { audit, type Tenant } from '../../database/tenant';
 import { notFound, Refusal } from '../../http/problem';
-import { today } from './pairs';
+import { today } from '../clock';
+import { refreshForecasts } from '../pairs/forecasts';
 import { patientRow } from './patient-row';
 
 const MOST = 50;
@@ -118,6 +119,7 @@ export async function mergePatients(tenant: Tenant, kept: string, folded: string
     select merge_patients(${kept}::uuid, ${folded}::uuid, ${actor.userId}) as id`.execute(tx);
   const id = rows[0]?.id;
   if (!id) throw new Refusal(409, 'One of these records was folded or closed a moment ago. Look again.');
+  await refreshForecasts(tenant, { patientId: kept });
   await audit(tenant, 'write', 'another record was folded into this one', kept);
   await audit(tenant, 'write', 'folded into another record', folded);
   return { id };
@@ -138,6 +140,7 @@ export async function undoMerge(tenant: Tenant, id: string): Promise<null> {
       409,
       'These two can no longer be taken apart: one was erased, closed, or taken apart already.',
     );
+  for (const patientId of [merge.kept, merge.folded]) await refreshForecasts(tenant, { patientId });
   await audit(tenant, 'write', 'taken apart from another record', merge.kept);
   await audit(tenant, 'write', 'taken out of another record', merge.folded);
   return null;

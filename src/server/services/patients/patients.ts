@@ -6,10 +6,10 @@ import { ageOn } from '@/core/calendar/days';
 import { containing } from '../../database/like';
 import type { Database } from '../../database/schema';
 import { audit, type Tenant } from '../../database/tenant';
+import { today } from '../clock';
 import { listOrders } from '../orders/order-records';
-import { readClinic } from '../people/clinic';
+import { listPairs } from '../pairs/pair-records';
 import { listConsents } from './consents';
-import { listPairs, today } from './pairs';
 import { patientRow } from './patient-row';
 
 type PatientRow = Omit<Selectable<Database['patient']>, 'clinic_id' | 'created_at'>;
@@ -79,12 +79,11 @@ export async function addPatient(
 export async function readPatient(tenant: Tenant, id: string): Promise<PatientRecord> {
   const row = await patientRow(tenant, id);
   await audit(tenant, 'read', 'patient', id);
-  const { lifeSchool } = await readClinic(tenant);
   return {
     ...summaryOf(row),
     heightMm: row.height_mm,
     school: row.school,
-    pairs: await listPairs(tenant, { patientId: id }, lifeSchool),
+    pairs: await listPairs(tenant, { patientId: id }),
     orders: await listOrders(tenant, { patientId: id }),
     phone: row.phone,
     email: row.email,

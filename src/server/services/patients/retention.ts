@@ -3,7 +3,7 @@ import type { ClosedRecord, RetentionPreview } from '@/contract/patients-schema'
 import { type KeepUntil, keepUntil, type Retention } from '@/core/retention/keep-until';
 import { audit, type Tenant } from '../../database/tenant';
 import { notFound, Refusal } from '../../http/problem';
-import { today } from './pairs';
+import { today } from '../clock';
 
 /** A record with its last day: of a visit, a hand-over or a note on a pair, else the day when it was begun. */
 interface LastDay {

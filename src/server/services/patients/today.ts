@@ -5,10 +5,9 @@ import { modelTitle } from '@/core/catalogue/model';
 import { reach } from '@/core/contact/reach';
 import type { OrderState } from '@/core/orders/order';
 import type { Tenant } from '../../database/tenant';
+import { today } from '../clock';
 import { listOrders } from '../orders/order-records';
-import { readClinic } from '../people/clinic';
 import { contactConsents } from './consents';
-import { listPairs, today } from './pairs';
 
 /** Most urgent first: somebody is in the room, then what is late, then what comes. */
 const URGENCY: readonly TodayKind[] = [
@@ -31,7 +30,6 @@ const REVIEW_AHEAD_DAYS = 7;
 export async function readToday(tenant: Tenant, site: string | null = null): Promise<TodayItem[]> {
   const { tx } = tenant;
   const now = today();
-  const { lifeSchool } = await readClinic(tenant);
   let listed = tx
     .selectFrom('patient')
     .select(['id', 'given_name', 'family_name', 'born_on', 'phone', 'email', 'address', 'contact_by'])
@@ -80,13 +78,32 @@ export async function readToday(tenant: Tenant, site: string | null = null): Pro
       visit.id,
     );
 
-  for (const pair of await listPairs(tenant, { inUse: true }, lifeSchool, now)) {
-    const { state } = pair.forecast;
-    if (!pair.window) continue;
-    const title = modelTitle(pair.model);
-    if (state === 'overdue') add('pair-overdue', pair.patientId, title, pair.window.to);
-    if (state === 'in-window') add('pair-in-window', pair.patientId, title, pair.window.middle);
-    if (state === 'bring-in-next') add('bring-in-next', pair.patientId, title, pair.window.from);
+  const due = await tx
+    .selectFrom('pair')
+    .innerJoin('shoe_model', (join) =>
+      join.onRef('shoe_model.id', '=', 'pair.model_id').onRef('shoe_model.clinic_id', '=', 'pair.clinic_id'),
+    )
+    .select([
+      'patient_id',
+      'maker',
+      'name',
+      'shoe_model.version',
+      'start_next_on',
+      'window_from',
+      'window_middle',
+      'window_to',
+    ])
+    .where('ended_on', 'is', null)
+    .where('start_next_on', '<=', now)
+    .orderBy('start_next_on')
+    .execute();
+  for (const pair of due) {
+    const { window_from: from, window_middle: middle, window_to: to } = pair;
+    if (from === null || middle === null || to === null) continue;
+    const title = modelTitle(pair);
+    if (now > to) add('pair-overdue', pair.patient_id, title, to);
+    else if (now >= from) add('pair-in-window', pair.patient_id, title, middle);
+    else add('bring-in-next', pair.patient_id, title, from);
   }
 
   const waiting: Partial<Record<OrderState, TodayKind>> = {

@@ -3,6 +3,7 @@ import type { api } from '@/contract/contract';
 import type { ClinicRecord } from '@/contract/records';
 import { USUAL_FORMATS } from '@/core/formats/formats';
 import { audit, type Tenant } from '../../database/tenant';
+import { forecastsAreStale, lifeIsStale } from '../pairs/stale';
 
 export async function readClinic({ tx }: Tenant): Promise<ClinicRecord> {
   const row = await tx.selectFrom('clinic').selectAll().executeTakeFirstOrThrow();
@@ -34,6 +35,10 @@ export async function changeClinic(
       : { second_factor_required: change.secondFactorRequired }),
   };
   if (Object.keys(set).length > 0) await tenant.tx.updateTable('clinic').set(set).execute();
+  if (change.lifeSchool) {
+    await lifeIsStale(tenant);
+    await forecastsAreStale(tenant);
+  }
   await audit(tenant, 'write', `the clinic: ${Object.keys(change).join(', ')}`, null);
   return readClinic(tenant);
 }

@@ -12,7 +12,7 @@ import { linkDigest, newLinkToken } from '../../auth/link';
 import { audit, type Tenant } from '../../database/tenant';
 import { notFound, Refusal } from '../../http/problem';
 import { siteOrigin } from '../../http/site-origin';
-import { nudgeOutbox } from '../../jobs/jobs';
+import { nudge } from '../../jobs/jobs';
 import { readClinic } from './clinic';
 import { endSessionsAt } from './sessions';
 
@@ -87,7 +87,7 @@ async function write({ tx, actor }: Tenant, letter: Pick<MailRecord, 'recipient'
     .insertInto('mail')
     .values({ clinic_id: actor.clinicId, ...letter, problem: null, sent_at: null })
     .execute();
-  nudgeOutbox();
+  nudge('outbox');
 }
 
 export async function invite(

@@ -2,7 +2,7 @@ import { COLUMNS } from '@/formats/catalogue/columns';
 import { writeCatalogueJson } from '@/formats/catalogue/json';
 import { writeCatalogueCsv } from '@/formats/catalogue/write-csv';
 import type { Tenant } from '../../database/tenant';
-import { today } from '../patients/pairs';
+import { today } from '../clock';
 import { catalogueEntries } from './models';
 
 const TYPES = { csv: 'text/csv; charset=utf-8', json: 'application/json; charset=utf-8' } as const;

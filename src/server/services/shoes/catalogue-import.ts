@@ -8,7 +8,7 @@ import { unkeepableText } from '@/server/http/text';
 import { type Actor, asTenant, type Tenant } from '../../database/tenant';
 import { log } from '../../http/log';
 import { Refusal } from '../../http/problem';
-import { today } from '../patients/pairs';
+import { today } from '../clock';
 import { knownModels, storeEntries, tieForerunners } from './catalogue-store';
 import { noteChange } from './models';
 

@@ -4,7 +4,7 @@ import type { SupplierAnnouncement } from '@/contract/records';
 import type { supplierAnswerSchema } from '@/contract/shoes';
 import { type SupplierItem, supplierFeed } from '@/simulators/supplier-feed';
 import type { Tenant } from '../../database/tenant';
-import { today } from '../patients/pairs';
+import { today } from '../clock';
 import { knownModels, modelNamed, storeEntries, tieForerunners } from './catalogue-store';
 import { catalogueEntries, noteChange, putOnShelf } from './models';
 

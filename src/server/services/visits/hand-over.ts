@@ -4,7 +4,7 @@ import { SIDES } from '@/core/findings/finding-kinds';
 import { placeOn } from '@/core/fitting/sizes';
 import type { handOverSchema } from '@/core/visit/contents';
 import { audit, type Tenant } from '../../database/tenant';
-import { today } from '../patients/pairs';
+import { today } from '../clock';
 import { takeFromShelf } from '../shoes/models';
 import { closeWith, issueSpecification, readyToIssue } from './issue';
 import { startPair } from './start-pair';

@@ -5,10 +5,12 @@ import type { ClinicalPicture } from '@/core/findings/picture';
 import type { TryOn } from '@/core/fitting/try-on';
 import { type Modification, modificationInWords } from '@/core/orders/order';
 import type { Specification } from '@/core/prescribe/engine/specification';
+import { omitUndefined } from '@/core/tables/omit-undefined';
 import type { StepContents } from '@/core/visit/contents';
 import { CLOCK_OF_USE, madeForUse } from '@/core/wear/clocks';
-import { wearForecast } from '@/core/wear/forecast';
+import { landingOf } from '@/core/wear/learned/conditions';
 import type { Tenant } from '../../database/tenant';
+import { forecastOf, refreshForecasts } from '../pairs/forecasts';
 import type { patientRow } from '../patients/patient-row';
 import { readClinic } from '../people/clinic';
 import { placeOfWork } from '../people/sites';
@@ -24,7 +26,10 @@ export interface PairStart {
   tryOn: TryOn;
   startedOn: string;
   modifications: readonly Modification[];
-  input: Pick<StepContents['hand-over'], 'surface' | 'weeklyKm' | 'weeklyUse' | 'usualMinutes'>;
+  input: Pick<
+    StepContents['hand-over'],
+    'surface' | 'weeklyKm' | 'weeklyUse' | 'usualMinutes' | 'hills' | 'heat' | 'madeOn' | 'batch'
+  >;
 }
 
 /** Puts a pair into use: the pair, the patient's sheet and the hand-over that ties them to what was issued. */
@@ -41,18 +46,33 @@ export async function startPair(
   const weekly =
     input.weeklyKm ?? (typeof picture.body.weeklyDistance === 'number' ? picture.body.weeklyDistance : null);
   const use = madeForUse(model.features);
-  const racing = use === 'racing';
   const inKm = CLOCK_OF_USE[use] === 'km';
-  const forecast = wearForecast({
-    school: clinic.lifeSchool,
-    use,
-    racing: racing ? 'also-trained' : undefined,
-    bodyMassKg,
-    surface: input.surface ?? null,
-    ageDays: 0,
-    log: [],
-    expectedWeekly: inKm ? weekly : (input.weeklyUse ?? null),
-  });
+  const mine = { clinic_id: actor.clinicId, patient_id: patient.id };
+  const { id: pairId } = await tx
+    .insertInto('pair')
+    .values({
+      ...mine,
+      model_id: model.id,
+      size_left: size.left,
+      size_right: size.right,
+      started_on: startedOn,
+      ended_on: null,
+      surface: input.surface ?? null,
+      expected_weekly_km: inKm ? weekly : null,
+      weekly_use: inKm ? null : (input.weeklyUse ?? null),
+      body_mass_kg: bodyMassKg,
+      racing: use === 'racing',
+      conditions: JSON.stringify(
+        omitUndefined({ hills: input.hills, heat: input.heat, landing: landingOf(picture) }),
+      ),
+      made_on: input.madeOn ?? null,
+      batch: input.batch || null,
+      modifications: JSON.stringify(modifications),
+    })
+    .returning('id')
+    .executeTakeFirstOrThrow();
+  await refreshForecasts(tenant, { patientId: patient.id });
+  const forecast = await forecastOf(tenant, pairId);
   const sheet = patientSheet({
     patient: `${patient.given_name} ${patient.family_name}`,
     clinic: await placeOfWork(tenant, clinic),
@@ -70,25 +90,6 @@ export async function startPair(
     startNextDay: forecast.startNextDay,
     reviewOn: reviewDay(startedOn, category),
   });
-  const mine = { clinic_id: actor.clinicId, patient_id: patient.id };
-  const { id: pairId } = await tx
-    .insertInto('pair')
-    .values({
-      ...mine,
-      model_id: model.id,
-      size_left: size.left,
-      size_right: size.right,
-      started_on: startedOn,
-      ended_on: null,
-      surface: input.surface ?? null,
-      expected_weekly_km: inKm ? weekly : null,
-      weekly_use: inKm ? null : (input.weeklyUse ?? null),
-      body_mass_kg: bodyMassKg,
-      racing,
-      modifications: JSON.stringify(modifications),
-    })
-    .returning('id')
-    .executeTakeFirstOrThrow();
   await tx
     .insertInto('hand_over')
     .values({

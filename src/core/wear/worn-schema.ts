@@ -1,0 +1,30 @@
+import { z } from 'zod';
+import { keySchema } from '../tables/key-schema';
+import { SIGNS } from './signs';
+import { GRADES, ZONES } from './wear-map';
+
+/** What was seen of a worn pair, sign by sign. */
+export const signAnswersSchema = z.strictObject({
+  creases: keySchema(SIGNS.creases.options).optional(),
+  fold: keySchema(SIGNS.fold.options).optional(),
+  foam: keySchema(SIGNS.foam.options).optional(),
+  counter: keySchema(SIGNS.counter.options).optional(),
+  tilt: keySchema(SIGNS.tilt.options).optional(),
+  through: keySchema(SIGNS.through.options).optional(),
+  pattern: keySchema(SIGNS.pattern.options).optional(),
+  lining: keySchema(SIGNS.lining.options).optional(),
+  ache: keySchema(SIGNS.ache.options).optional(),
+});
+
+const wornSole = z.partialRecord(z.enum(ZONES), z.literal(GRADES)).optional();
+export const wearMapSchema = z.strictObject({ left: wornSole, right: wornSole });
+
+/** What an inspection of a pair in use saw; what is absent was not looked at. */
+export const inspectionContentSchema = z.strictObject({
+  signs: signAnswersSchema.optional(),
+  wear: wearMapSchema.optional(),
+  /** Kept or worn in heat. */
+  heat: z.boolean().optional(),
+  note: z.string().max(600, 'Use at most 600 letters.').optional(),
+});
+export type InspectionContent = z.infer<typeof inspectionContentSchema>;

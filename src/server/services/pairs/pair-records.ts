@@ -1,0 +1,171 @@
+import type { Selectable } from 'kysely';
+import type { InspectionRecord, PairLogEntry, PairRecord } from '@/contract/records';
+import { daysBetween } from '@/core/calendar/days';
+import { modelTitle } from '@/core/catalogue/model';
+import { versionDifferences } from '@/core/match/version-differences';
+import { readChange } from '@/core/outcomes/real-change';
+import { groupBy } from '@/core/tables/group-by';
+import { madeForUse } from '@/core/wear/clocks';
+import { stateOf } from '@/core/wear/forecast';
+import { schoolsBeside } from '@/core/wear/schools-beside';
+import type { Database } from '../../database/schema';
+import { audit, type Tenant } from '../../database/tenant';
+import { notFound } from '../../http/problem';
+import { today } from '../clock';
+import { laterVersions, MODEL_COLUMNS, modelOf } from '../shoes/models';
+import { conditionsOf } from './conditions';
+import { refreshForecasts } from './forecasts';
+
+export interface PairFilter {
+  patientId?: string;
+  pairId?: string;
+}
+
+/** Pairs with their log and replacement window, newest first. */
+export async function listPairs(
+  tenant: Tenant,
+  filter: PairFilter,
+  on = today(),
+): Promise<(PairRecord & { patientId: string })[]> {
+  const { tx } = tenant;
+  const read = () => {
+    let query = tx
+      .selectFrom('pair')
+      .innerJoin('shoe_model', (join) =>
+        join
+          .onRef('shoe_model.id', '=', 'pair.model_id')
+          .onRef('shoe_model.clinic_id', '=', 'pair.clinic_id'),
+      )
+      .selectAll('pair')
+      .select([...MODEL_COLUMNS])
+      .orderBy('pair.started_on', 'desc');
+    if (filter.patientId) query = query.where('pair.patient_id', '=', filter.patientId);
+    if (filter.pairId) query = query.where('pair.id', '=', filter.pairId);
+    return query.execute();
+  };
+  let rows = await read();
+  const unknown = rows.filter(({ forecast }) => forecast === null).map(({ id }) => id);
+  if (unknown.length > 0) {
+    await refreshForecasts(tenant, { pairIds: unknown }, on);
+    rows = await read();
+  }
+  const ids = rows.map((row) => row.id);
+  const log =
+    ids.length === 0
+      ? []
+      : await tx
+          .selectFrom('pair_log')
+          .selectAll()
+          .where('pair_id', 'in', ids)
+          .orderBy('logged_on')
+          .execute();
+  const later = await laterVersions(
+    tenant,
+    rows.map((row) => row.model_id),
+  );
+  const byPair = groupBy(log, (entry) => entry.pair_id);
+  const looked = groupBy(await inspectionsOf(tenant, ids), (entry) => entry.pairId);
+  return rows.map((row) => {
+    const entries = (byPair.get(row.id) ?? []).map(
+      (entry): PairLogEntry => ({
+        id: entry.id,
+        on: entry.logged_on,
+        distanceKm: entry.distance_km,
+        amount: entry.amount,
+        comfort: entry.comfort,
+        note: entry.note,
+      }),
+    );
+    const model = modelOf({ ...row, id: row.model_id });
+    const { forecast, window } = standingOf(row, on);
+    const successor = later.get(model.id);
+    return {
+      id: row.id,
+      patientId: row.patient_id,
+      model,
+      modifications: [...row.modifications],
+      successor: successor
+        ? {
+            id: successor.id,
+            title: modelTitle(successor),
+            differs: versionDifferences(model, successor),
+          }
+        : null,
+      sizeLeft: row.size_left,
+      sizeRight: row.size_right,
+      startedOn: row.started_on,
+      endedOn: row.ended_on,
+      endedBecause: row.ended_because,
+      madeOn: row.made_on,
+      surface: row.surface,
+      log: entries,
+      forecast,
+      window,
+      comfort: comfortReading(entries),
+      inspections: (looked.get(row.id) ?? []).map(({ pairId: _, ...entry }) => entry),
+      schools: schoolsBeside(
+        madeForUse(model.features),
+        row.racing ? 'also-trained' : undefined,
+        conditionsOf(row, false),
+        model.features,
+      ),
+    };
+  });
+}
+
+/** One pair; the reading is audited. */
+export async function readPair(tenant: Tenant, pairId: string): Promise<PairRecord> {
+  const [found] = await listPairs(tenant, { pairId });
+  if (!found) throw notFound('This pair');
+  const { patientId, ...pair } = found;
+  await audit(tenant, 'read', 'pair', patientId);
+  return pair;
+}
+
+/** Inspections of pairs, oldest first. */
+async function inspectionsOf(
+  { tx }: Tenant,
+  pairIds: readonly string[],
+): Promise<(InspectionRecord & { pairId: string })[]> {
+  if (pairIds.length === 0) return [];
+  const rows = await tx
+    .selectFrom('inspection')
+    .leftJoin('auth.user as looker', 'looker.id', 'inspection.made_by')
+    .select(['inspection.id', 'pair_id', 'inspected_on', 'content', 'looker.name as by'])
+    .where('pair_id', 'in', [...pairIds])
+    .orderBy('inspected_on')
+    .orderBy('made_at')
+    .execute();
+  return rows.map((row) => ({
+    id: row.id,
+    pairId: row.pair_id,
+    on: row.inspected_on,
+    content: row.content,
+    by: row.by ?? '',
+  }));
+}
+
+/** A forecast as it was last worked out, and where the pair stands by it on a day. */
+function standingOf(
+  row: Pick<
+    Selectable<Database['pair']>,
+    'forecast' | 'started_on' | 'ended_on' | 'window_from' | 'window_middle' | 'window_to' | 'start_next_on'
+  >,
+  on: string,
+): Pick<PairRecord, 'forecast' | 'window'> {
+  if (row.forecast === null) throw new Error('A pair has no forecast.');
+  const { window_from: from, window_middle: middle, window_to: to, start_next_on: startNextOn } = row;
+  if (from === null || middle === null || to === null || startNextOn === null)
+    return { forecast: row.forecast, window: null };
+  const day = (of: string) => daysBetween(row.started_on, of);
+  const state = stateOf(day(row.ended_on ?? on), { q10: day(from), q90: day(to) }, day(startNextOn));
+  return { forecast: { ...row.forecast, state }, window: { from, middle, to, startNextOn } };
+}
+
+function comfortReading(entries: readonly PairLogEntry[]): PairRecord['comfort'] {
+  const rated = entries.filter((entry) => entry.comfort !== null);
+  if (rated.length < 2) return null;
+  const baseline = rated[0]!.comfort!;
+  const now = rated.at(-1)!.comfort!;
+  return { baseline, now, reading: readChange(baseline, now) };
+}

@@ -1,0 +1,204 @@
+import { sql } from 'kysely';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { addDays } from '@/core/calendar/days';
+import { type Actor, asTenant } from '@/server/database/tenant';
+import { today } from '@/server/services/clock';
+import { careForPairs } from '@/server/services/pairs/care';
+import { refreshForecasts } from '@/server/services/pairs/forecasts';
+import { inspectPair } from '@/server/services/pairs/inspections';
+import { toLearn } from '@/server/services/pairs/learned-lives';
+import { readModelLife } from '@/server/services/pairs/model-life';
+import { endPair, logPair } from '@/server/services/pairs/pair-log';
+import { readPair } from '@/server/services/pairs/pair-records';
+import { addConsent, withdrawConsent } from '@/server/services/patients/consents';
+import { erasePatient } from '@/server/services/patients/one-person';
+import { addPatient } from '@/server/services/patients/patients';
+import { readToday } from '@/server/services/patients/today';
+import { changeClinic } from '@/server/services/people/clinic';
+import { freshDatabase, type TestDatabase } from './database';
+import { refusal } from './signing-in';
+import { wornModel, wornPair } from './worn-pair';
+
+let db: TestDatabase;
+let me: Actor;
+let lead: Actor;
+beforeAll(async () => {
+  db = await freshDatabase();
+  me = db.clinicA.practitioner;
+  lead = db.clinicA.lead;
+});
+afterAll(() => db.drop());
+
+let names = 0;
+const somebody = async () => {
+  names += 1;
+  const { id } = await asTenant(me, (tenant) =>
+    addPatient(tenant, {
+      givenName: 'Liv',
+      familyName: `Pair${names}`,
+      bornOn: '1970-01-01',
+      sizingGroup: 'women',
+    }),
+  );
+  return id;
+};
+const ago = (days: number) => addDays(today(), -days);
+const log = (pairId: string, entry: object) =>
+  asTenant(me, (tenant) => logPair(tenant, pairId, { on: today(), ...entry }));
+const inspect = (pairId: string, entry: object) =>
+  asTenant(me, (tenant) => inspectPair(tenant, pairId, { on: today(), ...entry }));
+const read = (pairId: string) => asTenant(me, (tenant) => readPair(tenant, pairId));
+const due = async (patientId: string) =>
+  (await asTenant(me, readToday)).filter(({ patient }) => patient.id === patientId).map(({ kind }) => kind);
+
+describe('an inspection', () => {
+  it('moves the window, says from what, and puts the pair on the list of today', async () => {
+    const patientId = await somebody();
+    const model = await wornModel(me, { name: 'Fell' });
+    const pairId = await wornPair(me, patientId, model, ago(120), { expected_weekly_km: 20 });
+    const before = await read(pairId);
+    expect(before.forecast.state).toBe('in-life');
+    expect(await due(patientId)).toEqual([]);
+    await inspect(pairId, { signs: { fold: 'none', foam: 'yes', creases: 'inner-late' }, heat: true });
+    const after = await read(pairId);
+    expect(after.window!.middle < before.window!.middle).toBe(true);
+    expect(after.forecast.inspected!.before.q50).toBeGreaterThan(after.forecast.life.q50);
+    expect(after.forecast.inspected!.spent).toBeGreaterThan(0.6);
+    expect(after.forecast.adjustments.join()).toContain('kept in heat');
+    expect(after.inspections).toMatchObject([{ on: today(), content: { signs: { fold: 'none' } } }]);
+    expect(await due(patientId)).not.toEqual([]);
+  });
+
+  it('logs what the pair was used since, and refuses what lies ahead, before, after, or says nothing', async () => {
+    const patientId = await somebody();
+    const pairId = await wornPair(me, patientId, await wornModel(me, { name: 'Moor' }), ago(60));
+    await inspect(pairId, { since: 180, signs: { fold: 'springs' } });
+    expect((await read(pairId)).forecast).toMatchObject({ used: 180, basis: 'log' });
+    const path = async (entry: object) => (await refusal(inspect(pairId, entry))).extra.errors?.[0]?.path;
+    expect(await path({})).toEqual(['signs']);
+    expect(await path({ signs: { fold: 'none' }, on: addDays(today(), 3) })).toEqual(['on']);
+    expect(await path({ signs: { fold: 'none' }, on: ago(61) })).toEqual(['on']);
+    await asTenant(me, (tenant) => endPair(tenant, pairId, { on: ago(1), because: 'hurt' }));
+    expect(await path({ signs: { fold: 'none' } })).toEqual(['on']);
+    expect((await read(pairId)).endedBecause).toBe('hurt');
+  });
+
+  it('goes with the person', async () => {
+    const patientId = await somebody();
+    const pairId = await wornPair(me, patientId, await wornModel(me, { name: 'Tarn' }), ago(60));
+    await inspect(pairId, { note: 'squeaks' });
+    await asTenant(lead, (tenant) => erasePatient(tenant, patientId, { familyName: `Pair${names}`, reason: 'asked for' }));
+    const left = await asTenant(me, ({ tx }) =>
+      tx.selectFrom('inspection').select('id').where('pair_id', '=', pairId).execute(),
+    );
+    expect(left).toEqual([]);
+  });
+
+  it('of another clinic’s pair is refused', async () => {
+    const patientId = await somebody();
+    const pairId = await wornPair(me, patientId, await wornModel(me, { name: 'Beck' }), ago(60));
+    const other = db.clinicB.practitioner;
+    const said = asTenant(other, (tenant) => inspectPair(tenant, pairId, { on: today(), note: 'seen' }));
+    expect((await refusal(said)).status).toBe(404);
+  });
+});
+
+describe('lives that a clinic’s pairs teach', () => {
+  const retired = async (model: string, km: number, because: 'worn-out' | 'hurt' = 'worn-out') => {
+    const patientId = await somebody();
+    const pairId = await wornPair(me, patientId, model, ago(200));
+    await log(pairId, { on: ago(30), distanceKm: km });
+    await asTenant(me, (tenant) => endPair(tenant, pairId, { on: ago(1), because }));
+    return patientId;
+  };
+
+  it('pairs that were worn out early shorten the life of their model, of one in use, and less of its relatives', async () => {
+    const model = await wornModel(me, { maker: 'Earlymaker', name: 'Short' });
+    const cousin = await wornModel(me, { maker: 'Earlymaker', name: 'Cousin' });
+    const wearer = await somebody();
+    const inUse = await wornPair(me, wearer, model, ago(30), { expected_weekly_km: 20 });
+    await careForPairs(me.clinicId);
+    const before = await read(inUse);
+    for (const km of [240, 260, 280, 300, 250, 270, 230, 290]) await retired(model, km);
+    const done = await careForPairs(me.clinicId);
+    expect(done.learned).toBe(true);
+    const after = await read(inUse);
+    expect(after.forecast.life).toMatchObject({ from: 'learned' });
+    expect(after.forecast.life.pairs).toBeGreaterThanOrEqual(8);
+    expect(after.forecast.life.q50).toBeLessThan(before.forecast.life.q50 * 0.85);
+    const life = (id: string) => asTenant(me, (tenant) => readModelLife(tenant, id));
+    const [own, kin] = [await life(model), await life(cousin)];
+    expect(own.learned).toMatchObject({ wornOut: 8 });
+    expect(own.learned!.life.q50).toBeLessThan(kin.learned!.life.q50);
+    expect(kin.learned!.life.q50).toBeLessThan(kin.stated.q50);
+    expect(own.learned!.effects.map(({ factor }) => factor)).toContain('mass');
+    // Nothing is due any more.
+    expect(await careForPairs(me.clinicId)).toEqual({ learned: false, refreshed: 0 });
+  });
+
+  it('a pair that hurt has lasted at least so long, and whoever took the consent back teaches nothing', async () => {
+    const model = await wornModel(me, { maker: 'Latemaker', name: 'Hurt' });
+    const patientId = await retired(model, 250, 'hurt');
+    const asked = async () =>
+      (await asTenant(me, (tenant) => toLearn(tenant, 'median'))).asked.pairs.filter(
+        ({ maker }) => maker === 'Latemaker',
+      );
+    expect(await asked()).toMatchObject([{ isWornOut: false, countError: 0.1 }]);
+    const { id } = await asTenant(me, (tenant) =>
+      addConsent(tenant, patientId, { kind: 'learning', how: 'spoken', givenOn: ago(20) }),
+    );
+    expect(await asked()).toHaveLength(1);
+    await asTenant(me, (tenant) => withdrawConsent(tenant, id, ago(2)));
+    expect(await asked()).toEqual([]);
+  });
+
+  it('another school is learned anew, and no forecast rests on the old one', async () => {
+    const patientId = await somebody();
+    const pairId = await wornPair(me, patientId, await wornModel(me, { name: 'School' }), ago(30), {
+      expected_weekly_km: 20,
+    });
+    await careForPairs(me.clinicId);
+    const before = await read(pairId);
+    await asTenant(lead, (tenant) => changeClinic(tenant, { lifeSchool: 'cautious' }));
+    expect((await careForPairs(me.clinicId)).learned).toBe(true);
+    expect((await read(pairId)).forecast.life.q50).toBeLessThan(before.forecast.life.q50);
+    await asTenant(lead, (tenant) => changeClinic(tenant, { lifeSchool: 'median' }));
+    await careForPairs(me.clinicId);
+  });
+});
+
+describe('lists read forecasts', () => {
+  it('the pairs that are due come by an index, whatever else the clinic has', async () => {
+    const plan = await asTenant(me, async ({ tx }) => {
+      await sql`set local enable_seqscan = off`.execute(tx);
+      const { rows } = await sql<{ 'QUERY PLAN': string }>`explain select patient_id from pair
+        where ended_on is null and start_next_on <= ${today()} order by start_next_on`.execute(tx);
+      return rows.map((row) => row['QUERY PLAN']).join('\n');
+    });
+    expect(plan).toContain('pair_by_start_next');
+  });
+
+  it('a night later every forecast is that day’s', async () => {
+    const patientId = await somebody();
+    const pairId = await wornPair(me, patientId, await wornModel(me, { name: 'Night' }), ago(100));
+    await log(pairId, { distanceKm: 300 });
+    const before = await read(pairId);
+    await asTenant(me, (tenant) => refreshForecasts(tenant, { outdated: 5000 }, addDays(today(), 60)));
+    const after = await read(pairId);
+    // Nothing more was logged: the same distance in more days is a slower week.
+    expect(after.forecast.weekly!).toBeLessThan(before.forecast.weekly!);
+    expect(after.window!.middle > before.window!.middle).toBe(true);
+  });
+
+  it('two pairs share the stated week; with one retired the other has it whole', async () => {
+    const patientId = await somebody();
+    const model = await wornModel(me, { name: 'Shared' });
+    const [one, other] = [
+      await wornPair(me, patientId, model, ago(10), { expected_weekly_km: 30 }),
+      await wornPair(me, patientId, model, ago(10), { expected_weekly_km: 30 }),
+    ];
+    expect((await read(one)).forecast.weekly).toBe(15);
+    await asTenant(me, (tenant) => endPair(tenant, other, { on: today(), because: 'lost' }));
+    expect((await read(one)).forecast.weekly).toBe(30);
+  });
+});

@@ -1,0 +1,65 @@
+import { type Actor, asTenant } from '@/server/database/tenant';
+
+interface WornModel {
+  maker?: string;
+  name: string;
+  version?: string;
+  use?: string;
+}
+
+/** A model in an actor's catalogue; answers its id. */
+export const wornModel = (
+  actor: Actor,
+  { maker = 'Testmaker', name, version = '1', use = 'walking' }: WornModel,
+) =>
+  asTenant(actor, async ({ tx }) => {
+    const { id } = await tx
+      .insertInto('shoe_model')
+      .values({
+        clinic_id: actor.clinicId,
+        maker,
+        name,
+        version,
+        features: JSON.stringify({ use }),
+        sizing: JSON.stringify({
+          system: 'eu',
+          group: 'women',
+          allowanceMm: 15,
+          lengthOffsetMm: 0,
+          widthOffsetMm: 0,
+          sizes: [39],
+          widths: ['D'],
+          ballWidthMm: 90,
+        }),
+      })
+      .returning('id')
+      .executeTakeFirstOrThrow();
+    return id;
+  });
+
+/** A pair that a patient has worn since a day; answers its id. */
+export const wornPair = (
+  actor: Actor,
+  patientId: string,
+  modelId: string,
+  startedOn: string,
+  part: object = {},
+) =>
+  asTenant(actor, async ({ tx }) => {
+    const { id } = await tx
+      .insertInto('pair')
+      .values({
+        clinic_id: actor.clinicId,
+        patient_id: patientId,
+        model_id: modelId,
+        size_left: 'EU 39 D',
+        size_right: 'EU 39 D',
+        started_on: startedOn,
+        surface: 'hard',
+        modifications: JSON.stringify([]),
+        ...part,
+      })
+      .returning('id')
+      .executeTakeFirstOrThrow();
+    return id;
+  });
