@@ -5,6 +5,9 @@ alter table pair
   add column conditions jsonb not null default '{}',
   -- As its box says.
   add column batch text,
+  -- What the plan of the week gives it, in the unit of its clock; a racing pair that the plan only races.
+  add column planned_weekly double precision check (planned_weekly >= 0),
+  add column raced_only boolean not null default false,
   -- As it was last worked out; lists sort by its days and never work it out.
   add column forecast jsonb,
   add column forecast_on date,
@@ -53,6 +56,33 @@ create table model_life (
 select build_wall('model_life');
 select open_to_backup('model_life');
 grant select, insert, update, delete on model_life to sovet_app;
+
+-- Outings of a patient's week, and what was settled by hand of which pair goes to which.
+create table week_plan (
+  clinic_id uuid not null references clinic,
+  patient_id uuid not null,
+  sessions jsonb not null,
+  settled jsonb not null default '{}',
+  saved_by text not null,
+  saved_at timestamptz not null default now(),
+  primary key (clinic_id, patient_id),
+  foreign key (clinic_id, patient_id) references patient
+);
+select build_wall('week_plan');
+select open_to_backup('week_plan');
+grant select, insert, update on week_plan to sovet_app;
+create function forget_week() returns trigger language plpgsql security definer set search_path = pg_catalog, public as $$
+begin
+  delete from week_plan where clinic_id = new.clinic_id and patient_id = new.id;
+  return null;
+end $$;
+create trigger forget_week after update of erased on patient for each row when (new.erased and not old.erased)
+  execute function forget_week();
+
+-- When a clinic brings in the next pair.
+alter table clinic add column bring_in text not null default 'third-left'
+  check (bring_in in ('used-up', 'third-left', 'at-500-km', 'from-start'));
+grant update (bring_in) on clinic to sovet_app;
 
 -- What was seen of a pair goes with whoever wore it.
 create function forget_pair() returns trigger language plpgsql security definer set search_path = pg_catalog, public as $$

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { keySchema } from '@/core/tables/key-schema';
+import { BRING_IN, type BringIn } from '@/core/wear/bring-in';
 import { LIFE_SCHOOLS, type LifeSchool } from '@/core/wear/life-schools';
 import { idSchema } from './answers/shared';
 
@@ -9,6 +10,7 @@ export const byId = z.strictObject({ id: z.uuid('This is not an identifier.') })
 /** The largest whole number that a column of the records holds. */
 export const INT4_MAX = 2_147_483_647;
 
+export const bringInSchema = keySchema<BringIn>(BRING_IN);
 export const lifeSchoolSchema = keySchema<LifeSchool>(LIFE_SCHOOLS);
 
 /** A name that must be there: `Enter the place.` */

@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { isoDay } from '@/core/visit/iso-day';
 import { inspectionContentSchema } from '@/core/wear/worn-schema';
-import { modelLifeSchema } from './answers/pairs';
-import { pairRecordSchema } from './answers/records';
+import { modelLifeSchema, repeatSchema, timeLineSchema, weekRecordSchema, weekSchema } from './answers/pairs';
+import { pairPageSchema } from './answers/records';
 import { daySchema } from './answers/shared';
 import { addedSchema, byId } from './common';
 import { operation } from './operation';
@@ -19,9 +19,10 @@ export const inspectionSchema = inspectionContentSchema.extend({
 export const pairs = {
   pair: operation(ROUTES.pair, {
     id: 'readPair',
-    answer: pairRecordSchema,
+    answer: pairPageSchema,
     tag: 'records',
-    summary: 'A pair with its log, its inspections and its replacement window',
+    summary:
+      'A pair with its log, its inspections and its replacement window, and the pairs of its model before it',
     params: byId,
   }),
   logPair: operation(ROUTES.logPair, {
@@ -42,6 +43,13 @@ export const pairs = {
     body: inspectionSchema,
     status: 201,
   }),
+  repeat: operation(ROUTES.repeat, {
+    id: 'mayRepeat',
+    answer: repeatSchema,
+    tag: 'records',
+    summary: 'Whether another pair of the same model, version and size may be bought unseen',
+    params: byId,
+  }),
   endPair: operation(ROUTES.endPair, {
     id: 'endPair',
     answer: z.object({ endedOn: daySchema }),
@@ -49,6 +57,28 @@ export const pairs = {
     summary: 'Retire a pair',
     params: byId,
     body: retirePairSchema,
+  }),
+  timeLine: operation(ROUTES.timeLine, {
+    id: 'readTimeLine',
+    answer: timeLineSchema,
+    tag: 'records',
+    summary: 'A patient’s pairs, changes and aches on one line, with what changed before each ache',
+    params: byId,
+  }),
+  week: operation(ROUTES.week, {
+    id: 'readWeek',
+    answer: weekRecordSchema,
+    tag: 'records',
+    summary: 'A patient’s week: outings, pairs in use, and which goes to which',
+    params: byId,
+  }),
+  saveWeek: operation(ROUTES.saveWeek, {
+    id: 'saveWeek',
+    answer: weekRecordSchema,
+    tag: 'records',
+    summary: 'Keep a patient’s week; the pairs’ windows follow',
+    params: byId,
+    body: weekSchema,
   }),
   modelLife: operation(ROUTES.modelLife, {
     id: 'readModelLife',

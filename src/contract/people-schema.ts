@@ -5,12 +5,13 @@ import { retentionSchema } from '@/core/retention/keep-until';
 import { keySchema } from '@/core/tables/key-schema';
 import { isoDay } from '@/core/visit/iso-day';
 import { idSchema, momentSchema } from './answers/shared';
-import { lifeSchoolSchema, named } from './common';
+import { bringInSchema, lifeSchoolSchema, named } from './common';
 import type { Role } from './routes';
 
 export const clinicDefaultsSchema = z.strictObject({
   school: schoolSchema.optional(),
   lifeSchool: lifeSchoolSchema.optional(),
+  bringIn: bringInSchema.optional(),
   name: named('name of the clinic').optional(),
   place: named('place').optional(),
   formats: formatsSchema.optional(),

@@ -19,8 +19,9 @@ import type { SwellingReading } from '@/core/swelling/course';
 import type { Choices, StepRecord } from '@/core/visit/contents';
 import type { IssuedPair } from '@/core/visit/read-visit';
 import type { SavedStep } from '@/core/visit/steps';
+import type { BringIn } from '@/core/wear/bring-in';
 import type { WearForecast } from '@/core/wear/forecast';
-import type { WearSurface } from '@/core/wear/learned/life-factors';
+import type { WearConditions, WearSurface } from '@/core/wear/learned/life-factors';
 import type { LifeSchool } from '@/core/wear/life-schools';
 import type { RetiredBecause } from '@/core/wear/retired';
 import type { SchoolLife } from '@/core/wear/schools-beside';
@@ -37,6 +38,7 @@ export interface ClinicRecord {
   place: string;
   school: SchoolChoice;
   lifeSchool: LifeSchool;
+  bringIn: BringIn;
   formats: Formats;
   secondFactorRequired: boolean;
   retention: Retention;
@@ -167,6 +169,8 @@ export interface InspectionRecord {
   on: string;
   content: InspectionContent;
   by: string;
+  /** How much the pair was used by then, in the unit of its clock. */
+  used: number;
 }
 
 export interface PairRecord {
@@ -179,6 +183,8 @@ export interface PairRecord {
   endedBecause: RetiredBecause | null;
   madeOn: string | null;
   surface: WearSurface | null;
+  conditions: Pick<WearConditions, 'hills' | 'landing' | 'heat'>;
+  batch: string | null;
   log: PairLogEntry[];
   forecast: WearForecast;
   /** Calendar days of the replacement window; null where nothing can be said. */
@@ -191,6 +197,14 @@ export interface PairRecord {
   schools: SchoolLife[];
   /** A later version of the same model, and how it differs: another shoe. */
   successor: { id: string; title: string; differs: string[] } | null;
+}
+
+/** One pair with whose it is, and the pairs of the same model that came before it. */
+export interface PairPage {
+  pair: PairRecord;
+  patient: { id: string; name: string };
+  /** Newest first. */
+  forerunners: PairRecord[];
 }
 
 export interface VisitSummary {

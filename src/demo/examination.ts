@@ -7,6 +7,7 @@ import {
   type SkinMark,
 } from '@/core/body-map/mark';
 import { SITES, siteOf } from '@/core/body-map/sites';
+import { addDays } from '@/core/calendar/days';
 import { SIDES, type Side } from '@/core/findings/finding-kinds';
 import type { Findings, FootFindings } from '@/core/findings/picture';
 import type { SwellingReading } from '@/core/swelling/course';
@@ -108,6 +109,7 @@ export function marksOf(findings: Findings, day: string, random: Random): BodyMa
           layer: 'ache',
           ...(score === undefined ? {} : { score }),
           when: [random.pick(['start-up', 'during', 'after'] as const)],
+          since: addDays(day, -(14 + ((marks.length * 9) % 40))),
         } satisfies AcheMark);
     }
     for (const what of foot.injuries ?? []) {

@@ -13,6 +13,8 @@ import { eligible, proposeTrial } from '@/core/match/propose';
 import { rank } from '@/core/match/rank';
 import type { Specification } from '@/core/prescribe/engine/specification';
 import type { Activity } from '@/core/purpose/serves';
+import { againInWords } from '@/core/repeat/again';
+import { batchSpread } from '@/core/repeat/batch-spread';
 import type { FitObservation } from '@/core/sizing/learned/learn-offsets';
 import { sizePair } from '@/core/sizing/size-pair';
 import { sizeInWords } from '@/core/sizing/start-size';
@@ -20,13 +22,14 @@ import type { Choices, VisitContents } from '@/core/visit/contents';
 import { readVisit } from '@/core/visit/read-visit';
 import { CLOCK_OF_USE, madeForUse } from '@/core/wear/clocks';
 import { wearForecast } from '@/core/wear/forecast';
+import type { RetiredBecause } from '@/core/wear/retired';
 import { daysAgo, examined, withDetails } from './examination';
 import { type DemoOrder, ordered, triedOn } from './fitting';
 import { DEMO_HOUSE_RULES } from './house-rules';
 import type { DemoModel } from './models';
 import type { Persona } from './personas/persona';
 import type { Random } from './random';
-import { type DemoLogEntry, logOfUse, weeklyIn } from './use-of-a-pair';
+import { type DemoLogEntry, endedBecause, logOfUse, weeklyIn } from './use-of-a-pair';
 
 export interface DemoVisit {
   day: string;
@@ -47,6 +50,7 @@ export interface DemoVisit {
     /** Use a week in the unit of its clock, where that is not kilometres. */
     weeklyUse: number | null;
     endedOn: string | null;
+    endedBecause: RetiredBecause | null;
     log: DemoLogEntry[];
   } | null;
   /** A pair that was chosen and ordered. */
@@ -265,6 +269,7 @@ function handedOver(
   const use = madeForUse(model.features);
   const clock = CLOCK_OF_USE[use];
   const racing = use === 'racing';
+  const log = logOfUse(persona, clock, day, replacedOn ?? today, comfort, random);
   const forecast = wearForecast({
     school: 'median',
     use,
@@ -289,6 +294,14 @@ function handedOver(
     usualMinutes: 60,
     windowDays: forecast.windowDays,
     startNextDay: forecast.startNextDay,
+    again: againInWords({
+      picture,
+      ageYears: persona.age,
+      tryOn: chosen,
+      specification,
+      batchSdMm: batchSpread([]).sdMm,
+      isStillMade: model.status === 'current',
+    }),
     reviewOn: reviewDay(day, category),
   });
   return {
@@ -304,8 +317,9 @@ function handedOver(
       sizeRight: label,
       racing,
       endedOn: replacedOn,
+      endedBecause: replacedOn === null ? null : endedBecause(log, use, racing),
       weeklyUse: clock === 'km' ? null : weeklyIn(clock, persona),
-      log: logOfUse(persona, clock, day, replacedOn ?? today, comfort, random),
+      log,
     },
   };
 }

@@ -1,5 +1,6 @@
 import { addDays } from '@/core/calendar/days';
-import type { Clock } from '@/core/wear/clocks';
+import { type Clock, priorLifeOf, type Use } from '@/core/wear/clocks';
+import type { RetiredBecause } from '@/core/wear/retired';
 import type { Persona } from './personas/persona';
 import type { Random } from './random';
 
@@ -43,4 +44,12 @@ export function logOfUse(
     });
   }
   return log;
+}
+
+/** Why a pair that was replaced ended: worn out where it had gone about as far as such pairs do. */
+export function endedBecause(log: readonly DemoLogEntry[], use: Use, isRacing: boolean): RetiredBecause {
+  const used = log.reduce((sum, entry) => sum + (entry.distanceKm ?? entry.amount ?? 0), 0);
+  const { median } = priorLifeOf(use, 'median', isRacing ? 'also-trained' : undefined).life;
+  const share = used / median;
+  return share > 0.7 && share < 1.6 ? 'worn-out' : 'other';
 }

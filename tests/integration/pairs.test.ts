@@ -47,7 +47,7 @@ const log = (pairId: string, entry: object) =>
   asTenant(me, (tenant) => logPair(tenant, pairId, { on: today(), ...entry }));
 const inspect = (pairId: string, entry: object) =>
   asTenant(me, (tenant) => inspectPair(tenant, pairId, { on: today(), ...entry }));
-const read = (pairId: string) => asTenant(me, (tenant) => readPair(tenant, pairId));
+const read = async (pairId: string) => (await asTenant(me, (tenant) => readPair(tenant, pairId))).pair;
 const due = async (patientId: string) =>
   (await asTenant(me, readToday)).filter(({ patient }) => patient.id === patientId).map(({ kind }) => kind);
 
@@ -87,7 +87,9 @@ describe('an inspection', () => {
     const patientId = await somebody();
     const pairId = await wornPair(me, patientId, await wornModel(me, { name: 'Tarn' }), ago(60));
     await inspect(pairId, { note: 'squeaks' });
-    await asTenant(lead, (tenant) => erasePatient(tenant, patientId, { familyName: `Pair${names}`, reason: 'asked for' }));
+    await asTenant(lead, (tenant) =>
+      erasePatient(tenant, patientId, { familyName: `Pair${names}`, reason: 'asked for' }),
+    );
     const left = await asTenant(me, ({ tx }) =>
       tx.selectFrom('inspection').select('id').where('pair_id', '=', pairId).execute(),
     );

@@ -13,13 +13,14 @@ import { CLOCKS, type Clock } from '@/core/wear/clocks';
 import type { WearForecast } from '@/core/wear/forecast';
 import { RETIRED_BECAUSE, type RetiredBecause } from '@/core/wear/retired';
 import { inspectionContentSchema } from '@/core/wear/worn-schema';
-import { lifeSchoolSchema } from '../common';
+import { bringInSchema, lifeSchoolSchema } from '../common';
 import { consentRecordSchema } from '../patients-schema';
 import { AREAS, type Area, ROLE_NAMES, TOKEN_ACCESS, type TokenAccess } from '../people-schema';
 import type {
   ClinicRecord,
   EarlierVisit,
   PairLogEntry,
+  PairPage,
   PairRecord,
   PatientRecord,
   PatientSummary,
@@ -53,6 +54,7 @@ export const clinicRecordSchema: z.ZodType<ClinicRecord> = z.object({
   place: z.string(),
   school: schoolSchema,
   lifeSchool: lifeSchoolSchema,
+  bringIn: bringInSchema,
   formats: formatsSchema,
   secondFactorRequired: z.boolean(),
   retention: retentionSchema,
@@ -102,6 +104,7 @@ export const patientSheetSchema: z.ZodType<PatientSheet> = z.object({
   care: z.array(z.string()),
   stopAndCall: z.array(z.string()),
   bringAlong: z.string(),
+  again: z.string().optional(),
   caution: z.string(),
 });
 
@@ -198,6 +201,12 @@ export const pairRecordSchema: z.ZodType<PairRecord> = z.object({
   endedBecause: keySchema<RetiredBecause>(RETIRED_BECAUSE).nullable(),
   madeOn: daySchema.nullable(),
   surface: wearSurfaceSchema.nullable(),
+  conditions: z.object({
+    hills: z.boolean().optional(),
+    landing: z.enum(['heel', 'midfoot', 'forefoot']).optional(),
+    heat: z.boolean().optional(),
+  }),
+  batch: z.string().nullable(),
   log: z.array(pairLogEntrySchema),
   forecast: wearForecastSchema,
   window: z.object({ from: daySchema, middle: daySchema, to: daySchema, startNextOn: daySchema }).nullable(),
@@ -210,7 +219,13 @@ export const pairRecordSchema: z.ZodType<PairRecord> = z.object({
     .nullable(),
   modifications: z.array(modificationSchema),
   inspections: z.array(
-    z.object({ id: idSchema, on: daySchema, content: inspectionContentSchema, by: z.string() }),
+    z.object({
+      id: idSchema,
+      on: daySchema,
+      content: inspectionContentSchema,
+      by: z.string(),
+      used: z.number(),
+    }),
   ),
   schools: z.array(z.object({ school: lifeSchoolSchema, q10: z.number(), q90: z.number() })),
   successor: z
@@ -220,6 +235,12 @@ export const pairRecordSchema: z.ZodType<PairRecord> = z.object({
       differs: z.array(z.string()),
     })
     .nullable(),
+});
+
+export const pairPageSchema: z.ZodType<PairPage> = z.object({
+  pair: pairRecordSchema,
+  patient: z.object({ id: idSchema, name: z.string() }),
+  forerunners: z.array(pairRecordSchema),
 });
 
 export const visitSummarySchema: z.ZodType<VisitSummary> = z.object({

@@ -32,6 +32,8 @@ export interface PatientSheet {
   care: string[];
   stopAndCall: string[];
   bringAlong: string;
+  /** Whether the next pair may be bought without coming in; absent on older sheets. */
+  again?: string;
   caution: string;
 }
 
@@ -50,6 +52,8 @@ export interface SheetInput {
   usualMinutes: number;
   windowDays: { q10: number; q90: number } | null;
   startNextDay: number | null;
+  /** Whether the same may be bought again unseen. */
+  again?: string;
   reviewOn: string;
 }
 
@@ -138,6 +142,7 @@ export function patientSheet(input: SheetInput): PatientSheet {
     ],
     stopAndCall: [...STOP_AND_CALL],
     bringAlong: 'Bring this pair, and the old one, to every visit.',
+    ...(input.again === undefined ? {} : { again: input.again }),
     caution: SHEET_CAUTION,
   };
 }

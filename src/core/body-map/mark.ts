@@ -53,6 +53,8 @@ export type AcheMark = MarkBase & {
   /** 0–10. */
   score?: number | undefined;
   when?: AcheTime[] | undefined;
+  /** Its first day. */
+  since?: string | undefined;
 };
 export type InjuryMark = MarkBase & {
   layer: 'injury';

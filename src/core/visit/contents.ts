@@ -115,6 +115,7 @@ const acheMark = z.strictObject({
   layer: z.literal('ache'),
   score: z.int('Pain is a whole number from 0 to 10.').min(0).max(10).optional(),
   when: z.array(keySchema<AcheTime>(ACHE_TIMES)).max(4).optional(),
+  since: isoDay.optional(),
 });
 export const injuryMarkSchema = z.strictObject({
   ...markBase,

@@ -1,5 +1,6 @@
 import { DAYS_PER_MONTH, DAYS_PER_YEAR } from '../calendar/days';
 import type { FeatureValues } from '../shoe/features';
+import { type BringIn, bringInAt } from './bring-in';
 import { agesOnTheShelf, type Clock, type RacingUse, SHELF_YEARS, type Use } from './clocks';
 import { COUNT_ERROR } from './count-error';
 import { inspectedLife, inspectedQuantile, spentOnce } from './inspected-life';
@@ -39,6 +40,8 @@ export interface WearInput extends WearConditions {
   log: readonly UseEntry[];
   /** What the patient says a week brings in the unit of its clock, this pair's share of it; used until the log can speak. */
   expectedWeekly: number | null;
+  /** When the clinic brings in the next pair; by default with a third of the life left. */
+  bringIn?: BringIn | undefined;
   /** Oldest first. */
   inspections?: readonly Inspection[] | undefined;
 }
@@ -80,9 +83,6 @@ export interface Inspected {
 const MOST_DAYS = 36_525;
 /** The log speaks for itself once it covers this many days. */
 const LOG_SPEAKS_FROM_DAYS = 21;
-/** When the next pair is brought in, as a share of the median life: with a third of it left. */
-const BRING_IN_AT = 2 / 3;
-
 const quantiles = (of: (quantile: 0.1 | 0.5 | 0.9) => number): Quantiles => ({
   q10: of(0.1),
   q50: of(0.5),
@@ -185,11 +185,11 @@ export function wearForecast(input: WearInput): WearForecast {
         q90: Math.min(byUse.q90, shelf.q90),
       }
     : byUse;
-  // Never later than the window begins: where lives differ widely, that comes before two thirds of the middle one.
-  const startNextDay = Math.min(
-    dayAt(now.q50 * BRING_IN_AT),
-    (shelf?.q50 ?? Number.POSITIVE_INFINITY) * BRING_IN_AT,
-    windowDays.q10,
+  const startNextDay = startNextFrom(
+    input,
+    windowDays,
+    dayAt(bringInAt(bringInOf(input), now, clock === 'km')),
+    shelf,
   );
   return {
     ...base,
@@ -204,11 +204,27 @@ export function wearForecast(input: WearInput): WearForecast {
   };
 }
 
+const bringInOf = ({ bringIn = 'third-left' }: WearInput): BringIn => bringIn;
+
+/** Never later than the window begins, unless a clinic waits until the old one is used up: where lives differ widely, that comes before two thirds of the middle one. */
+function startNextFrom(
+  input: WearInput,
+  windowDays: Quantiles,
+  byUse: number,
+  shelf: Quantiles | null,
+): number {
+  const bringIn = bringInOf(input);
+  if (bringIn === 'used-up') return windowDays.q50;
+  const byAge = shelf ? bringInAt(bringIn, shelf, false) : Number.POSITIVE_INFINITY;
+  return Math.min(byUse, byAge, windowDays.q10);
+}
+
 function withoutUse(
-  { school, use, ageDays }: WearInput,
+  input: WearInput,
   base: Pick<WearForecast, 'life' | 'adjustments' | 'inspected'>,
   shelf: Quantiles | null,
 ): WearForecast {
+  const { school, use, ageDays } = input;
   const months = use === 'road-running' ? calendarLife(school) : null;
   const windowDays = months ? quantiles((q) => lifeQuantile(months, q) * DAYS_PER_MONTH) : shelf;
   if (windowDays === null)
@@ -222,7 +238,7 @@ function withoutUse(
       state: 'unknown',
       dominates: 'the use: nobody said how much, and no calendar is stated for this kind',
     };
-  const startNextDay = Math.min(windowDays.q50 * BRING_IN_AT, windowDays.q10);
+  const startNextDay = startNextFrom(input, windowDays, bringInAt(bringInOf(input), windowDays, false), null);
   return {
     ...base,
     basis: months ? 'calendar' : 'shelf',

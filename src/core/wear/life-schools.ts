@@ -39,6 +39,17 @@ export function calendarLife(school: LifeSchool): LifeDistribution | null {
   return 'months' in stated ? fromRange(stated.months[0], stated.months[1]) : null;
 }
 
+/** A lognormal by two of its quantiles. */
+export const distributionOf = ({
+  q10,
+  q50,
+  q90,
+}: {
+  q10: number;
+  q50: number;
+  q90: number;
+}): LifeDistribution => fromRange(q10, q90, q50);
+
 /** Quantile of a lognormal for the three quantiles that are shown. */
 export function lifeQuantile(life: LifeDistribution, quantile: 0.1 | 0.5 | 0.9): number {
   const z = quantile === 0.5 ? 0 : quantile === 0.1 ? -Z90 : Z90;

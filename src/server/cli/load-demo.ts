@@ -14,6 +14,7 @@ import { caretaker } from '../services/pairs/caretaker';
 import { refreshForecasts } from '../services/pairs/forecasts';
 import { keepLearned, toLearn } from '../services/pairs/learned-lives';
 import { addContacts } from './load-demo-contacts';
+import { addInspections } from './load-demo-inspections';
 
 /** Loads the demo clinic unless some clinic exists; two processes at once load it once. */
 export async function loadDemo(ownerUrl: string, now: Date): Promise<boolean> {
@@ -59,6 +60,7 @@ export async function loadDemo(ownerUrl: string, now: Date): Promise<boolean> {
         .execute();
       for (const patient of demo.patients) await addPatient(tx, clinicId, practitioner!, patient);
       await addContacts(tx, clinicId, practitioner!, demo.patients, day);
+      await addInspections(tx, clinicId, practitioner!, day);
       await addForecasts(tx, clinicId, day);
       return true;
     });
@@ -220,7 +222,7 @@ async function addPatient(
         surface: persona.surface,
         expected_weekly_km: handOver.weeklyUse === null ? persona.weeklyKm : null,
         weekly_use: handOver.weeklyUse,
-        ended_because: handOver.endedOn === null ? null : 'worn-out',
+        ended_because: handOver.endedBecause,
         body_mass_kg: persona.findings.body?.bodyMass ?? null,
         racing: handOver.racing,
       })

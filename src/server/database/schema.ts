@@ -23,12 +23,14 @@ import type { FittedFoot } from '@/core/sizing/learned/learn-offsets';
 import type { ModelSizing } from '@/core/sizing/start-size';
 import type { Choices, StepContents } from '@/core/visit/contents';
 import type { SavedStep, StepState } from '@/core/visit/steps';
+import type { BringIn } from '@/core/wear/bring-in';
 import type { WearForecast } from '@/core/wear/forecast';
 import type { VersionLife } from '@/core/wear/learned/learn-life';
 import type { WearConditions, WearSurface } from '@/core/wear/learned/life-factors';
 import type { LearnedCatalogue } from '@/core/wear/learned/observation';
 import type { LifeSchool } from '@/core/wear/life-schools';
 import type { RetiredBecause } from '@/core/wear/retired';
+import type { Assignment, Session } from '@/core/wear/rotation/week';
 import type { InspectionContent } from '@/core/wear/worn-schema';
 
 /** Rows as Kysely sees them; `clinic_id` is on every one. Dates are ISO strings, times are Date. */
@@ -39,6 +41,7 @@ export interface Database {
     place: string;
     school: Generated<SchoolChoice>;
     life_school: Generated<LifeSchool>;
+    bring_in: Generated<BringIn>;
     formats: JSONColumnType<Partial<Formats>, string | undefined, string>;
     second_factor_required: Generated<boolean>;
     retention: JSONColumnType<Retention, string | undefined, string>;
@@ -309,6 +312,9 @@ export interface Database {
       string | undefined,
       string
     >;
+    /** What the plan of the week gives it, in the unit of its clock. */
+    planned_weekly: number | null;
+    raced_only: Generated<boolean>;
     forecast: JSONColumnType<WearForecast> | null;
     /** Day for which it was worked out. */
     forecast_on: string | null;
@@ -351,6 +357,14 @@ export interface Database {
     content: JSONColumnType<InspectionContent>;
     made_by: string;
     made_at: Generated<Date>;
+  };
+  week_plan: {
+    clinic_id: string;
+    patient_id: string;
+    sessions: JSONColumnType<readonly Session[]>;
+    settled: JSONColumnType<Assignment>;
+    saved_by: string;
+    saved_at: Generated<Date>;
   };
   clinic_life: {
     clinic_id: string;

@@ -142,6 +142,7 @@ export async function sheetPdf(sheet: PatientSheet): Promise<Buffer> {
           <List items={sheet.stopAndCall} />
         </View>
         <Text style={{ marginTop: 5 }}>{sheet.bringAlong}</Text>
+        {sheet.again && <Text>{sheet.again}</Text>}
         <Text style={styles.caution}>{sheet.caution}</Text>
       </Page>
     </Document>,

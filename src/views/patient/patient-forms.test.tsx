@@ -4,8 +4,8 @@ import { serve } from '@tests/fixtures/visit-view';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { ConsentRecord } from '@/contract/patients-schema';
 import type { PatientRecord } from '@/contract/records';
+import { LogForm } from '../pair/LogForm';
 import { Consents } from './Consents';
-import { LogForm } from './LogForm';
 import { OnePersonsData } from './OnePersonsData';
 import { PatientForm } from './PatientForm';
 

@@ -3,6 +3,7 @@ import { call, failureInWords } from '@/contract/client';
 import type { ClinicRecord } from '@/contract/records';
 import { SCHOOL_CHOICES, type SchoolChoice } from '@/core/knowledge/schools';
 import { mapTable } from '@/core/tables/keys-of';
+import { BRING_IN, type BringIn } from '@/core/wear/bring-in';
 import { LIFE_SCHOOLS, type LifeSchool } from '@/core/wear/life-schools';
 import { Select } from '@/ui/fields/Select';
 
@@ -21,8 +22,9 @@ const monthsOf = (school: LifeSchool): string => {
 export function ClinicDefaults({ clinic, mayChange }: { clinic: ClinicRecord; mayChange: boolean }) {
   const [school, setSchool] = useState(clinic.school);
   const [lifeSchool, setLifeSchool] = useState(clinic.lifeSchool);
+  const [bringIn, setBringIn] = useState(clinic.bringIn);
   const [message, setMessage] = useState('');
-  const save = async (change: { school?: SchoolChoice; lifeSchool?: LifeSchool }) => {
+  const save = async (change: { school?: SchoolChoice; lifeSchool?: LifeSchool; bringIn?: BringIn }) => {
     const answer = await call('changeClinic', { body: change });
     setMessage(
       answer.ok ? 'Saved. New visits use it; what was issued stays as it was.' : failureInWords(answer),
@@ -61,6 +63,22 @@ export function ClinicDefaults({ clinic, mayChange }: { clinic: ClinicRecord; ma
           <span className="block text-faint mt-1">
             Most pairs {LIFE_SCHOOLS[lifeSchool].miles[0]}–{LIFE_SCHOOLS[lifeSchool].miles[1]} miles
             {monthsOf(lifeSchool)}. Common practice.
+          </span>
+        </div>
+        <div>
+          <Select
+            label="The next pair comes in"
+            options={BRING_IN}
+            value={bringIn}
+            disabled={!mayChange}
+            onChange={(value) => {
+              if (!value) return;
+              setBringIn(value);
+              void save({ bringIn: value });
+            }}
+          />
+          <span className="block text-faint mt-1">
+            Each is somebody’s practice; Today lists a pair from that day on.
           </span>
         </div>
       </div>

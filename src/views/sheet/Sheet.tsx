@@ -91,6 +91,7 @@ export function Sheet({ sheet }: { sheet: PatientSheet }) {
         </ul>
       </section>
       <p className="mt-3">{sheet.bringAlong}</p>
+      {sheet.again && <p>{sheet.again}</p>}
       <p className="text-faint text-sm mt-3">{sheet.caution}</p>
     </article>
   );

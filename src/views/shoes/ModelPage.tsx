@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import type { ModelLifeRecord } from '@/contract/answers/pairs';
 import { type Answer, call, failureInWords } from '@/contract/client';
 import type { ModelRecord } from '@/contract/records';
 import { pairsInStock } from '@/core/catalogue/model';
@@ -14,13 +15,14 @@ import { SIZE_SYSTEM_LABEL } from '@/core/sizing/systems';
 import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
 import { clinicFormats, writtenDay } from '@/ui/formats';
 import { DataTable } from '@/ui/table/DataTable';
+import { ModelLife } from './ModelLife';
 import { ShelfGrid } from './ShelfGrid';
 
 /** What a model has: room in front of the toes and what each foot has for itself are no property of it. */
 const SHOWN = FEATURE_IDS.filter((id) => id !== 'toeRoom' && !isPerFoot(id));
 
 /** All that is known of one model: values with source and day, shelf, versions, wearers, tests, changes. */
-export function ModelPage({ record: given }: { record: ModelRecord }) {
+export function ModelPage({ record: given, life }: { record: ModelRecord; life: ModelLifeRecord }) {
   const [record, setRecord] = useState(given);
   const [answer, setAnswer] = useState<Answer<ModelRecord> | null>(null);
   const { model, readings, versions, wearers } = record;
@@ -117,6 +119,7 @@ export function ModelPage({ record: given }: { record: ModelRecord }) {
             </p>
           )}
         </section>
+        <ModelLife life={life} />
         <section aria-labelledby="versions">
           <h2 id="versions">Versions</h2>
           <ul className="text-sm">

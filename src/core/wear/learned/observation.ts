@@ -1,7 +1,7 @@
 import type { ShoeModel } from '../../catalogue/model';
 import { madeForUse, priorLifeOf, type RacingUse } from '../clocks';
 import { COUNT_ERROR } from '../count-error';
-import type { LifeSchool } from '../life-schools';
+import { type LifeDistribution, type LifeSchool, lifeQuantile } from '../life-schools';
 import type { RetiredBecause } from '../retired';
 import type { LifeObservation, PairFamily, VersionLife } from './learn-life';
 import { learnLives } from './learn-life';
@@ -18,6 +18,8 @@ export interface KnownPair {
   by: 'log' | 'stated';
   /** null: in use. */
   endedBecause: RetiredBecause | null;
+  /** The last look at it, and whether it was taken for spent then; null where nobody looked, or nobody could tell. */
+  lastLook: { used: number; isSpent: boolean } | null;
 }
 
 /** A model's family, as lives are learned by it. */
@@ -29,19 +31,35 @@ export const familyOf = ({ maker, name, version, features }: KnownPair['model'])
   foam: foamOf(features),
 });
 
+/**
+ * How far a pair is known to have lasted. Whoever goes on wearing a pair has not thereby shown that it lasts: without a look it
+ * counts as sound only as far as nearly all such pairs are; after a look as far as it was found sound, and as worn out where it
+ * was taken for spent.
+ */
+function knownLife(
+  { used, endedBecause, lastLook }: KnownPair,
+  life: LifeDistribution,
+): { amount: number; isWornOut: boolean } {
+  if (endedBecause === 'worn-out') return { amount: used, isWornOut: true };
+  if (lastLook?.isSpent) return { amount: lastLook.used, isWornOut: true };
+  return {
+    amount: Math.min(used, Math.max(lastLook?.used ?? 0, lifeQuantile(life, 0.1))),
+    isWornOut: false,
+  };
+}
+
 /** A pair as the learning sees it; null where nobody knows how much it was used. Only what was worn out has ended its life. */
-export function observationOf(
-  { model, racing, conditions, used, by, endedBecause }: KnownPair,
-  school: LifeSchool,
-): LifeObservation | null {
+export function observationOf(pair: KnownPair, school: LifeSchool): LifeObservation | null {
+  const { model, racing, conditions, used, by } = pair;
   if (!(used > 0)) return null;
   const family = familyOf(model);
-  const { median } = priorLifeOf(family.use, school, racing).life;
+  const { life } = priorLifeOf(family.use, school, racing);
+  const { amount, isWornOut } = knownLife(pair, life);
   return {
     ...family,
     factors: factorsOf(family.use, conditions, model.features),
-    logRatio: Math.log(used / median),
-    isWornOut: endedBecause === 'worn-out',
+    logRatio: Math.log(amount / life.median),
+    isWornOut,
     countError: COUNT_ERROR[by],
   };
 }

@@ -5,6 +5,6 @@ import { changeClinic } from '@/server/services/people/clinic';
 
 export const PATCH = endpoint(api.changeClinic, async (tenant, { body }) => {
   const changed = await changeClinic(tenant, body);
-  if (body.lifeSchool) nudge('pairs');
+  if (body.lifeSchool || body.bringIn) nudge('pairs');
   return changed;
 });

@@ -1,5 +1,6 @@
 import type { Selectable } from 'kysely';
 import { DAYS_PER_YEAR, daysBetween } from '@/core/calendar/days';
+import type { RacingUse } from '@/core/wear/clocks';
 import type { WearConditions } from '@/core/wear/learned/life-factors';
 import type { Database } from '../../database/schema';
 
@@ -16,3 +17,10 @@ export const conditionsOf = (
   rotation,
   ...(row.made_on === null ? {} : { shelfYears: daysBetween(row.made_on, row.started_on) / DAYS_PER_YEAR }),
 });
+
+/** How a racing pair is used; undefined of any other. */
+export const racingOf = ({
+  racing,
+  raced_only,
+}: Pick<PairRow, 'racing' | 'raced_only'>): RacingUse | undefined =>
+  racing ? (raced_only ? 'raced-only' : 'also-trained') : undefined;

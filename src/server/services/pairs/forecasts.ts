@@ -2,6 +2,7 @@ import { type Selectable, sql } from 'kysely';
 import { addDays, daysBetween } from '@/core/calendar/days';
 import type { FeatureValues } from '@/core/shoe/features';
 import { groupBy } from '@/core/tables/group-by';
+import type { BringIn } from '@/core/wear/bring-in';
 import { CLOCK_OF_USE, madeForUse } from '@/core/wear/clocks';
 import { type WearForecast, type WearInput, wearForecast } from '@/core/wear/forecast';
 import type { LearnedLife } from '@/core/wear/learned/life-of-pair';
@@ -10,7 +11,7 @@ import type { Database } from '../../database/schema';
 import type { Tenant } from '../../database/tenant';
 import { today } from '../clock';
 import { readClinic } from '../people/clinic';
-import { conditionsOf } from './conditions';
+import { conditionsOf, racingOf } from './conditions';
 import { learnedLivesOf } from './learned-lives';
 
 /** Which pairs: of one patient, named ones, or those in use whose forecast is older than today. */
@@ -28,12 +29,26 @@ interface ToForecast extends PairRow {
 type Logged = Pick<Selectable<Database['pair_log']>, 'logged_on' | 'distance_km' | 'amount'>;
 type Looked = Pick<Selectable<Database['inspection']>, 'inspected_on' | 'content'>;
 
+/** What a week brings a pair: as the plan of the week gives it, else its share of what was stated, else what was stated for it. */
+function weeklyOf(row: ToForecast, inKm: boolean): number | null {
+  if (row.planned_weekly !== null && row.ended_on === null) return row.planned_weekly;
+  if (!inKm) return row.weekly_use;
+  if (row.expected_weekly_km === null) return null;
+  // A patient's stated distance is shared among the pairs in use, never given to each in full.
+  return row.expected_weekly_km / (row.ended_on === null ? row.sharing : 1);
+}
+
 /** A pair as its forecast is worked out from. */
 export function wearInputOf(
   row: ToForecast,
   log: readonly Logged[],
   looked: readonly Looked[],
-  { school, on, learned }: { school: LifeSchool; on: string; learned: LearnedLife | null },
+  {
+    school,
+    bringIn,
+    on,
+    learned,
+  }: { school: LifeSchool; bringIn: BringIn; on: string; learned: LearnedLife | null },
 ): WearInput {
   const use = madeForUse(row.features);
   const inKm = CLOCK_OF_USE[use] === 'km';
@@ -44,7 +59,7 @@ export function wearInputOf(
     ...(heat === undefined ? {} : { heat }),
     school,
     use,
-    racing: row.racing ? 'also-trained' : undefined,
+    racing: racingOf(row),
     features: row.features,
     learned,
     ageDays: Math.max(0, daysBetween(row.started_on, until)),
@@ -53,12 +68,8 @@ export function wearInputOf(
       const amount = inKm ? entry.distance_km : entry.amount;
       return amount === null ? [] : [{ day: daysBetween(row.started_on, entry.logged_on), amount }];
     }),
-    expectedWeekly: inKm
-      ? row.expected_weekly_km === null
-        ? null
-        : // A patient's stated distance is shared among the pairs in use, never given to each in full.
-          row.expected_weekly_km / (row.ended_on === null ? row.sharing : 1)
-      : row.weekly_use,
+    expectedWeekly: weeklyOf(row, inKm),
+    bringIn,
     inspections: looked.map(({ inspected_on, content }) => ({
       day: Math.max(0, daysBetween(row.started_on, inspected_on)),
       signs: content.signs ?? {},
@@ -115,7 +126,7 @@ export async function refreshForecasts(tenant: Tenant, which: WhichPairs, on = t
   const rows = await pairsToForecast(tenant, which, on);
   if (rows.length === 0) return 0;
   const ids = rows.map(({ id }) => id);
-  const { lifeSchool: school } = await readClinic(tenant);
+  const { lifeSchool: school, bringIn } = await readClinic(tenant);
   const log = groupBy(
     await tx
       .selectFrom('pair_log')
@@ -140,6 +151,7 @@ export async function refreshForecasts(tenant: Tenant, which: WhichPairs, on = t
     const forecast = wearForecast(
       wearInputOf(row, log.get(row.id) ?? [], looked.get(row.id) ?? [], {
         school,
+        bringIn,
         on,
         learned: learned.get(row.model_id) ?? null,
       }),

@@ -4,8 +4,10 @@ import { consentState } from '@/core/contact/consent';
 import { groupBy } from '@/core/tables/group-by';
 import { CLOCK_OF_USE, madeForUse } from '@/core/wear/clocks';
 import { usedBy } from '@/core/wear/forecast';
+import { lastLookOf } from '@/core/wear/learned/last-look';
 import type { LifeObservation } from '@/core/wear/learned/learn-life';
-import type { LearnedLife } from '@/core/wear/learned/life-of-pair';
+import { factorsOf } from '@/core/wear/learned/life-factors';
+import { type LearnedLife, lifeOfPair } from '@/core/wear/learned/life-of-pair';
 import { familyOf, type LearnedCatalogue, observationOf } from '@/core/wear/learned/observation';
 import { overlaps } from '@/core/wear/learned/overlaps';
 import type { LifeSchool } from '@/core/wear/life-schools';
@@ -13,7 +15,7 @@ import type { Tenant } from '../../database/tenant';
 import { heavy } from '../../heavy/heavy';
 import { today } from '../clock';
 import { notedConsent } from '../patients/consents';
-import { conditionsOf } from './conditions';
+import { conditionsOf, racingOf } from './conditions';
 import { forecastsAreStale } from './stale';
 
 /** What this clinic's pairs say of some models; nothing where it was learned under another school, or never. */
@@ -75,11 +77,13 @@ async function observations(tenant: Tenant, school: LifeSchool, on: string): Pro
       (join) => join.onRef('logged.pair_id', '=', 'pair.id'),
     )
     .select([
+      'pair.id',
       'pair.patient_id',
       'started_on',
       'ended_on',
       'ended_because',
       'racing',
+      'raced_only',
       'conditions',
       'body_mass_kg',
       'surface',
@@ -95,26 +99,48 @@ async function observations(tenant: Tenant, school: LifeSchool, on: string): Pro
     ])
     .execute();
   const byPatient = groupBy(rows, (row) => row.patient_id);
+  const looked = groupBy(
+    await tenant.tx
+      .selectFrom('inspection')
+      .select(['pair_id', 'inspected_on', 'content'])
+      .orderBy('inspected_on')
+      .orderBy('made_at')
+      .execute(),
+    (row) => row.pair_id,
+  );
   return rows.flatMap((row) => {
     if (silent.has(row.patient_id)) return [];
-    const inKm = CLOCK_OF_USE[madeForUse(row.features)] === 'km';
+    const use = madeForUse(row.features);
+    const inKm = CLOCK_OF_USE[use] === 'km';
     const ageDays = Math.max(0, daysBetween(row.started_on, row.ended_on ?? on));
     const logged = (inKm ? row.km : row.amount) ?? 0;
-    const { used, by } = usedBy(
-      {
-        log: logged > 0 ? [{ day: 0, amount: logged }] : [],
-        expectedWeekly: inKm ? row.expected_weekly_km : row.weekly_use,
-        ageDays,
-      },
+    const counted = {
+      log: logged > 0 ? [{ day: 0, amount: logged }] : [],
+      expectedWeekly: inKm ? row.expected_weekly_km : row.weekly_use,
       ageDays,
-    );
+    };
+    const { used, by } = usedBy(counted, ageDays);
+    const racing = racingOf(row);
+    const conditions = conditionsOf(row, overlaps(row, byPatient.get(row.patient_id) ?? [], on));
+    const looks = (looked.get(row.id) ?? []).map(({ inspected_on, content }) => {
+      const day = daysBetween(row.started_on, inspected_on);
+      // The log is summed up here: by a day it is taken to have grown evenly.
+      return {
+        used: logged > 0 ? (logged * day) / Math.max(1, ageDays) : usedBy(counted, day).used,
+        signs: content.signs ?? {},
+      };
+    });
     const seen = observationOf(
       {
         model: row,
-        racing: row.racing ? 'also-trained' : undefined,
-        conditions: conditionsOf(row, overlaps(row, byPatient.get(row.patient_id) ?? [], on)),
+        racing,
+        conditions,
         used,
         by,
+        lastLook: lastLookOf(
+          lifeOfPair({ use, school, racing }, factorsOf(use, conditions, row.features), null),
+          looks,
+        ),
         endedBecause: row.ended_on === null ? null : (row.ended_because ?? 'other'),
       },
       school,

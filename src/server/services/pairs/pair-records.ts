@@ -1,25 +1,23 @@
 import type { Selectable } from 'kysely';
-import type { InspectionRecord, PairLogEntry, PairRecord } from '@/contract/records';
+import type { InspectionRecord, PairLogEntry, PairPage, PairRecord } from '@/contract/records';
 import { daysBetween } from '@/core/calendar/days';
 import { modelTitle } from '@/core/catalogue/model';
 import { versionDifferences } from '@/core/match/version-differences';
 import { readChange } from '@/core/outcomes/real-change';
 import { groupBy } from '@/core/tables/group-by';
 import { madeForUse } from '@/core/wear/clocks';
-import { stateOf } from '@/core/wear/forecast';
+import { stateOf, usedBy } from '@/core/wear/forecast';
 import { schoolsBeside } from '@/core/wear/schools-beside';
 import type { Database } from '../../database/schema';
 import { audit, type Tenant } from '../../database/tenant';
 import { notFound } from '../../http/problem';
 import { today } from '../clock';
 import { laterVersions, MODEL_COLUMNS, modelOf } from '../shoes/models';
-import { conditionsOf } from './conditions';
+import { conditionsOf, racingOf } from './conditions';
 import { refreshForecasts } from './forecasts';
 
-export interface PairFilter {
-  patientId?: string;
-  pairId?: string;
-}
+/** Of one patient, or one pair. */
+export type PairFilter = { patientId: string } | { pairId: string };
 
 /** Pairs with their log and replacement window, newest first. */
 export async function listPairs(
@@ -29,7 +27,7 @@ export async function listPairs(
 ): Promise<(PairRecord & { patientId: string })[]> {
   const { tx } = tenant;
   const read = () => {
-    let query = tx
+    const query = tx
       .selectFrom('pair')
       .innerJoin('shoe_model', (join) =>
         join
@@ -39,9 +37,11 @@ export async function listPairs(
       .selectAll('pair')
       .select([...MODEL_COLUMNS])
       .orderBy('pair.started_on', 'desc');
-    if (filter.patientId) query = query.where('pair.patient_id', '=', filter.patientId);
-    if (filter.pairId) query = query.where('pair.id', '=', filter.pairId);
-    return query.execute();
+    return (
+      'patientId' in filter
+        ? query.where('pair.patient_id', '=', filter.patientId)
+        : query.where('pair.id', '=', filter.pairId)
+    ).execute();
   };
   let rows = await read();
   const unknown = rows.filter(({ forecast }) => forecast === null).map(({ id }) => id);
@@ -78,6 +78,15 @@ export async function listPairs(
     );
     const model = modelOf({ ...row, id: row.model_id });
     const { forecast, window } = standingOf(row, on);
+    const inKm = forecast.life.clock === 'km';
+    const wearInput = {
+      log: entries.flatMap((entry) => {
+        const amount = inKm ? entry.distanceKm : entry.amount;
+        return amount === null ? [] : [{ day: daysBetween(row.started_on, entry.on), amount }];
+      }),
+      expectedWeekly: forecast.basis === 'stated' ? forecast.weekly : null,
+      ageDays: daysBetween(row.started_on, row.ended_on ?? on),
+    };
     const successor = later.get(model.id);
     return {
       id: row.id,
@@ -98,14 +107,19 @@ export async function listPairs(
       endedBecause: row.ended_because,
       madeOn: row.made_on,
       surface: row.surface,
+      conditions: row.conditions,
+      batch: row.batch,
       log: entries,
       forecast,
       window,
       comfort: comfortReading(entries),
-      inspections: (looked.get(row.id) ?? []).map(({ pairId: _, ...entry }) => entry),
+      inspections: (looked.get(row.id) ?? []).map(({ pairId: _, ...entry }) => ({
+        ...entry,
+        used: usedBy(wearInput, daysBetween(row.started_on, entry.on)).used,
+      })),
       schools: schoolsBeside(
         madeForUse(model.features),
-        row.racing ? 'also-trained' : undefined,
+        racingOf(row),
         conditionsOf(row, false),
         model.features,
       ),
@@ -113,20 +127,37 @@ export async function listPairs(
   });
 }
 
-/** One pair; the reading is audited. */
-export async function readPair(tenant: Tenant, pairId: string): Promise<PairRecord> {
-  const [found] = await listPairs(tenant, { pairId });
-  if (!found) throw notFound('This pair');
-  const { patientId, ...pair } = found;
-  await audit(tenant, 'read', 'pair', patientId);
-  return pair;
+/** One pair with whose it is, and those of its model before it; the reading is audited. */
+export async function readPair(tenant: Tenant, pairId: string): Promise<PairPage> {
+  const owner = await tenant.tx
+    .selectFrom('pair')
+    .innerJoin('patient', 'patient.id', 'pair.patient_id')
+    .select(['patient.id', 'given_name', 'family_name'])
+    .where('pair.id', '=', pairId)
+    .executeTakeFirst();
+  if (!owner) throw notFound('This pair');
+  const all = (await listPairs(tenant, { patientId: owner.id })).map(({ patientId: _, ...pair }) => pair);
+  const pair = all.find(({ id }) => id === pairId);
+  if (!pair) throw notFound('This pair');
+  await audit(tenant, 'read', 'pair', owner.id);
+  return {
+    pair,
+    patient: { id: owner.id, name: `${owner.given_name} ${owner.family_name}` },
+    forerunners: all.filter(
+      ({ id, model, startedOn }) =>
+        id !== pairId &&
+        startedOn < pair.startedOn &&
+        model.maker === pair.model.maker &&
+        model.name === pair.model.name,
+    ),
+  };
 }
 
 /** Inspections of pairs, oldest first. */
 async function inspectionsOf(
   { tx }: Tenant,
   pairIds: readonly string[],
-): Promise<(InspectionRecord & { pairId: string })[]> {
+): Promise<(Omit<InspectionRecord, 'used'> & { pairId: string })[]> {
   if (pairIds.length === 0) return [];
   const rows = await tx
     .selectFrom('inspection')

@@ -13,6 +13,7 @@ export async function readClinic({ tx }: Tenant): Promise<ClinicRecord> {
     place: row.place,
     school: row.school,
     lifeSchool: row.life_school,
+    bringIn: row.bring_in,
     formats: { ...USUAL_FORMATS, ...row.formats },
     secondFactorRequired: row.second_factor_required,
     retention: row.retention,
@@ -26,6 +27,7 @@ export async function changeClinic(
   const set = {
     ...(change.school ? { school: change.school } : {}),
     ...(change.lifeSchool ? { life_school: change.lifeSchool } : {}),
+    ...(change.bringIn ? { bring_in: change.bringIn } : {}),
     ...(change.name ? { name: change.name } : {}),
     ...(change.place ? { place: change.place } : {}),
     ...(change.formats ? { formats: JSON.stringify(change.formats) } : {}),
@@ -35,10 +37,8 @@ export async function changeClinic(
       : { second_factor_required: change.secondFactorRequired }),
   };
   if (Object.keys(set).length > 0) await tenant.tx.updateTable('clinic').set(set).execute();
-  if (change.lifeSchool) {
-    await lifeIsStale(tenant);
-    await forecastsAreStale(tenant);
-  }
+  if (change.lifeSchool) await lifeIsStale(tenant);
+  if (change.lifeSchool || change.bringIn) await forecastsAreStale(tenant);
   await audit(tenant, 'write', `the clinic: ${Object.keys(change).join(', ')}`, null);
   return readClinic(tenant);
 }

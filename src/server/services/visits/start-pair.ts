@@ -1,16 +1,20 @@
 import { type PatientSheet, patientSheet, reviewDay } from '@/core/aftercare/patient-sheet';
+import { ageOn } from '@/core/calendar/days';
 import { modelTitle, type ShoeModel } from '@/core/catalogue/model';
 import { categoryOfPerson } from '@/core/examination/at-risk-category';
 import type { ClinicalPicture } from '@/core/findings/picture';
 import type { TryOn } from '@/core/fitting/try-on';
 import { type Modification, modificationInWords } from '@/core/orders/order';
 import type { Specification } from '@/core/prescribe/engine/specification';
+import { againInWords } from '@/core/repeat/again';
 import { omitUndefined } from '@/core/tables/omit-undefined';
 import type { StepContents } from '@/core/visit/contents';
 import { CLOCK_OF_USE, madeForUse } from '@/core/wear/clocks';
 import { landingOf } from '@/core/wear/learned/conditions';
 import type { Tenant } from '../../database/tenant';
 import { forecastOf, refreshForecasts } from '../pairs/forecasts';
+import { refuse } from '../pairs/pair-log';
+import { batchSpreadOf } from '../pairs/repeat';
 import type { patientRow } from '../patients/patient-row';
 import { readClinic } from '../people/clinic';
 import { placeOfWork } from '../people/sites';
@@ -39,6 +43,8 @@ export async function startPair(
 ): Promise<{ pairId: string; sheet: PatientSheet }> {
   const { tx, actor } = tenant;
   const { patient, picture, model, tryOn, input, startedOn, modifications } = start;
+  if (input.madeOn && input.madeOn > startedOn)
+    throw refuse('madeOn', `A pair that is first used on ${startedOn} was made before that.`);
   const clinic = await readClinic(tenant);
   const size = sizesTried(model, tryOn);
   const category = categoryOfPerson(picture);
@@ -88,6 +94,14 @@ export async function startPair(
     usualMinutes: input.usualMinutes ?? 60,
     windowDays: forecast.windowDays,
     startNextDay: forecast.startNextDay,
+    again: againInWords({
+      picture,
+      ageYears: ageOn(patient.born_on, startedOn),
+      tryOn,
+      specification: start.specification,
+      batchSdMm: await batchSpreadOf(tenant),
+      isStillMade: model.status === 'current',
+    }),
     reviewOn: reviewDay(startedOn, category),
   });
   await tx

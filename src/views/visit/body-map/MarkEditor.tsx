@@ -9,6 +9,7 @@ import {
   SKIN_KINDS,
 } from '@/core/body-map/mark';
 import { siteOf } from '@/core/body-map/sites';
+import { dayOf } from '@/core/calendar/days';
 import { numberQuestion } from '@/core/findings/finding-kinds';
 import { FINDINGS } from '@/core/findings/findings';
 import { Choice } from '@/ui/fields/Choice';
@@ -137,6 +138,15 @@ function Fields({ mark, onChange }: { mark: BodyMark; onChange: (mark: BodyMark)
           value={mark.when}
           onChange={(when) => onChange({ ...mark, when })}
         />
+        <label>
+          <span className="block text-faint">Since</span>
+          <input
+            type="date"
+            max={dayOf(new Date())}
+            value={mark.since ?? ''}
+            onChange={({ target }) => onChange({ ...mark, since: target.value || undefined })}
+          />
+        </label>
       </>
     );
   if (mark.layer === 'injury')

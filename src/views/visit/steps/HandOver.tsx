@@ -163,6 +163,42 @@ export function HandOver() {
           onChange={(usualMinutes, typed) => save({ usualMinutes }, text('usualMinutes', typed))}
         />
       </div>
+      <div className="flex flex-wrap gap-6 items-end">
+        <label>
+          <span className="block text-faint">Made on</span>
+          <input
+            type="date"
+            value={content.madeOn ?? ''}
+            onChange={({ target }) => save({ madeOn: target.value || undefined })}
+          />
+          {errorAt(answer, 'madeOn') && <span className="problem block">{errorAt(answer, 'madeOn')}</span>}
+        </label>
+        <label>
+          <span className="block text-faint">Batch, as the box says</span>
+          <input
+            className="w-32"
+            maxLength={60}
+            value={content.batch ?? ''}
+            onChange={({ target }) => save({ batch: target.value || undefined })}
+          />
+        </label>
+        <label className="pb-1.5">
+          <input
+            type="checkbox"
+            checked={content.hills ?? false}
+            onChange={({ target }) => save({ hills: target.checked || undefined })}
+          />{' '}
+          hilly
+        </label>
+        <label className="pb-1.5">
+          <input
+            type="checkbox"
+            checked={content.heat ?? false}
+            onChange={({ target }) => save({ heat: target.checked || undefined })}
+          />{' '}
+          kept or worn in heat
+        </label>
+      </div>
       <Modifications
         value={content.modifications ?? []}
         onChange={(modifications) =>

@@ -1,6 +1,6 @@
 import { lazy } from 'react';
+import { Sections } from '@/ui/Sections';
 import { BothFeet } from '../FindingField';
-import { Sections } from '../Sections';
 import { CadenceTap } from '../timing/CadenceTap';
 
 const GaitClip = lazy(() => import('../devices/GaitClip'));

@@ -4,11 +4,11 @@ import { FINDINGS, optionsIn } from '@/core/findings/findings';
 import { sportsUnder } from '@/core/findings/sports';
 import { isKeyOf, keysOf } from '@/core/tables/keys-of';
 import { findingsOfUses } from '@/core/visit/from-uses';
+import { Sections } from '@/ui/Sections';
 import { BodyMap } from '../../body-map/BodyMap';
 import { InjuryTimeline } from '../../body-map/InjuryTimeline';
 import { BothFeet, FindingField } from '../../FindingField';
 import { NoneOf } from '../../NoneOf';
-import { Sections } from '../../Sections';
 import { useFinding } from '../../use-findings';
 import { useVisit } from '../../visit-context';
 

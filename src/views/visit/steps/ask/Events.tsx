@@ -2,8 +2,8 @@ import { dayOf } from '@/core/calendar/days';
 import { FINDINGS } from '@/core/findings/findings';
 import type { DatedEvent } from '@/core/visit/contents';
 import { beforeEventInWords, nextEvent } from '@/core/visit/from-uses';
+import { Amount } from '@/ui/fields/Amount';
 import { Select } from '@/ui/fields/Select';
-import { Amount } from '../../Amount';
 import { useStepContent } from '../../use-findings';
 import { useVisit } from '../../visit-context';
 

@@ -3,8 +3,8 @@ import { BAD, type BadId, GOOD, type GoodId, type PairBefore, valuesToKeep } fro
 import { keysOf, mapTable } from '@/core/tables/keys-of';
 import { omitUndefined } from '@/core/tables/omit-undefined';
 import type { StepContents } from '@/core/visit/contents';
+import { Amount } from '@/ui/fields/Amount';
 import { ChoiceSet } from '@/ui/fields/ChoiceSet';
-import { Amount } from '../../Amount';
 import { FindingField } from '../../FindingField';
 import { ModelPicker } from '../../ModelPicker';
 import { useStepContent } from '../../use-findings';

@@ -1,5 +1,5 @@
 import { FINDINGS } from '@/core/findings/findings';
-import { Amount } from '../../Amount';
+import { Amount } from '@/ui/fields/Amount';
 import { useStepContent } from '../../use-findings';
 import { useVisit } from '../../visit-context';
 import { Events } from './Events';

@@ -1,6 +1,6 @@
 import { lazy } from 'react';
 import { Failed } from '@/ui/page/Failed';
-import { Sections } from '../../Sections';
+import { Sections } from '@/ui/Sections';
 import { useCandidates } from '../../use-candidates';
 import { Conditions } from './Conditions';
 import { LeftOut } from './LeftOut';

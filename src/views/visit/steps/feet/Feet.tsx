@@ -3,10 +3,10 @@ import { atRiskCategory, REVIEW_MONTHS } from '@/core/examination/at-risk-catego
 import { MONOFILAMENT_SITES } from '@/core/examination/sensation';
 import { SIDES } from '@/core/findings/finding-kinds';
 import { NOT_EXAMINED } from '@/core/findings/picture';
+import { Sections } from '@/ui/Sections';
 import { BodyMap } from '../../body-map/BodyMap';
 import { BothFeet } from '../../FindingField';
 import { NoneOf } from '../../NoneOf';
-import { Sections } from '../../Sections';
 import { useFinding } from '../../use-findings';
 import { useVisit } from '../../visit-context';
 import { MeasureFeet } from './MeasureFeet';

@@ -2,8 +2,8 @@ import { lazy } from 'react';
 import { optionsIn } from '@/core/findings/findings';
 import { greaterOf } from '@/core/findings/picture';
 import { type BenchAnswers, signsOfUse } from '@/core/shoe/bench/read-bench';
+import { Sections } from '@/ui/Sections';
 import { FindingField } from '../../FindingField';
-import { Sections } from '../../Sections';
 import { useFinding, useStepContent } from '../../use-findings';
 import { useVisit } from '../../visit-context';
 

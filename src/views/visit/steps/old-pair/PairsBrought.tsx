@@ -2,14 +2,13 @@ import { lazy, useState } from 'react';
 import { modelTitle, type ShoeModel } from '@/core/catalogue/model';
 import { valuesToKeep } from '@/core/history/before';
 import { FEATURES } from '@/core/shoe/features';
-import { keysOf } from '@/core/tables/keys-of';
 import { omitUndefined } from '@/core/tables/omit-undefined';
 import { CLOCK_OF_USE, CLOCKS, madeForUse } from '@/core/wear/clocks';
 import { ERRANDS, mainPair, type OldPair } from '@/core/wear/old-pair';
-import { SIGNS, type SignId } from '@/core/wear/signs';
+import { Amount } from '@/ui/fields/Amount';
 import { Choice } from '@/ui/fields/Choice';
 import { Select } from '@/ui/fields/Select';
-import { Amount } from '../../Amount';
+import { SignList } from '../../../worn/SignList';
 import { useStepContent } from '../../use-findings';
 import { useOwnPairs } from '../../use-own-pairs';
 import { useHeld, useVisit } from '../../visit-context';
@@ -107,7 +106,7 @@ export function PairsBrought() {
         <div className="grid grid-cols-[1fr_16rem] gap-6">
           <div className="grid gap-2 content-start min-w-0">
             <HowUsed key={pair.id} pair={pair} brought={brought} />
-            <Signs pair={pair} brought={brought} />
+            <SignList signs={pair.signs ?? {}} onChange={(signs) => brought.put(pair.id, { signs })} />
           </div>
           <PairVerdict pair={pair} />
         </div>
@@ -234,33 +233,6 @@ function HowUsed({ pair, brought }: { pair: OldPair; brought: Brought }) {
           remove
         </button>
       </span>
-    </div>
-  );
-}
-
-/** Nine signs by tap; how the next one is looked at stands beside the answers. */
-function Signs({ pair, brought }: { pair: OldPair; brought: Brought }) {
-  const put = (sign: SignId, value: string | undefined) => {
-    const { [sign]: _, ...rest } = pair.signs ?? {};
-    const signs = value === undefined ? rest : { ...rest, [sign]: value };
-    brought.put(pair.id, { signs: Object.keys(signs).length > 0 ? signs : undefined });
-  };
-  return (
-    <div className="grid grid-cols-[12.5rem_1fr] gap-x-3 gap-y-1 items-center">
-      {keysOf(SIGNS).map((sign) => (
-        <div key={sign} className="contents" data-sign={sign}>
-          <span className="leading-tight" title={SIGNS[sign].how}>
-            {SIGNS[sign].label}
-          </span>
-          <Choice<string>
-            quiet
-            label={SIGNS[sign].label}
-            options={SIGNS[sign].options}
-            value={pair.signs?.[sign]}
-            onChange={(value) => put(sign, value)}
-          />
-        </div>
-      ))}
     </div>
   );
 }

@@ -9,7 +9,7 @@ import { mapTable } from '@/core/tables/keys-of';
 import { mainPair, verdictOfPair } from '@/core/wear/old-pair';
 import { verdictInWords } from '@/core/wear/verdict';
 import { Choice } from '@/ui/fields/Choice';
-import { Sections } from '../../Sections';
+import { Sections } from '@/ui/Sections';
 import { useVisit } from '../../visit-context';
 import { Board } from './Board';
 import { Deadlocks } from './Deadlocks';

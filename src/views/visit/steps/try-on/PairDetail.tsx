@@ -8,7 +8,7 @@ import { keysOf, mapTable } from '@/core/tables/keys-of';
 import { Choice } from '@/ui/fields/Choice';
 import { ChoiceSet } from '@/ui/fields/ChoiceSet';
 import { Measure } from '@/ui/fields/Measure';
-import { Sections } from '../../Sections';
+import { Sections } from '@/ui/Sections';
 import { useVisit } from '../../visit-context';
 import { AdviceList } from './AdviceList';
 import { COMFORT, FOOT_CHECKS, type FootCheck, ROOM } from './questions';

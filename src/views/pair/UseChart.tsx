@@ -1,17 +1,27 @@
 import { CategoryScale, Chart, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
 import { Line } from 'react-chartjs-2';
 import type { PairLogEntry } from '@/contract/records';
+import type { Clock } from '@/core/wear/clocks';
+import { writtenDay } from '@/ui/formats';
 import { DataTable } from '@/ui/table/DataTable';
 
 Chart.register(CategoryScale, LinearScale, LineElement, PointElement, Tooltip);
 
 const colour = (name: string): string => getComputedStyle(document.documentElement).getPropertyValue(name);
 
-/** Distance adding up and comfort over the pair's life, with the same figures as a table. */
-export default function UseChart({ log }: { log: PairLogEntry[] }) {
+const UNIT = {
+  km: 'km',
+  hours: 'hours',
+  'hours-on-feet': 'hours on the feet',
+  'days-worn': 'days worn',
+} as const;
+
+/** Use adding up, in the pair's own clock, and comfort over its life, with the same figures as a table. */
+export default function UseChart({ log, clock }: { log: PairLogEntry[]; clock: Clock }) {
+  const unit = UNIT[clock];
   let total = 0;
   const rows = log.map((entry) => {
-    total += entry.distanceKm ?? 0;
+    total += (clock === 'km' ? entry.distanceKm : entry.amount) ?? 0;
     return { ...entry, total };
   });
   const axis = (title: string, position: 'left' | 'right') => ({
@@ -25,15 +35,15 @@ export default function UseChart({ log }: { log: PairLogEntry[] }) {
     <>
       <div className="h-52">
         <Line
-          aria-label="Distance and comfort over time"
+          aria-label="Use and comfort over time"
           role="img"
           data={{
-            labels: rows.map((row) => row.on),
+            labels: rows.map((row) => writtenDay(row.on)),
             datasets: [
               {
-                label: 'km in all',
+                label: `${unit} in all`,
                 data: rows.map((row) => row.total),
-                yAxisID: 'km',
+                yAxisID: 'use',
                 borderColor: colour('--ink'),
                 pointRadius: 0,
               },
@@ -54,7 +64,7 @@ export default function UseChart({ log }: { log: PairLogEntry[] }) {
             animation: false,
             scales: {
               x: { ticks: { color: colour('--faint'), maxTicksLimit: 6 }, grid: { display: false } },
-              km: axis('km in all (line)', 'left'),
+              use: axis(`${unit} in all (line)`, 'left'),
               comfort: { ...axis('comfort (dashes)', 'right'), max: 100 },
             },
           }}
@@ -67,8 +77,13 @@ export default function UseChart({ log }: { log: PairLogEntry[] }) {
           rows={rows}
           keyOf={(row) => row.id}
           columns={[
-            { id: 'day', head: 'Day', cell: (row) => row.on },
-            { id: 'distance', head: 'km', figure: true, cell: (row) => row.distanceKm ?? '' },
+            { id: 'day', head: 'Day', cell: (row) => writtenDay(row.on) },
+            {
+              id: 'use',
+              head: unit,
+              figure: true,
+              cell: (row) => (clock === 'km' ? row.distanceKm : row.amount) ?? '',
+            },
             { id: 'comfort', head: 'Comfort', figure: true, cell: (row) => row.comfort ?? '' },
             { id: 'note', head: 'Note', cell: (row) => row.note },
           ]}

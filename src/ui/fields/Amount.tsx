@@ -4,7 +4,7 @@ import { parseDistance } from '@/core/units/distance';
 import { parseMass } from '@/core/units/mass';
 import { parseIn } from '@/core/units/parse';
 import { parseNumber } from '@/core/units/quantity';
-import { Field } from '@/ui/fields/Field';
+import { Field } from './Field';
 
 /** How each amount is read from what is typed. */
 const READERS = {

@@ -1,0 +1,34 @@
+import type { ClinicalPicture } from '../findings/picture';
+import type { TryOn } from '../fitting/try-on';
+import type { Specification } from '../prescribe/engine/specification';
+import { roomWished } from '../sizing/size-wish';
+import { fitRead } from './fit-read';
+import { mayRepeatUnseen, repeatInWords } from './repeat';
+
+/** What a sheet says of buying the same again, on the day of the hand-over. */
+export const againInWords = ({
+  picture,
+  ageYears,
+  tryOn,
+  specification,
+  batchSdMm,
+  isStillMade,
+}: {
+  picture: ClinicalPicture;
+  ageYears: number;
+  tryOn: TryOn;
+  specification: Specification;
+  batchSdMm: number;
+  isStillMade: boolean;
+}): string =>
+  repeatInWords(
+    mayRepeatUnseen({
+      picture,
+      ageYears,
+      ...fitRead(tryOn),
+      room: roomWished(specification),
+      yearsSince: 0,
+      batchSdMm,
+      isStillMade,
+    }),
+  );

@@ -1,0 +1,88 @@
+import type { TimeLineRecord } from '@/contract/answers/pairs';
+import { siteOf } from '@/core/body-map/sites';
+import { modelTitle } from '@/core/catalogue/model';
+import { causesOf } from '@/core/time-line/causes';
+import { eventsOf, type LinePair } from '@/core/time-line/events';
+import { contentsOf } from '@/core/visit/held';
+import type { Tenant } from '../../database/tenant';
+import { today } from '../clock';
+import { patientRow } from '../patients/patient-row';
+import { recordOf } from '../visits/visit-steps';
+import { listPairs } from './pair-records';
+
+type PairOfLine = Awaited<ReturnType<typeof listPairs>>[number];
+
+const linePair = (pair: PairOfLine, racesIn: ReadonlySet<string>): LinePair => ({
+  id: pair.id,
+  title: modelTitle(pair.model),
+  features: pair.model.features,
+  startedOn: pair.startedOn,
+  endedOn: pair.endedOn,
+  surface: pair.surface,
+  halfUsedUpOn: pair.window?.middle ?? null,
+  trainsRacing: racesIn.has(pair.id),
+  log: pair.log.flatMap(({ on, distanceKm }) => (distanceKm === null ? [] : [{ on, km: distanceKm }])),
+});
+
+/** Aches with a first day, as the visits' drawings say; the latest word on each counts. */
+async function achesOf({ tx }: Tenant, patientId: string) {
+  const rows = await tx
+    .selectFrom('visit_step')
+    .innerJoin('visit', 'visit.id', 'visit_step.visit_id')
+    .select(['step', 'state', 'revision', 'content', 'visit_step.saved_by', 'saved_at'])
+    .where('visit.patient_id', '=', patientId)
+    .where('step', '=', 'ask')
+    .orderBy('started_at')
+    .execute();
+  const aches = new Map<string, Omit<TimeLineRecord['aches'][number], 'reading'>>();
+  for (const row of rows) {
+    const marks = contentsOf([recordOf(row)]).ask?.marks ?? [];
+    for (const mark of marks) {
+      const ache = mark.layer === 'ache' ? siteOf(mark.site)?.ache : null;
+      if (mark.layer !== 'ache' || !ache || mark.since === undefined) continue;
+      aches.set(`${ache} ${mark.side} ${mark.since}`, { site: ache, side: mark.side, since: mark.since });
+    }
+  }
+  return [...aches.values()].toSorted((a, b) => (a.since < b.since ? 1 : -1));
+}
+
+/** A patient's pairs, what changed and what began to ache on one line, with what changed before each ache. */
+export async function readTimeLine(tenant: Tenant, patientId: string): Promise<TimeLineRecord> {
+  await patientRow(tenant, patientId);
+  const on = today();
+  const racing = await tenant.tx
+    .selectFrom('pair')
+    .select('id')
+    .where('patient_id', '=', patientId)
+    .where('racing', '=', true)
+    .where('raced_only', '=', false)
+    .execute();
+  const racesIn = new Set(racing.map(({ id }) => id));
+  const pairs = (await listPairs(tenant, { patientId })).map((pair) => linePair(pair, racesIn));
+  const events = eventsOf(pairs, on);
+  const aches = await achesOf(tenant, patientId);
+  return {
+    from: [...pairs.map(({ startedOn }) => startedOn), ...aches.map(({ since }) => since), on].toSorted()[0]!,
+    to: on,
+    pairs: pairs.map(({ id, title, startedOn, endedOn }) => ({ id, title, startedOn, endedOn })),
+    events: events.map(({ kind, on: day, words }) => ({ kind, on: day, words })),
+    aches: aches.map((ache) => {
+      const { causes, ask, first } = causesOf(ache.site, ache.since, events);
+      return {
+        ...ache,
+        reading: {
+          ask,
+          first,
+          causes: causes.map(({ event, days, weight, because }) => ({
+            kind: event.kind,
+            on: event.on,
+            words: event.words,
+            days,
+            weight,
+            because,
+          })),
+        },
+      };
+    }),
+  };
+}

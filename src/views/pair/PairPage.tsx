@@ -1,0 +1,138 @@
+import { lazy } from 'react';
+import type { PairPage as PairPageRecord, PairRecord } from '@/contract/records';
+import type { RepeatAnswer } from '@/core/repeat/repeat';
+import { sideProfile } from '@/core/shoe/drawing/side-profile';
+import { keysOf } from '@/core/tables/keys-of';
+import { SIGNS } from '@/core/wear/signs';
+import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
+import { writtenDay } from '@/ui/formats';
+import { Sections } from '@/ui/Sections';
+import { LifeLine } from './LifeLine';
+import { LogForm } from './LogForm';
+import { Standing } from './PairCard';
+import { amountInWords, restsOn } from './pair-words';
+import { WindowBar } from './WindowBar';
+
+const Inspect = lazy(() => import('./Inspect').then((part) => ({ default: part.Inspect })));
+const SoleHistory = lazy(() => import('./SoleHistory').then((part) => ({ default: part.SoleHistory })));
+const UseChart = lazy(() => import('./UseChart'));
+
+/** One pair: how long it will last and why, what was seen of it, and its log. */
+export function PairPage({
+  record,
+  repeat,
+  today,
+}: {
+  record: PairPageRecord;
+  repeat: RepeatAnswer;
+  today: string;
+}) {
+  const { pair, forerunners } = record;
+  const inUse = pair.endedOn === null;
+  const { clock } = pair.forecast.life;
+  return (
+    <div className="grid gap-4">
+      <HowLong pair={pair} repeat={repeat} today={today} />
+      <Sections
+        label="Parts of the pair"
+        parts={[
+          ...(inUse
+            ? [{ id: 'inspect', title: 'Inspect', content: <Inspect pair={pair} today={today} /> }]
+            : []),
+          {
+            id: 'soles',
+            title: 'Soles over time',
+            content: <SoleHistory pair={pair} forerunners={forerunners} />,
+          },
+          { id: 'seen', title: 'Inspections', content: <Seen pair={pair} /> },
+          {
+            id: 'log',
+            title: 'Log',
+            content: (
+              <div className="grid grid-cols-[1fr_18rem] gap-6">
+                <div>
+                  <UseChart log={pair.log} clock={clock} />
+                </div>
+                {inUse && <LogForm pairId={pair.id} today={today} clock={clock} />}
+              </div>
+            ),
+          },
+        ]}
+      />
+    </div>
+  );
+}
+
+const REPEAT = {
+  yes: 'may be bought unseen',
+  'two-sizes': 'two sizes, one to send back',
+  'come-in': 'come in and try it',
+  never: 'never unseen',
+} as const;
+
+function HowLong({ pair, repeat, today }: { pair: PairRecord; repeat: RepeatAnswer; today: string }) {
+  const { forecast } = pair;
+  const { life, inspected } = forecast;
+  return (
+    <div className="grid grid-cols-[11rem_1fr_24rem] gap-5 items-start">
+      <ShoeDrawing drawing={{ ...sideProfile(pair.model.features), dimensions: [] }} className="w-44" />
+      <section aria-label="How long it lasts" className="grid gap-1">
+        <Standing pair={pair} />
+        <LifeLine pair={pair} />
+      </section>
+      <section aria-label="Its window" className="grid gap-1.5">
+        {pair.window ? (
+          <WindowBar pair={pair} window={pair.window} today={today} />
+        ) : (
+          <p className="text-faint">No window: nobody said how much it is used.</p>
+        )}
+        {pair.window && (
+          <p>
+            {pair.window.startNextOn > today ? 'Bring in the next pair from' : 'The next pair is due since'}{' '}
+            <strong>{writtenDay(pair.window.startNextOn)}</strong>.
+          </p>
+        )}
+        {inspected && (
+          <p>
+            The last inspection moved half of its life from {amountInWords(life.clock, inspected.before.q50)}{' '}
+            to {amountInWords(life.clock, life.q50)}.
+          </p>
+        )}
+        <p>
+          The same again: <strong>{REPEAT[repeat.may]}</strong>
+          {repeat.chance !== null && ` (fits with ${Math.round(repeat.chance * 100)} %)`}.{' '}
+          <span className="text-faint text-xs">{repeat.because.join(' ')}</span>
+        </p>
+        <p className="text-faint text-xs">
+          {[restsOn(forecast), ...forecast.adjustments].join('; ')}. Most uncertain: {forecast.dominates}.
+        </p>
+      </section>
+    </div>
+  );
+}
+
+/** What each inspection saw, newest first. */
+function Seen({ pair }: { pair: PairRecord }) {
+  if (pair.inspections.length === 0) return <p className="text-faint">Nobody has inspected this pair yet.</p>;
+  return (
+    <ul className="grid gap-2">
+      {pair.inspections.toReversed().map(({ id, on, by, used, content }) => (
+        <li key={id} className="border-b border-line pb-2">
+          <strong>{writtenDay(on)}</strong>, {amountInWords(pair.forecast.life.clock, used)}{' '}
+          <span className="text-faint">({by})</span>
+          <span className="block">
+            {keysOf(SIGNS)
+              .flatMap((sign) => {
+                const value = content.signs?.[sign];
+                const options: Readonly<Record<string, string>> = SIGNS[sign].options;
+                return value === undefined ? [] : [`${SIGNS[sign].label}: ${options[value]}`];
+              })
+              .join('; ')}
+            {content.heat && '; kept in heat'}
+            {content.note && `; ${content.note}`}
+          </span>
+        </li>
+      ))}
+    </ul>
+  );
+}
