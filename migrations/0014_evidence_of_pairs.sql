@@ -84,10 +84,33 @@ alter table clinic add column bring_in text not null default 'third-left'
   check (bring_in in ('used-up', 'third-left', 'at-500-km', 'from-start'));
 grant update (bring_in) on clinic to sovet_app;
 
+-- Photographs of a pair, made small and cleaned of what a camera writes into them before they come here.
+create table photograph (
+  clinic_id uuid not null references clinic,
+  id uuid not null default gen_random_uuid(),
+  pair_id uuid not null,
+  kind text not null check (kind in ('rear', 'sole', 'inner', 'outer', 'other')),
+  taken_on date not null,
+  width integer not null,
+  height integer not null,
+  image bytea not null check (length(image) <= 1600000),
+  thumbnail bytea not null check (length(thumbnail) <= 64000),
+  lines jsonb,
+  made_by text not null,
+  made_at timestamptz not null default now(),
+  primary key (clinic_id, id),
+  foreign key (clinic_id, pair_id) references pair
+);
+create index photograph_by_pair on photograph (clinic_id, pair_id, taken_on);
+select build_wall('photograph');
+select open_to_backup('photograph');
+grant select, insert on photograph to sovet_app;
+
 -- What was seen of a pair goes with whoever wore it.
 create function forget_pair() returns trigger language plpgsql security definer set search_path = pg_catalog, public as $$
 begin
   delete from inspection where clinic_id = new.clinic_id and pair_id = new.id;
+  delete from photograph where clinic_id = new.clinic_id and pair_id = new.id;
   update pair set conditions = '{}', forecast = null, forecast_on = null, start_next_on = null, window_from = null,
     window_middle = null, window_to = null where clinic_id = new.clinic_id and id = new.id;
   return null;

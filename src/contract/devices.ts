@@ -87,6 +87,13 @@ export const DEVICE_SETTINGS = {
     grain: number(0, 30, 4, 'The noise'),
     frame: whole(0, 59, 0, 'The frame'),
   }),
+  shoeCamera: z.object({
+    seed,
+    leftDeg: number(-20, 20, 0, 'The lean of the left shoe'),
+    rightDeg: number(-20, 20, 0, 'The lean of the right shoe'),
+    rollDeg: number(-20, 20, 0, 'The camera’s roll'),
+    grain: number(0, 30, 4, 'The noise'),
+  }),
 } as const;
 
 const device = <const Id extends string, const P extends string, Q extends z.ZodObject>(
@@ -133,5 +140,12 @@ export const devices = {
     'image/png',
     'One frame of a knee bend from in front as PNG; frame 0 stands, the last bends deepest',
     DEVICE_SETTINGS.kneeCamera,
+  ),
+  shoeCamera: device(
+    ROUTES.shoeCamera,
+    'simulateShoePhotograph',
+    'image/png',
+    'A pair from behind on a table as PNG',
+    DEVICE_SETTINGS.shoeCamera,
   ),
 } as const;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { photographSchema } from '@/core/photograph/photograph-schema';
 import { isoDay } from '@/core/visit/iso-day';
 import { inspectionContentSchema } from '@/core/wear/worn-schema';
 import { modelLifeSchema, repeatSchema, timeLineSchema, weekRecordSchema, weekSchema } from './answers/pairs';
@@ -42,6 +43,24 @@ export const pairs = {
     params: byId,
     body: inspectionSchema,
     status: 201,
+  }),
+  keepPhotograph: operation(ROUTES.keepPhotograph, {
+    id: 'keepPhotograph',
+    answer: addedSchema,
+    tag: 'records',
+    summary: 'Keep a photograph of a pair, as JPEG in base64, with its thumbnail and the lines on it',
+    params: byId,
+    body: photographSchema,
+    bodyLimit: 2_400_000,
+    status: 201,
+  }),
+  photograph: operation(ROUTES.photograph, {
+    id: 'readPhotograph',
+    tag: 'records',
+    summary: 'A photograph as JPEG, whole or as its thumbnail',
+    params: byId,
+    query: z.object({ size: z.enum(['whole', 'thumbnail']).default('whole') }),
+    produces: 'image/jpeg',
   }),
   repeat: operation(ROUTES.repeat, {
     id: 'mayRepeat',

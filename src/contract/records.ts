@@ -10,6 +10,7 @@ import type { HouseRules } from '@/core/knowledge/house-rules';
 import type { SchoolChoice } from '@/core/knowledge/schools';
 import type { Modification, OrderEvent, OrderState } from '@/core/orders/order';
 import type { ChangeReading } from '@/core/outcomes/real-change';
+import type { PhotographKind, TiltLines } from '@/core/photograph/photograph-schema';
 import type { PictureChange } from '@/core/prescribe/counterfactual/preview';
 import type { Specification } from '@/core/prescribe/engine/specification';
 import type { Retention } from '@/core/retention/keep-until';
@@ -205,6 +206,15 @@ export interface PairPage {
   patient: { id: string; name: string };
   /** Newest first. */
   forerunners: PairRecord[];
+  /** Oldest first; the pictures are files of their own. */
+  photographs: {
+    id: string;
+    kind: PhotographKind;
+    takenOn: string;
+    width: number;
+    height: number;
+    lines: TiltLines | null;
+  }[];
 }
 
 export interface VisitSummary {

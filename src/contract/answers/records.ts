@@ -4,6 +4,7 @@ import { CONTACT_WAYS, type ContactWay } from '@/core/contact/reach';
 import { findingsSchema } from '@/core/findings/schema';
 import type { LacingAdvice } from '@/core/fitting/lacing';
 import { formatsSchema } from '@/core/formats/formats-schema';
+import { PHOTOGRAPH_KINDS, type PhotographKind, tiltLinesSchema } from '@/core/photograph/photograph-schema';
 import { schoolSchema } from '@/core/prescribe/engine/schema';
 import { retentionSchema } from '@/core/retention/keep-until';
 import { keySchema } from '@/core/tables/key-schema';
@@ -241,6 +242,16 @@ export const pairPageSchema: z.ZodType<PairPage> = z.object({
   pair: pairRecordSchema,
   patient: z.object({ id: idSchema, name: z.string() }),
   forerunners: z.array(pairRecordSchema),
+  photographs: z.array(
+    z.object({
+      id: idSchema,
+      kind: keySchema<PhotographKind>(PHOTOGRAPH_KINDS),
+      takenOn: daySchema,
+      width: z.number(),
+      height: z.number(),
+      lines: tiltLinesSchema.nullable(),
+    }),
+  ),
 });
 
 export const visitSummarySchema: z.ZodType<VisitSummary> = z.object({

@@ -13,6 +13,7 @@ import type { HouseChange, HouseSettings } from '@/core/knowledge/house-rules';
 import type { Rule } from '@/core/knowledge/rule';
 import type { SchoolChoice } from '@/core/knowledge/schools';
 import type { Modification, OrderEvent, OrderState } from '@/core/orders/order';
+import type { PhotographKind, TiltLines } from '@/core/photograph/photograph-schema';
 import type { Specification } from '@/core/prescribe/engine/specification';
 import type { Activity } from '@/core/purpose/serves';
 import type { Retention } from '@/core/retention/keep-until';
@@ -355,6 +356,20 @@ export interface Database {
     pair_id: string;
     inspected_on: string;
     content: JSONColumnType<InspectionContent>;
+    made_by: string;
+    made_at: Generated<Date>;
+  };
+  photograph: {
+    clinic_id: string;
+    id: Generated<string>;
+    pair_id: string;
+    kind: PhotographKind;
+    taken_on: string;
+    width: number;
+    height: number;
+    image: Buffer;
+    thumbnail: Buffer;
+    lines: JSONColumnType<TiltLines> | null;
     made_by: string;
     made_at: Generated<Date>;
   };

@@ -8,6 +8,7 @@ import { footprint } from '@/simulators/footprint-scanner';
 import { gaitFrame } from '@/simulators/gait-camera';
 import { kneeFrame } from '@/simulators/knee-camera';
 import { pressureStep } from '@/simulators/pressure-plate';
+import { shoesFromBehind } from '@/simulators/shoe-camera';
 
 type Settings<K extends keyof typeof DEVICE_SETTINGS> = z.infer<(typeof DEVICE_SETTINGS)[K]>;
 
@@ -54,6 +55,10 @@ export function filmedFrame({ frame, ...settings }: Settings<'gaitCamera'>): Mad
   const name = `gait-${settings.side}-${String(frame).padStart(3, '0')}.png`;
   return file(writePng(picture), 'image/png', name);
 }
+
+/** A pair from behind, on a table. */
+export const photographedShoes = (settings: Settings<'shoeCamera'>): MadeFile =>
+  file(writePng(shoesFromBehind(settings)), 'image/png', 'pair-from-behind.png');
 
 /** One frame of a knee bend, from in front. */
 export function filmedKnee({ frame, ...settings }: Settings<'kneeCamera'>): MadeFile {

@@ -5,6 +5,7 @@ import {
   filmedFrame,
   filmedKnee,
   type MadeFile,
+  photographedShoes,
   recordedStep,
   scannedFoot,
   scannedFootprint,
@@ -17,6 +18,7 @@ const JOBS = {
   footScanner: scannedFoot,
   gaitCamera: filmedFrame,
   kneeCamera: filmedKnee,
+  shoeCamera: photographedShoes,
   sheetPdf: async (sheet: PatientSheet): Promise<MadeFile> => ({
     bytes: new Uint8Array(await sheetPdf(sheet)),
     type: 'application/pdf',

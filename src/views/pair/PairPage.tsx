@@ -14,6 +14,7 @@ import { amountInWords, restsOn } from './pair-words';
 import { WindowBar } from './WindowBar';
 
 const Inspect = lazy(() => import('./Inspect').then((part) => ({ default: part.Inspect })));
+const Photographs = lazy(() => import('./Photographs').then((part) => ({ default: part.Photographs })));
 const SoleHistory = lazy(() => import('./SoleHistory').then((part) => ({ default: part.SoleHistory })));
 const UseChart = lazy(() => import('./UseChart'));
 
@@ -43,6 +44,18 @@ export function PairPage({
             id: 'soles',
             title: 'Soles over time',
             content: <SoleHistory pair={pair} forerunners={forerunners} />,
+          },
+          {
+            id: 'photographs',
+            title: 'Photographs',
+            content: (
+              <Photographs
+                pairId={pair.id}
+                photographs={record.photographs}
+                today={today}
+                readOnly={!inUse}
+              />
+            ),
           },
           { id: 'seen', title: 'Inspections', content: <Seen pair={pair} /> },
           {

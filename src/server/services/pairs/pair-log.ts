@@ -28,10 +28,10 @@ export const refuse = (path: string, message: string): Refusal =>
   new Refusal(422, 'Some values cannot be accepted.', { errors: [{ path: [path], message }] });
 
 /** A day in the life of a pair: not before its first, not ahead, not after its last. Tomorrow is somebody's today in another time zone. */
-export function checkDay(on: string, { started_on, ended_on }: PairDays): void {
-  if (on < started_on) throw refuse('on', `The pair was first used on ${started_on}.`);
-  if (on > addDays(today(), 1)) throw refuse('on', 'This day lies ahead.');
-  if (ended_on && on > ended_on) throw refuse('on', `The pair was retired on ${ended_on}.`);
+export function checkDay(on: string, { started_on, ended_on }: PairDays, field = 'on'): void {
+  if (on < started_on) throw refuse(field, `The pair was first used on ${started_on}.`);
+  if (on > addDays(today(), 1)) throw refuse(field, 'This day lies ahead.');
+  if (ended_on && on > ended_on) throw refuse(field, `The pair was retired on ${ended_on}.`);
 }
 
 /** Adds a distance, a comfort or both to a pair's log. */

@@ -15,6 +15,7 @@ import { today } from '../clock';
 import { laterVersions, MODEL_COLUMNS, modelOf } from '../shoes/models';
 import { conditionsOf, racingOf } from './conditions';
 import { refreshForecasts } from './forecasts';
+import { photographsOf } from './photographs';
 
 /** Of one patient, or one pair. */
 export type PairFilter = { patientId: string } | { pairId: string };
@@ -143,6 +144,7 @@ export async function readPair(tenant: Tenant, pairId: string): Promise<PairPage
   return {
     pair,
     patient: { id: owner.id, name: `${owner.given_name} ${owner.family_name}` },
+    photographs: await photographsOf(tenant, pairId),
     forerunners: all.filter(
       ({ id, model, startedOn }) =>
         id !== pairId &&

@@ -19,6 +19,8 @@ record.json           name, dates, ways to reach, what was agreed to, pairs with
 visits/*.json         each visit step by step, as it was written
 specifications/*.json what was prescribed: findings, choices and result, with the edition of the rules
 sheets/*.pdf, *.json  what was taken home
+photographs/*.jpg     pairs as they were photographed
+week.json             outings of the week and which pair goes to which
 trail.json            who read or changed this, the latest 50
 
 JSON is plain text (RFC 8259); lengths in millimetres, masses in kilograms, times in UTC.
@@ -67,6 +69,20 @@ export async function exportPatient(tenant: Tenant, id: string): Promise<Respons
     files[`${name}.json`] = json(sheet);
     files[`${name}.pdf`] = (await heavy('sheetPdf', sheet)).bytes;
   }
+  const photographs = await tx
+    .selectFrom('photograph')
+    .innerJoin('pair', 'pair.id', 'photograph.pair_id')
+    .select(['photograph.id', 'kind', 'taken_on', 'image'])
+    .where('pair.patient_id', '=', id)
+    .execute();
+  for (const { id: photograph, kind, taken_on, image } of photographs)
+    files[`photographs/${taken_on}-${kind}-${photograph.slice(0, 8)}.jpg`] = new Uint8Array(image);
+  const week = await tx
+    .selectFrom('week_plan')
+    .select(['sessions', 'settled', 'saved_at'])
+    .where('patient_id', '=', id)
+    .executeTakeFirst();
+  if (week) files['week.json'] = json(week);
   await audit(tenant, 'export', 'everything of this person', id);
   return new Response(new Uint8Array(zipSync(files)), {
     headers: {

@@ -1,0 +1,40 @@
+import { z } from 'zod';
+import { keySchema } from '../tables/key-schema';
+import { isoDay } from '../visit/iso-day';
+
+export const PHOTOGRAPH_KINDS = {
+  rear: 'from behind, on a table',
+  sole: 'sole',
+  inner: 'inner side',
+  outer: 'outer side',
+  other: 'another view',
+} as const;
+export type PhotographKind = keyof typeof PHOTOGRAPH_KINDS;
+
+/** Largest file that is opened, and longest side and size of what is kept. */
+export const LARGEST_FILE = 25 * 1024 * 1024;
+export const LONGEST_PX = 1600;
+export const THUMBNAIL_PX = 240;
+export const LARGEST_KEPT = 1_500_000;
+
+const spot = z.strictObject({ x: z.number(), y: z.number() });
+const line = z.tuple([spot, spot]);
+/** Lines placed on a rear view: the table's edge and each shoe's heel. */
+export const tiltLinesSchema = z.strictObject({ table: line, left: line.optional(), right: line.optional() });
+export type TiltLines = z.infer<typeof tiltLinesSchema>;
+
+const jpeg = (most: number) =>
+  z
+    .base64('This is no picture.')
+    .startsWith('/9j/', 'This is no JPEG picture.')
+    .max(Math.ceil((most * 4) / 3), 'This picture is too large.');
+
+export const photographSchema = z.strictObject({
+  kind: keySchema<PhotographKind>(PHOTOGRAPH_KINDS),
+  takenOn: isoDay,
+  width: z.int().min(16).max(LONGEST_PX),
+  height: z.int().min(16).max(LONGEST_PX),
+  image: jpeg(LARGEST_KEPT),
+  thumbnail: jpeg(60_000),
+  lines: tiltLinesSchema.optional(),
+});
