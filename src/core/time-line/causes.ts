@@ -110,7 +110,7 @@ export interface Cause {
 
 export interface AcheReading {
   causes: Cause[];
-  /** What to ask to tell the first two apart; null with fewer. */
+  /** What to ask to tell the first two apart, or of the only one; null without any. */
   ask: string | null;
   /** Asked before anything else is thought of. */
   first: string | null;
@@ -126,6 +126,14 @@ const ASKS: Readonly<Record<EventKind, string>> = {
   'harder-ground': 'Does it ache less on soft ground, in the same pair?',
   'race-pair-trained': 'Does it ache only after sessions in the race pair?',
 };
+
+/** What tells the first apart from the second, or from nothing that was written down. */
+function questionFor(first: EventKind, second: EventKind | undefined): string {
+  const ask = ASKS[first];
+  if (second === undefined) return ask;
+  if (second === first) return `${ask} Which of the two came first?`;
+  return `${ask} If not: ${ASKS[second].charAt(0).toLowerCase()}${ASKS[second].slice(1)}`;
+}
 
 /**
  * What changed before an ache and could reach its site, the likeliest first. Never a diagnosis: it says what to ask.
@@ -148,12 +156,7 @@ export function causesOf(site: AcheSite, since: string, events: readonly LineEve
   const [likeliest, second] = causes;
   return {
     causes,
-    ask:
-      likeliest && second
-        ? likeliest.event.kind === second.event.kind
-          ? `${ASKS[likeliest.event.kind]} Which of the two came first?`
-          : `${ASKS[likeliest.event.kind]} If not: ${ASKS[second.event.kind].charAt(0).toLowerCase()}${ASKS[second.event.kind].slice(1)}`
-        : null,
+    ask: likeliest ? questionFor(likeliest.event.kind, second?.event.kind) : null,
     first: BONY.has(site) ? BONE_STRESS_FIRST : null,
   };
 }

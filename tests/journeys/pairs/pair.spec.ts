@@ -45,7 +45,7 @@ test('an inspection moves the window; the pair is retired with a reason, and its
   await expect(page.getByText(/The last inspection moved half of its life from/)).toBeVisible();
   await expect(life.locator('svg')).not.toHaveAttribute('aria-label', before ?? '');
   await page.getByRole('tab', { name: 'Soles over time' }).click();
-  await expect(page.getByRole('img', { name: /left: heel, outer much/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /left: heel, outer much/ }).last()).toBeVisible();
   await page.getByRole('tab', { name: 'Inspections' }).click();
   await expect(page.getByText(/Folded in half: no resistance/)).toBeVisible();
 
@@ -103,7 +103,7 @@ test('a photograph on a table: lines by keyboard, the tilt of each shoe, kept an
     await expect(tilt).toContainText('not placed yet');
     await tabTo(page, page.getByRole('slider', { name: 'left heel, second end' }));
     for (let at = 0; at < presses; at += 1) await page.keyboard.press('Shift+ArrowRight');
-    await expect(tilt).toContainText(/Left: tilts inward, \d+\.\d° ± \d\.\d°/);
+    await expect(tilt).toContainText(/left: tilts inward, \d+\.\d° ± \d\.\d°/);
     await page.getByRole('button', { name: 'Keep the photograph' }).click();
     await expect(page.getByRole('tab', { name: 'Photographs' })).toHaveAttribute('aria-selected', 'false');
     await page.getByRole('tab', { name: 'Photographs' }).click();
