@@ -16,6 +16,7 @@ import type { Specification } from '@/core/prescribe/engine/specification';
 import type { Retention } from '@/core/retention/keep-until';
 import type { BenchAnswers } from '@/core/shoe/bench/read-bench';
 import type { FeatureReadings } from '@/core/shoe/readings/readings';
+import type { SignStrengths } from '@/core/signs/signs';
 import type { SwellingReading } from '@/core/swelling/course';
 import type { Choices, StepRecord } from '@/core/visit/contents';
 import type { IssuedPair } from '@/core/visit/read-visit';
@@ -204,6 +205,8 @@ export interface PairRecord {
 export interface PairPage {
   pair: PairRecord;
   patient: { id: string; name: string };
+  /** How strongly the clinic takes each sign; absent: as they stand. */
+  strengths?: SignStrengths | undefined;
   /** Newest first. */
   forerunners: PairRecord[];
   /** Oldest first; the pictures are files of their own. */

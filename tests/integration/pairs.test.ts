@@ -1,8 +1,10 @@
 import { sql } from 'kysely';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { addDays } from '@/core/calendar/days';
+import { photographSchema } from '@/core/photograph/photograph-schema';
 import { type Actor, asTenant } from '@/server/database/tenant';
 import { today } from '@/server/services/clock';
+import { saveHouseRules } from '@/server/services/knowledge/knowledge';
 import { careForPairs } from '@/server/services/pairs/care';
 import { refreshForecasts } from '@/server/services/pairs/forecasts';
 import { inspectPair } from '@/server/services/pairs/inspections';
@@ -10,11 +12,16 @@ import { toLearn } from '@/server/services/pairs/learned-lives';
 import { readModelLife } from '@/server/services/pairs/model-life';
 import { endPair, logPair } from '@/server/services/pairs/pair-log';
 import { readPair } from '@/server/services/pairs/pair-records';
+import { keepPhotograph, photographFile } from '@/server/services/pairs/photographs';
+import { readRepeat } from '@/server/services/pairs/repeat';
+import { readTimeLine } from '@/server/services/pairs/time-line';
+import { readWeek, saveWeek } from '@/server/services/pairs/week';
 import { addConsent, withdrawConsent } from '@/server/services/patients/consents';
 import { erasePatient } from '@/server/services/patients/one-person';
 import { addPatient } from '@/server/services/patients/patients';
 import { readToday } from '@/server/services/patients/today';
 import { changeClinic } from '@/server/services/people/clinic';
+import { closeVisit, saveStep, startVisit } from '@/server/services/visits/visits';
 import { freshDatabase, type TestDatabase } from './database';
 import { refusal } from './signing-in';
 import { wornModel, wornPair } from './worn-pair';
@@ -202,5 +209,185 @@ describe('lists read forecasts', () => {
     expect((await read(one)).forecast.weekly).toBe(15);
     await asTenant(me, (tenant) => endPair(tenant, other, { on: today(), because: 'lost' }));
     expect((await read(one)).forecast.weekly).toBe(30);
+  });
+});
+
+describe('a patient’s week', () => {
+  const week = (patientId: string) => asTenant(me, (tenant) => readWeek(tenant, patientId));
+  const run = (id: string, day: number, amount = 10) => ({
+    id,
+    day,
+    amount,
+    activity: 'walking' as const,
+    kind: 'easy' as const,
+  });
+
+  it('is proposed from what was stated, kept with what was settled, and gives each pair its own use', async () => {
+    const patientId = await somebody();
+    const model = await wornModel(me, { name: 'Week' });
+    const one = await wornPair(me, patientId, model, ago(60), { expected_weekly_km: 30 });
+    const other = await wornPair(me, patientId, model, ago(20), { expected_weekly_km: 30 });
+    const proposed = await week(patientId);
+    expect(proposed.isSaved).toBe(false);
+    expect(proposed.sessions.reduce((sum, { amount }) => sum + amount, 0)).toBeCloseTo(30, 0);
+    const kept = await asTenant(me, (tenant) =>
+      saveWeek(tenant, patientId, {
+        sessions: [run('a', 0), run('b', 3, 20)],
+        settled: { a: one, b: other },
+      }),
+    );
+    expect(kept).toMatchObject({ isSaved: true, settled: { a: one, b: other } });
+    expect((await read(one)).forecast.weekly).toBe(10);
+    expect((await read(other)).forecast.weekly).toBe(20);
+    // A pair that is retired gives its outings back.
+    await asTenant(me, (tenant) => endPair(tenant, other, { on: today(), because: 'other' }));
+    expect((await week(patientId)).settled).toEqual({ a: one });
+  });
+
+  it('goes with the person, and belongs to one clinic', async () => {
+    const patientId = await somebody();
+    await asTenant(me, (tenant) => saveWeek(tenant, patientId, { sessions: [run('a', 0)], settled: {} }));
+    const other = asTenant(db.clinicB.practitioner, (tenant) => readWeek(tenant, patientId));
+    expect((await refusal(other)).status).toBe(404);
+    await asTenant(lead, (tenant) =>
+      erasePatient(tenant, patientId, { familyName: `Pair${names}`, reason: 'asked for' }),
+    );
+    const left = await asTenant(me, ({ tx }) =>
+      tx.selectFrom('week_plan').select('patient_id').where('patient_id', '=', patientId).execute(),
+    );
+    expect(left).toEqual([]);
+  });
+});
+
+describe('photographs', () => {
+  // The smallest JPEG there is.
+  const JPEG =
+    '/9j/4AAQSkZJRgABAQEASABIAAD/2wBDAP//////////////////////////////////////////////////////////////////////////////////////wgALCAABAAEBAREA/8QAFBABAAAAAAAAAAAAAAAAAAAAAP/aAAgBAQABPxA=';
+  const taken = {
+    kind: 'rear' as const,
+    takenOn: today(),
+    width: 16,
+    height: 16,
+    image: JPEG,
+    thumbnail: JPEG,
+  };
+
+  it('are kept, listed without their pictures, given out as files, and go with the person', async () => {
+    const patientId = await somebody();
+    const pairId = await wornPair(me, patientId, await wornModel(me, { name: 'Shot' }), ago(60));
+    const { id } = await asTenant(me, (tenant) => keepPhotograph(tenant, pairId, taken));
+    const page = await asTenant(me, (tenant) => readPair(tenant, pairId));
+    expect(page.photographs).toEqual([
+      { id, kind: 'rear', takenOn: today(), width: 16, height: 16, lines: null },
+    ]);
+    const file = await asTenant(me, (tenant) => photographFile(tenant, id, 'thumbnail'));
+    expect(Buffer.from(await file.arrayBuffer()).toString('base64')).toBe(JPEG);
+    const other = asTenant(db.clinicB.practitioner, (tenant) => photographFile(tenant, id, 'whole'));
+    expect((await refusal(other)).status).toBe(404);
+    const late = asTenant(me, (tenant) =>
+      keepPhotograph(tenant, pairId, { ...taken, takenOn: addDays(today(), 5) }),
+    );
+    expect((await refusal(late)).extra.errors?.[0]?.path).toEqual(['takenOn']);
+    await asTenant(lead, (tenant) =>
+      erasePatient(tenant, patientId, { familyName: `Pair${names}`, reason: 'asked for' }),
+    );
+    expect((await refusal(asTenant(me, (tenant) => photographFile(tenant, id, 'whole')))).status).toBe(404);
+  });
+
+  it('what is no JPEG, too large or empty is refused at its field', () => {
+    const path = (part: object) => photographSchema.safeParse({ ...taken, ...part }).error?.issues[0]?.path;
+    expect(path({})).toBeUndefined();
+    expect(path({ image: 'aGVsbG8=' })).toEqual(['image']);
+    expect(path({ image: `/9j/${'A'.repeat(2_400_000)}` })).toEqual(['image']);
+    expect(path({ width: 2 })).toEqual(['width']);
+    expect(path({ takenOn: 'yesterday' })).toEqual(['takenOn']);
+  });
+});
+
+describe('the same again, and the line of pairs and aches', () => {
+  it('a pair of which nothing was read is tried on, and of another clinic is not found', async () => {
+    const patientId = await somebody();
+    const pairId = await wornPair(me, patientId, await wornModel(me, { name: 'Again' }), ago(60));
+    expect(await asTenant(me, (tenant) => readRepeat(tenant, pairId))).toMatchObject({
+      may: 'come-in',
+      chance: null,
+    });
+    const other = asTenant(db.clinicB.practitioner, (tenant) => readRepeat(tenant, pairId));
+    expect((await refusal(other)).status).toBe(404);
+  });
+
+  it('an ache with a first day stands on the line with what changed before it', async () => {
+    const patientId = await somebody();
+    const model = await wornModel(me, { name: 'Line' });
+    await wornPair(me, patientId, model, ago(30), { expected_weekly_km: 20 });
+    const { id: visitId } = await asTenant(me, (tenant) => startVisit(tenant, patientId));
+    await asTenant(me, (tenant) =>
+      saveStep(tenant, visitId, 'ask', {
+        revision: 0,
+        state: 'in-progress',
+        content: {
+          findings: {},
+          marks: [
+            {
+              id: 'm',
+              side: 'left',
+              view: 'back',
+              site: 'calf',
+              x: 52,
+              y: 122,
+              layer: 'ache',
+              since: ago(10),
+            },
+          ],
+        },
+      }),
+    );
+    const line = await asTenant(me, (tenant) => readTimeLine(tenant, patientId));
+    expect(line.aches).toMatchObject([{ site: 'calf', side: 'left', since: ago(10) }]);
+    expect(line.aches[0]!.reading.causes[0]).toMatchObject({ kind: 'pair-started', days: 20 });
+  });
+
+  it('what a visit saw of a pair of this clinic is an inspection of it once the visit ends', async () => {
+    const patientId = await somebody();
+    const pairId = await wornPair(me, patientId, await wornModel(me, { name: 'Brought' }), ago(90), {
+      expected_weekly_km: 20,
+    });
+    const { id: visitId } = await asTenant(me, (tenant) => startVisit(tenant, patientId));
+    await asTenant(me, (tenant) =>
+      saveStep(tenant, visitId, 'old-pair', {
+        revision: 0,
+        state: 'in-progress',
+        content: {
+          findings: {},
+          pairs: [{ id: 'p', title: 'Brought', pair: pairId, use: 'walking', signs: { fold: 'none' } }],
+        },
+      }),
+    );
+    expect((await read(pairId)).inspections).toEqual([]);
+    await asTenant(me, (tenant) => closeVisit(tenant, visitId, 'only looked at the pair'));
+    const after = await read(pairId);
+    expect(after.inspections).toMatchObject([{ on: today(), content: { signs: { fold: 'none' } } }]);
+    expect(after.forecast.inspected).not.toBeNull();
+  });
+
+  it('a clinic that takes no sign for anything has windows that no sign moves', async () => {
+    const patientId = await somebody();
+    const pairId = await wornPair(me, patientId, await wornModel(me, { name: 'Deaf' }), ago(90), {
+      expected_weekly_km: 20,
+    });
+    await inspect(pairId, { signs: { fold: 'none' } });
+    const moved = (await read(pairId)).forecast;
+    expect(moved.life.q50).toBeLessThan(moved.inspected!.before.q50);
+    await asTenant(lead, (tenant) =>
+      saveHouseRules(tenant, {
+        basedOn: 0,
+        changes: [],
+        settings: { signStrengths: { fold: 0 } },
+        note: 'trial',
+      }),
+    );
+    await careForPairs(me.clinicId);
+    const still = (await read(pairId)).forecast;
+    expect(still.life.q50 / still.inspected!.before.q50).toBeCloseTo(1, 6);
   });
 });

@@ -7,6 +7,7 @@ import { formatsSchema } from '@/core/formats/formats-schema';
 import { PHOTOGRAPH_KINDS, type PhotographKind, tiltLinesSchema } from '@/core/photograph/photograph-schema';
 import { schoolSchema } from '@/core/prescribe/engine/schema';
 import { retentionSchema } from '@/core/retention/keep-until';
+import { SIGNS, type SignId } from '@/core/signs/signs';
 import { keySchema } from '@/core/tables/key-schema';
 import { injuryMarkSchema, savedStepSchema, swellingReadingSchema } from '@/core/visit/contents';
 import { modificationSchema } from '@/core/visit/try-on-schema';
@@ -241,6 +242,7 @@ export const pairRecordSchema: z.ZodType<PairRecord> = z.object({
 export const pairPageSchema: z.ZodType<PairPage> = z.object({
   pair: pairRecordSchema,
   patient: z.object({ id: idSchema, name: z.string() }),
+  strengths: z.partialRecord(keySchema<SignId>(SIGNS), z.number()).optional(),
   forerunners: z.array(pairRecordSchema),
   photographs: z.array(
     z.object({

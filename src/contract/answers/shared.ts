@@ -5,6 +5,7 @@ import type { Condition, Rule, Wish } from '@/core/knowledge/rule';
 import { strengthSchema } from '@/core/prescribe/check/house-rules-schema';
 import { featureIdSchema } from '@/core/prescribe/engine/schema';
 import { VALUE_SOURCES } from '@/core/shoe/readings/readings';
+import { SIGNS, type SignId } from '@/core/signs/signs';
 import { SIZE_SYSTEM_LABEL } from '@/core/sizing/systems';
 import { WIDTH_LETTERS } from '@/core/sizing/widths';
 import { SOURCES } from '@/core/sources/sources';
@@ -43,6 +44,7 @@ export const roomSchema = z.object({ least: z.number(), wished: z.number(), most
 export const houseSettingsSchema = z.object({
   kneePerMmDrop: z.object({ low: percent, high: percent }).optional(),
   usualRoom: roomSchema.optional(),
+  signStrengths: z.partialRecord(keySchema<SignId>(SIGNS), z.number()).optional(),
 });
 
 const listed = z.union([z.string(), z.array(z.string())]);

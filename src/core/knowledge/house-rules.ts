@@ -1,5 +1,6 @@
 import { memoize } from '../memo/memoize';
 import type { Room } from '../shoe/room';
+import type { SignStrengths } from '../signs/signs';
 import type { WhatIfSettings } from '../what-if/what-if';
 import type { Knowledge } from './edition';
 import { KNOWLEDGE_VERSION, RULES } from './knowledge-base';
@@ -11,9 +12,11 @@ export type HouseChange =
   | { kind: 'strength'; rule: string; strength: Strength; reason: string }
   | { kind: 'own'; rule: Rule; reason: string };
 
-/** Figures that the clinic sets: at the knee, and the usual room in front of the toes. */
+/** Figures that the clinic sets: at the knee, the usual room in front of the toes, and what signs of wear are worth. */
 export interface HouseSettings extends WhatIfSettings {
   usualRoom?: Room | undefined;
+  /** How strongly each sign of a worn pair is taken. */
+  signStrengths?: SignStrengths | undefined;
 }
 
 /** All departures in force; a new version replaces the whole list, and old versions stay. */

@@ -199,7 +199,7 @@ function oldPairFindings(facts: VisitFacts, contents: VisitContents): Findings[]
 }
 
 const sameContext = (a: VerdictContext, b: VerdictContext): boolean =>
-  a.on === b.on && a.school === b.school && a.weeklyKm === b.weeklyKm;
+  a.on === b.on && a.school === b.school && a.weeklyKm === b.weeklyKm && a.strengths === b.strengths;
 const oldPairs = new WeakMap<readonly OldPair[], { context: VerdictContext; findings: Findings }>();
 
 /** Made once for the same pairs in the same context, so that nothing redraws for a new copy of the same. */
@@ -213,12 +213,17 @@ function fromOldPairs(pairs: readonly OldPair[], context: VerdictContext): Findi
 
 /** On what day and under which camp a pair that was brought is judged, and what a week brings. */
 export function verdictContext(
-  { startedAt, clinic }: Pick<VisitFacts, 'startedAt' | 'clinic'>,
+  { startedAt, clinic, house }: Pick<VisitFacts, 'startedAt' | 'clinic' | 'house'>,
   { ask }: VisitContents,
 ): VerdictContext {
   const said =
     ask?.findings.body?.weeklyDistance ?? (ask && findingsOfUses(ask, startedAt).body?.weeklyDistance);
-  return { on: dayOf(startedAt), school: clinic.lifeSchool, weeklyKm: said ?? null };
+  return {
+    on: dayOf(startedAt),
+    school: clinic.lifeSchool,
+    weeklyKm: said ?? null,
+    strengths: house.settings.signStrengths,
+  };
 }
 
 const sameInput = (a: VisitInputs[keyof VisitInputs], b: VisitInputs[keyof VisitInputs]): boolean =>

@@ -1,9 +1,10 @@
 import { z } from 'zod';
 import { BAD, type BadId, GOOD, type GoodId } from '../history/before';
 import { featureValuesSchema } from '../shoe/bench/bench-schema';
+import { FEATURES } from '../shoe/features';
 import { keySchema } from '../tables/key-schema';
 import { CLOCK_OF_USE, type Use } from '../wear/clocks';
-import { ERRANDS, type Errands } from '../wear/old-pair';
+import { ERRANDS, type Errands, type HeelKind, INSERTS } from '../wear/old-pair';
 import { signAnswersSchema, wearMapSchema } from '../wear/worn-schema';
 import { isoDay } from './iso-day';
 
@@ -34,6 +35,11 @@ export const oldPairSchema = z.strictObject({
   amount: z.number().min(0, 'An amount is not negative.').max(20_000, 'Over 20 000: check it.').optional(),
   errands: keySchema<Errands>(ERRANDS).optional(),
   isUnworn: z.boolean().optional(),
+  insert: keySchema(INSERTS).optional(),
+  isInsoleGlued: z.boolean().optional(),
+  isBackless: z.boolean().optional(),
+  heelKind: keySchema<HeelKind>(FEATURES.heelKind.options).optional(),
+  heelHeightMm: z.number().min(0, 'A height is not negative.').max(160, 'Up to 160 mm.').optional(),
   smoothPatchMm2: z.number().min(0).max(20_000, 'A patch is no larger than the sole.').optional(),
   signs: signAnswersSchema.optional(),
   wear: wearMapSchema.optional(),

@@ -1,5 +1,6 @@
 import { DAYS_PER_MONTH, DAYS_PER_YEAR } from '../calendar/days';
 import type { FeatureValues } from '../shoe/features';
+import type { FitsWearer, SignAnswers, SignStrengths } from '../signs/signs';
 import { type BringIn, bringInAt } from './bring-in';
 import { agesOnTheShelf, type Clock, type RacingUse, SHELF_YEARS, type Use } from './clocks';
 import { COUNT_ERROR } from './count-error';
@@ -8,7 +9,6 @@ import { factorsOf, type WearConditions } from './learned/life-factors';
 import type { LearnedLife } from './learned/life-of-pair';
 import { lifeOfPair, type PairLife } from './learned/life-of-pair';
 import { calendarLife, type LifeSchool, lifeQuantile } from './life-schools';
-import type { FitsWearer, SignAnswers } from './signs';
 
 export interface UseEntry {
   /** Days since the pair's first use, 0 on the start date. */
@@ -42,6 +42,8 @@ export interface WearInput extends WearConditions {
   expectedWeekly: number | null;
   /** When the clinic brings in the next pair; by default with a third of the life left. */
   bringIn?: BringIn | undefined;
+  /** How strongly the clinic takes each sign. */
+  strengths?: SignStrengths | undefined;
   /** Oldest first. */
   inspections?: readonly Inspection[] | undefined;
 }
@@ -143,8 +145,8 @@ function inspectedBy(
   }));
   const last = seen.at(-1);
   if (!last) return null;
-  const after = inspectedLife(life, seen);
-  const before = inspectedLife(life, seen.slice(0, -1));
+  const after = inspectedLife(life, seen, input.strengths);
+  const before = inspectedLife(life, seen.slice(0, -1), input.strengths);
   return {
     day: last.day,
     spent: spentOnce(after, used),

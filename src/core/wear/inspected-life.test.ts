@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { SIGNS, type SignAnswers } from '../signs/signs';
 import { keysOf } from '../tables/keys-of';
 import { type WearInput, wearForecast } from './forecast';
 import { inspectedLife, inspectedQuantile, type SeenAt, spentOnce } from './inspected-life';
 import { lifeQuantile } from './life-schools';
-import { SIGNS, type SignAnswers } from './signs';
 import { verdictOf } from './verdict';
 
 const LIFE = { median: 644, sigma: 0.277 };

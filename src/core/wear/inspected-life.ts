@@ -1,14 +1,15 @@
-import { keysOf } from '../tables/keys-of';
-import type { LifeDistribution } from './life-schools';
 import {
-  type Chances,
+  chanceOf,
   FITS_WEARER,
   type FitsWearer,
   type Hypothesis,
   SIGNS,
   type SignAnswers,
   type SignId,
-} from './signs';
+  type SignStrengths,
+} from '../signs/signs';
+import { keysOf } from '../tables/keys-of';
+import type { LifeDistribution } from './life-schools';
 import { PRIOR_FIT } from './verdict';
 
 /** What was seen of a pair once it had gone so far. */
@@ -47,12 +48,11 @@ function latest(inspections: readonly SeenAt[]): SeenAt[] {
   });
 }
 
-function likelihood(signs: SignAnswers, hypothesis: Hypothesis): number {
+function likelihood(signs: SignAnswers, hypothesis: Hypothesis, strengths: SignStrengths): number {
   let product = 1;
   for (const sign of keysOf(SIGNS)) {
     const value = signs[sign];
-    const chances: Chances = SIGNS[sign].chances(hypothesis);
-    if (value !== undefined) product *= chances[value] ?? 1;
+    if (value !== undefined) product *= chanceOf(sign, value, hypothesis, strengths);
   }
   return product;
 }
@@ -62,10 +62,12 @@ function likelihood(signs: SignAnswers, hypothesis: Hypothesis): number {
  * at once, it says the same of spent and suits as `verdictOf` does.
  *
  * @param inspections oldest first
+ * @param strengths how strongly the clinic takes each sign
  */
 export function inspectedLife(
   { median, sigma }: LifeDistribution,
   inspections: readonly SeenAt[],
+  strengths: SignStrengths = {},
 ): InspectedLife {
   const logLives = Float64Array.from(
     { length: POINTS },
@@ -75,8 +77,8 @@ export function inspectedLife(
   const seen = latest(inspections).map(({ used, signs }) => ({
     used,
     of: keysOf(FITS_WEARER).map((fits) => ({
-      spent: likelihood(signs, { isSpent: true, fits }),
-      sound: likelihood(signs, { isSpent: false, fits }),
+      spent: likelihood(signs, { isSpent: true, fits }, strengths),
+      sound: likelihood(signs, { isSpent: false, fits }, strengths),
     })),
   }));
   const chances = new Float64Array(POINTS);

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { addDays } from '../calendar/days';
+import { clinicalPicture } from '../examination/clinical-picture';
 import { NO_HOUSE_RULES } from '../knowledge/house-rules';
 import { pairsNamed } from '../visit/pairs-named';
 import { readVisit } from '../visit/read-visit';
@@ -12,6 +13,7 @@ import {
   priorSpentOf,
   usedOf,
   verdictOfPair,
+  wantsOldPairFirst,
 } from './old-pair';
 import { isTakenForSpent } from './verdict';
 
@@ -169,5 +171,39 @@ describe('in the reading of a visit', () => {
       readVisit(facts, { ask: { findings: { body: { weeklyDistance } } }, 'old-pair': brought }, undefined)
         .picture.body.oldPairDistance;
     expect([of(20), of(40)]).toEqual([200, 400]);
+  });
+});
+
+describe('what a pair is beside its wear', () => {
+  it('a backless pair has no counter and no lining that could speak', () => {
+    const signs = { counter: 'broken', lining: 'yes' } as const;
+    const pair = { id: 'a', title: 'Clog', use: 'house' as const, signs };
+    const held = verdictOfPair(pair, context);
+    const backless = verdictOfPair({ ...pair, isBackless: true }, context);
+    expect(held.fits.loose).toBeGreaterThan(backless.fits.loose);
+    expect(backless.fits).toEqual(verdictOfPair({ ...pair, signs: {} }, context).fits);
+  });
+
+  it('says what follows from an insert, a glued insole, a missing counter and a high heel, and takes its heel for its drop', () => {
+    const pair = {
+      id: 'a',
+      title: 'Court shoe',
+      use: 'dress' as const,
+      insert: 'orthosis' as const,
+      isInsoleGlued: true,
+      isBackless: true,
+      heelHeightMm: 60,
+    };
+    const said = noticesOf(pair, context).join(' ');
+    for (const part of ['with it in', 'glued in', 'Backless', 'heel of 60 mm']) expect(said).toContain(part);
+    expect(findingsOfOldPairs([{ ...pair, heelHeightMm: 22 }], context).body?.oldPairDrop).toBe(22);
+    expect(findingsOfOldPairs([pair], context).body?.oldPairDrop).toBeUndefined();
+  });
+
+  it('comes first where something aches or a blister is there', () => {
+    expect(wantsOldPairFirst(clinicalPicture({}))).toBe(false);
+    expect(wantsOldPairFirst(clinicalPicture({ left: { pain: [] } }))).toBe(false);
+    expect(wantsOldPairFirst(clinicalPicture({ left: { pain: ['shin'] } }))).toBe(true);
+    expect(wantsOldPairFirst(clinicalPicture({ right: { skin: ['blister'] } }))).toBe(true);
   });
 });

@@ -1,10 +1,11 @@
 import { DAYS_PER_MONTH, DAYS_PER_YEAR, daysBetween, type IsoDay } from '../calendar/days';
-import type { Findings } from '../findings/picture';
-import type { FeatureValues } from '../shoe/features';
+import { SIDES, type Side } from '../findings/finding-kinds';
+import { type ClinicalPicture, type Findings, NOT_EXAMINED } from '../findings/picture';
+import type { FEATURES, FeatureValues } from '../shoe/features';
+import type { SignAnswers, SignStrengths } from '../signs/signs';
 import { isKeyOf } from '../tables/keys-of';
 import { agesOnTheShelf, CLOCK_OF_USE, priorLifeOf, SHELF_YEARS, type Use, usedUpAfter } from './clocks';
 import type { LifeSchool } from './life-schools';
-import type { SignAnswers } from './signs';
 import { isTakenForSpent, takenToFit, type Verdict, verdictOf } from './verdict';
 import { SMOOTH_PATCH_MM2, type WearMap } from './wear-map';
 
@@ -13,6 +14,9 @@ export const ERRANDS = { none: 'none', some: 'some', much: 'much' } as const;
 export type Errands = keyof typeof ERRANDS;
 /** What they add to what was counted. Ours. */
 const ERRANDS_ADD: Readonly<Record<Errands, number>> = { none: 1, some: 1.15, much: 1.35 };
+
+export const INSERTS = { none: 'none', insole: 'loose insole', orthosis: 'orthosis' } as const;
+export type HeelKind = keyof (typeof FEATURES)['heelKind']['options'];
 
 /** A pair that the patient brought. */
 export interface OldPair {
@@ -33,6 +37,12 @@ export interface OldPair {
   errands?: Errands | undefined;
   /** Stood in its box: stiff and unworn. */
   isUnworn?: boolean | undefined;
+  /** What lay in it beside its own insole. */
+  insert?: keyof typeof INSERTS | undefined;
+  isInsoleGlued?: boolean | undefined;
+  isBackless?: boolean | undefined;
+  heelKind?: HeelKind | undefined;
+  heelHeightMm?: number | undefined;
   /** Smooth patch of a slip-rated sole, mm². */
   smoothPatchMm2?: number | undefined;
   signs?: SignAnswers | undefined;
@@ -46,6 +56,8 @@ export interface VerdictContext {
   school: LifeSchool;
   /** What the patient says a week brings, km; counts where nobody knows how far the pair went. */
   weeklyKm?: number | null;
+  /** How strongly the clinic takes each sign. */
+  strengths?: SignStrengths | undefined;
 }
 
 /** Where neither use nor age is known: people bring pairs that they doubt. Ours. */
@@ -81,12 +93,22 @@ export function priorSpentOf(pair: OldPair, context: VerdictContext): number {
 export const isWornSmooth = ({ smoothPatchMm2, values }: OldPair): boolean =>
   values?.tread === 'slip-rated' && (smoothPatchMm2 ?? 0) > SMOOTH_PATCH_MM2;
 
+/** Signs that speak of this pair: a backless one has no counter to break and no lining to rub through. */
+function speakingSigns({ signs = {}, isBackless }: OldPair): SignAnswers {
+  if (!isBackless) return signs;
+  const { counter: _, lining: __, ...rest } = signs;
+  return rest;
+}
+
 /** Spent? and does it suit? of one pair that was brought. */
 export const verdictOfPair = (pair: OldPair, context: VerdictContext): Verdict =>
-  verdictOf(pair.signs ?? {}, isWornSmooth(pair) ? 0.999 : priorSpentOf(pair, context));
+  verdictOf(speakingSigns(pair), isWornSmooth(pair) ? 0.999 : priorSpentOf(pair, context), context.strengths);
 
 /** From so long on, a pair that stood in its box is never called new, years: its foam is checked first. Ours. */
 const LONG_STORED_YEARS = 2;
+
+/** From here a heel is one that the calf has got used to, mm. Ours. */
+const HIGH_HEEL_MM = 30;
 
 /** What is said of a pair before its verdict: long stored foam, a smooth patch, use that was estimated. */
 export function noticesOf(pair: OldPair, context: VerdictContext): string[] {
@@ -101,11 +123,30 @@ export function noticesOf(pair: OldPair, context: VerdictContext): string[] {
     ...(isWornSmooth(pair)
       ? [`A smooth patch over ${SMOOTH_PATCH_MM2} mm²: this sole no longer grips, whatever its foam does.`]
       : []),
+    ...(pair.insert === 'insole' || pair.insert === 'orthosis'
+      ? ['Something lay in it: have it at hand, and try the next pair with it in.']
+      : []),
+    ...(pair.isInsoleGlued
+      ? ['Its insole is glued in: what lies on top of it takes depth and lifts the heel out of the counter.']
+      : []),
+    ...(pair.isBackless
+      ? ['Backless: the toes hold it on. How it fitted says little of a pair that holds the heel.']
+      : []),
+    ...((pair.heelHeightMm ?? 0) >= HIGH_HEEL_MM
+      ? [`A heel of ${pair.heelHeightMm} mm: calves and heel cords are used to it, so come down in steps.`]
+      : []),
     ...(usedOf(pair, context)?.from === 'estimated'
       ? ['Its distance is estimated from the week and its first day.']
       : []),
   ];
 }
+
+/** With an ache or a blister the pair that was worn is looked at before anything else. */
+export const wantsOldPairFirst = (picture: Pick<ClinicalPicture, Side>): boolean =>
+  SIDES.some((side) => {
+    const { pain, skin } = picture[side];
+    return (pain !== NOT_EXAMINED && pain.length > 0) || (skin !== NOT_EXAMINED && skin.includes('blister'));
+  });
 
 /** The pair that did most of the miles; the first where nobody said. */
 export const mainPair = (pairs: readonly OldPair[]): OldPair | null =>
@@ -123,7 +164,8 @@ const CATEGORY = {
 type Signs = NonNullable<NonNullable<Findings['body']>['oldPairSigns']>;
 
 /** Signs of use in the words of the old pair’s findings. Inner creases after much use are age, and ask nothing of the next pair. */
-function signsOf({ signs = {} }: OldPair): Signs | undefined {
+function signsOf(pair: OldPair): Signs | undefined {
+  const signs = speakingSigns(pair);
   const found: Signs = [];
   if (signs.creases === 'inner-early') found.push('midsole-creased');
   if (signs.fold === 'none') found.push('folds-flat');
@@ -144,7 +186,8 @@ export function findingsOfOldPairs(pairs: readonly OldPair[], context: VerdictCo
   const used = usedOf(main, context);
   const verdict = verdictOfPair(main, context);
   const category = String(values?.category);
-  const drop = values?.drop;
+  // A heel that was measured tells what the foot stood on where no model says it.
+  const drop = values?.drop ?? main.heelHeightMm;
   const signs = signsOf(main);
   const fits = takenToFit(verdict);
   const spent = isTakenForSpent(verdict);

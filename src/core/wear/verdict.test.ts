@@ -1,8 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { SIGNS, type SignAnswers } from '../signs/signs';
 import { keysOf } from '../tables/keys-of';
-import { SIGNS, type SignAnswers } from './signs';
-import { HYPOTHESES, isTakenForSpent, PRIOR_FIT, takenToFit, verdictInWords, verdictOf } from './verdict';
+import {
+  HYPOTHESES,
+  isTakenForSpent,
+  PRIOR_FIT,
+  speaksForSpent,
+  takenToFit,
+  verdictInWords,
+  verdictOf,
+} from './verdict';
 
 const signIds = keysOf(SIGNS);
 /** Any answers to any of the signs. */
@@ -164,5 +172,24 @@ describe('what holds of every pair', () => {
     ]);
     expect(verdictInWords(verdictOf({}, 0.5))[0]).toBe('Spent or not cannot be told yet (50 %).');
     expect(verdictInWords(verdictOf({}, 0.02))[0]).toBe('Has life left (98 %).');
+  });
+});
+
+describe('how strongly a clinic takes a sign', () => {
+  it('not at all: it moves nothing, and is not asked for; twice: it moves further; as it stands: as without a setting', () => {
+    const at = (fold?: number) => verdictOf({ fold: 'none' }, 0.4, fold === undefined ? {} : { fold });
+    expect(at(0).spent).toBeCloseTo(0.4, 9);
+    expect(at(1).spent).toBeCloseTo(at().spent, 12);
+    expect(at(2).spent).toBeGreaterThan(at(1).spent);
+    expect(at(0.5).spent).toBeLessThan(at(1).spent);
+    const none = Object.fromEntries(keysOf(SIGNS).map((sign) => [sign, sign === 'tilt' ? 1 : 0]));
+    expect(verdictOf({}, 0.4, none).next).toBe('tilt');
+  });
+
+  it('what each answer is worth is told the way it speaks', () => {
+    expect(speaksForSpent('through', 'yes')).toBeGreaterThan(50);
+    expect(speaksForSpent('fold', 'none')).toBeGreaterThan(speaksForSpent('pattern', 'yes'));
+    expect(speaksForSpent('fold', 'springs')).toBeLessThan(1);
+    expect(speaksForSpent('fold', 'none', { fold: 0 })).toBeCloseTo(1, 12);
   });
 });

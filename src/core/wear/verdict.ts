@@ -1,13 +1,14 @@
-import { keysOf } from '../tables/keys-of';
 import {
-  type Chances,
+  chanceOf,
   FITS_WEARER,
   type FitsWearer,
   type Hypothesis,
   SIGNS,
   type SignAnswers,
   type SignId,
-} from './signs';
+  type SignStrengths,
+} from '../signs/signs';
+import { keysOf } from '../tables/keys-of';
 
 /** The six things that a pair can be. */
 export const HYPOTHESES: readonly Hypothesis[] = [true, false].flatMap((isSpent) =>
@@ -42,14 +43,8 @@ const normalised = (weights: readonly number[]): number[] => {
 const priorOf = (spent: number, fit: Readonly<Record<FitsWearer, number>>): Posterior =>
   HYPOTHESES.map(({ isSpent, fits }) => (isSpent ? spent : 1 - spent) * fit[fits]);
 
-/** How likely what was seen is, under one of the six. */
-function likelihood(sign: SignId, value: string, hypothesis: Hypothesis): number {
-  const chances: Chances = SIGNS[sign].chances(hypothesis);
-  return chances[value] ?? 1;
-}
-
-const updated = (posterior: Posterior, sign: SignId, value: string): Posterior =>
-  normalised(posterior.map((weight, at) => weight * likelihood(sign, value, HYPOTHESES[at]!)));
+const updated = (posterior: Posterior, sign: SignId, value: string, strengths: SignStrengths): Posterior =>
+  normalised(posterior.map((weight, at) => weight * chanceOf(sign, value, HYPOTHESES[at]!, strengths)));
 
 const spentIn = (posterior: Posterior): number =>
   posterior.reduce((sum, weight, at) => sum + (HYPOTHESES[at]!.isSpent ? weight : 0), 0);
@@ -61,14 +56,14 @@ const entropy = (posterior: Posterior): number =>
   -posterior.reduce((sum, weight) => sum + (weight > 0 ? weight * Math.log2(weight) : 0), 0);
 
 /** What looking at a sign would tell on average, bits. */
-function expectedBits(posterior: Posterior, sign: SignId): number {
+function expectedBits(posterior: Posterior, sign: SignId, strengths: SignStrengths): number {
   const before = entropy(posterior);
   return Object.keys(SIGNS[sign].options).reduce((sum, value) => {
     const chance = posterior.reduce(
-      (all, weight, at) => all + weight * likelihood(sign, value, HYPOTHESES[at]!),
+      (all, weight, at) => all + weight * chanceOf(sign, value, HYPOTHESES[at]!, strengths),
       0,
     );
-    return chance > 0 ? sum + chance * (before - entropy(updated(posterior, sign, value))) : sum;
+    return chance > 0 ? sum + chance * (before - entropy(updated(posterior, sign, value, strengths))) : sum;
   }, 0);
 }
 
@@ -79,12 +74,21 @@ const log = (chance: number): number => Math.log(Math.max(1e-12, chance) / Math.
  * hypotheses with the signs independent of each other given what the pair is.
  *
  * @param priorSpent chance that a pair with this use and age is used up, before anybody looks at it
+ * @param strengths how strongly the clinic takes each sign
  */
-export function verdictOf(answers: SignAnswers, priorSpent: number, fit = PRIOR_FIT): Verdict {
+export function verdictOf(
+  answers: SignAnswers,
+  priorSpent: number,
+  strengths: SignStrengths = {},
+  fit = PRIOR_FIT,
+): Verdict {
   const seen = keysOf(SIGNS).filter((sign) => answers[sign] !== undefined);
   const prior = priorOf(Math.min(0.999, Math.max(0.001, priorSpent)), fit);
   const after = (signs: readonly SignId[]) =>
-    signs.reduce<Posterior>((posterior, sign) => updated(posterior, sign, answers[sign]!), normalised(prior));
+    signs.reduce<Posterior>(
+      (posterior, sign) => updated(posterior, sign, answers[sign]!, strengths),
+      normalised(prior),
+    );
   const posterior = after(seen);
   const without = seen.map((sign) => ({ sign, posterior: after(seen.filter((entry) => entry !== sign)) }));
   const fits = {
@@ -99,7 +103,10 @@ export function verdictOf(answers: SignAnswers, priorSpent: number, fit = PRIOR_
     ({ posterior: rest }) => log(fitIn(posterior, likeliest)) - log(fitIn(rest, likeliest)),
   );
   const open = keysOf(SIGNS).filter((sign) => answers[sign] === undefined);
-  const telling = open.map((sign) => ({ sign, worth: expectedBits(posterior, sign) / SIGNS[sign].seconds }));
+  const telling = open.map((sign) => ({
+    sign,
+    worth: expectedBits(posterior, sign, strengths) / SIGNS[sign].seconds,
+  }));
   return {
     spent: spentIn(posterior),
     fits,
@@ -120,6 +127,16 @@ function most<E extends { sign: SignId }>(entries: readonly E[], by: (entry: E) 
     (best, entry) => (best && Math.abs(best.by) >= Math.abs(entry.by) ? best : entry),
     null,
   );
+}
+
+/** How many times likelier an answer is of a spent pair than of one with life left, however it suits. */
+export function speaksForSpent(sign: SignId, value: string, strengths: SignStrengths = {}): number {
+  const of = (isSpent: boolean) =>
+    keysOf(FITS_WEARER).reduce(
+      (sum, fits) => sum + PRIOR_FIT[fits] * chanceOf(sign, value, { isSpent, fits }, strengths),
+      0,
+    );
+  return of(true) / of(false);
 }
 
 /** From here an answer is given without a reservation, and from here with one. Ours. */

@@ -1,6 +1,6 @@
 import { z } from 'zod';
+import { SIGNS } from '../signs/signs';
 import { keySchema } from '../tables/key-schema';
-import { SIGNS } from './signs';
 import { GRADES, ZONES } from './wear-map';
 
 /** What was seen of a worn pair, sign by sign. */

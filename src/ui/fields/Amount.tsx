@@ -11,6 +11,7 @@ const READERS = {
   min: (text) => parseNumber(text, 'Minutes are a number.'),
   'km/h': (text) => parseNumber(text, 'Speed is a number.'),
   hours: (text) => parseIn('hours', text),
+  mm: (text) => parseNumber(text, 'Millimetres are a number.'),
   mm2: (text) => parseNumber(text, 'Square millimetres are a number.'),
   days: (text) => parseNumber(text, 'Days are a number.'),
   months: (text) => parseIn('months', text),

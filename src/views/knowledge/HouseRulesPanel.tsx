@@ -8,6 +8,7 @@ import { Field } from '@/ui/fields/Field';
 import { writtenDay } from '@/ui/formats';
 import { OwnRuleForm } from './OwnRuleForm';
 import { PreviewPanel } from './PreviewPanel';
+import { SignStrengths } from './SignStrengths';
 import { UsualRoom } from './UsualRoom';
 import type { HouseDraft } from './use-house-draft';
 
@@ -69,6 +70,10 @@ export function HouseRulesPanel(props: Props) {
           <UsualRoom
             room={draft.settings.usualRoom}
             onChange={(usualRoom) => onDraft({ settings: { ...draft.settings, usualRoom } })}
+          />
+          <SignStrengths
+            strengths={draft.settings.signStrengths}
+            onChange={(signStrengths) => onDraft({ settings: { ...draft.settings, signStrengths } })}
           />
         </section>
         <PreviewPanel changes={draft.changes} settings={draft.settings} />

@@ -3,6 +3,7 @@ import { type Answer, call, errorAt, failureInWords } from '@/contract/client';
 import { inspectionSchema } from '@/contract/pairs';
 import type { PairRecord } from '@/contract/records';
 import { modelTitle } from '@/core/catalogue/model';
+import type { SignStrengths } from '@/core/signs/signs';
 import { omitUndefined } from '@/core/tables/omit-undefined';
 import { usedUpAfter } from '@/core/wear/clocks';
 import { isWorthKeeping } from '@/core/wear/inspection';
@@ -21,7 +22,15 @@ type Draft = InspectionContent & { since?: number | undefined; on: string };
 const isDraft = (kept: unknown): kept is Draft => inspectionSchema.safeParse(kept).success;
 
 /** Five minutes with a pair in use: what it shows, where its soles are worn, how much it was used since. */
-export function Inspect({ pair, today }: { pair: PairRecord; today: string }) {
+export function Inspect({
+  pair,
+  strengths,
+  today,
+}: {
+  pair: PairRecord;
+  strengths: SignStrengths | undefined;
+  today: string;
+}) {
   const last = pair.inspections.findLast(({ content }) => content.wear);
   const [draft, put, drop] = useKeptDraft<Draft>(
     `inspection ${pair.id}`,
@@ -33,7 +42,7 @@ export function Inspect({ pair, today }: { pair: PairRecord; today: string }) {
   const change = (part: Partial<Draft>) => put(omitUndefined<Draft>({ ...draft, ...part }));
   const { forecast } = pair;
   const used = (forecast.used ?? 0) + (draft.since ?? 0);
-  const verdict = verdictOf(draft.signs ?? {}, usedUpAfter(distributionOf(forecast.life), used));
+  const verdict = verdictOf(draft.signs ?? {}, usedUpAfter(distributionOf(forecast.life), used), strengths);
   const { on, since, ...content } = draft;
   const save = async () => {
     setBusy(true);

@@ -2,8 +2,8 @@ import { lazy } from 'react';
 import type { PairPage as PairPageRecord, PairRecord } from '@/contract/records';
 import type { RepeatAnswer } from '@/core/repeat/repeat';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
+import { SIGNS } from '@/core/signs/signs';
 import { keysOf } from '@/core/tables/keys-of';
-import { SIGNS } from '@/core/wear/signs';
 import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
 import { writtenDay } from '@/ui/formats';
 import { Sections } from '@/ui/Sections';
@@ -38,7 +38,13 @@ export function PairPage({
         label="Parts of the pair"
         parts={[
           ...(inUse
-            ? [{ id: 'inspect', title: 'Inspect', content: <Inspect pair={pair} today={today} /> }]
+            ? [
+                {
+                  id: 'inspect',
+                  title: 'Inspect',
+                  content: <Inspect pair={pair} strengths={record.strengths} today={today} />,
+                },
+              ]
             : []),
           {
             id: 'soles',

@@ -1,6 +1,7 @@
 import { definitionOf } from '@/core/findings/findings';
 import type { SavedStep, StepState } from '@/core/visit/steps';
 import { VISIT_STEPS } from '@/core/visit/steps';
+import { wantsOldPairFirst } from '@/core/wear/old-pair';
 import { timeInWords } from './time-in-words';
 import { useVisit } from './visit-context';
 
@@ -50,7 +51,8 @@ interface Props {
 
 /** The steps in the order of work, each with its state; warning signs are two presses from anywhere. */
 export function Spine({ current, onGo }: Props) {
-  const { state, warnings, readOnly } = useVisit();
+  const { state, warnings, readOnly, picture } = useVisit();
+  const pairFirst = !readOnly && wantsOldPairFirst(picture);
   const { open } = warnings;
   const button = (step: SavedStep, number: number | null) => (
     <button
@@ -66,7 +68,11 @@ export function Spine({ current, onGo }: Props) {
         {number !== null && <span className="figure">{number} </span>}
         <span className="font-medium">{STEP_NAME[step]}</span>
         <span className="block text-xs">
-          {state.steps[step].saving === 'conflict' ? 'two versions' : STATE_WORD[state.steps[step].state]}
+          {state.steps[step].saving === 'conflict'
+            ? 'two versions'
+            : step === 'old-pair' && pairFirst && state.steps[step].state === 'untouched'
+              ? 'first: look at the pair'
+              : STATE_WORD[state.steps[step].state]}
         </span>
       </span>
     </button>

@@ -109,8 +109,18 @@ export function VisitProvider({ visit, store, target, children }: ProviderProps)
   const lit = useMemo(() => findingsBehind(target, rules), [target, rules]);
   const reasoning = useReasoning(entered, options);
   const readOnly = visit.closedAt !== null;
-  const { on, school: lifeSchool, weeklyKm = null } = verdictContext(visit, { ask: state.steps.ask.content });
-  const judged = useMemo(() => ({ on, school: lifeSchool, weeklyKm }), [on, lifeSchool, weeklyKm]);
+  const {
+    on,
+    school: lifeSchool,
+    weeklyKm = null,
+    strengths,
+  } = verdictContext(visit, {
+    ask: state.steps.ask.content,
+  });
+  const judged = useMemo(
+    () => ({ on, school: lifeSchool, weeklyKm, strengths }),
+    [on, lifeSchool, weeklyKm, strengths],
+  );
   const [held] = useState(() => new Map<string, unknown>());
   const view = useMemo(
     () => ({

@@ -1,5 +1,5 @@
+import { SIGNS, type SignAnswers, type SignId } from '@/core/signs/signs';
 import { keysOf } from '@/core/tables/keys-of';
-import { SIGNS, type SignAnswers, type SignId } from '@/core/wear/signs';
 import { Choice } from '@/ui/fields/Choice';
 
 /** Nine signs by tap; how each is looked at stands beside it. Without one left it is undefined. */

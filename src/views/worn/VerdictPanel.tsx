@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
+import { FITS_WEARER, SIGNS } from '@/core/signs/signs';
 import { keysOf } from '@/core/tables/keys-of';
-import { FITS_WEARER, SIGNS } from '@/core/wear/signs';
 import { type Verdict, verdictInWords } from '@/core/wear/verdict';
 
 const percent = (chance: number) => Math.round(chance * 100);

@@ -4,6 +4,8 @@ import { HOUSE_TOPIC } from '../../knowledge/house-rules';
 import type { Condition, Rule, Wish } from '../../knowledge/rule';
 import { FEATURE_IDS } from '../../shoe/features';
 import { ROOM_BOUNDS } from '../../shoe/room';
+import { SIGNS, type SignId } from '../../signs/signs';
+import { keySchema } from '../../tables/key-schema';
 import { ruleProblems } from './check';
 
 const finding = z.enum(FINDING_IDS);
@@ -121,6 +123,9 @@ export const houseRulesSchema = z.strictObject({
         ({ least, wished, most }) => least <= wished && wished <= most,
         'The usual room lies between the least and the most.',
       )
+      .optional(),
+    signStrengths: z
+      .partialRecord(keySchema<SignId>(SIGNS), z.number().min(0).max(2, 'Twice at most.'))
       .optional(),
   }),
 });

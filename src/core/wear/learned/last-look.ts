@@ -1,3 +1,4 @@
+import type { SignStrengths } from '../../signs/signs';
 import { inspectedLife, type SeenAt, spentOnce } from '../inspected-life';
 import type { LifeDistribution } from '../life-schools';
 import { isTakenForSpent } from '../verdict';
@@ -8,9 +9,13 @@ import type { KnownPair } from './observation';
  *
  * @param looks oldest first
  */
-export function lastLookOf(life: LifeDistribution, looks: readonly SeenAt[]): KnownPair['lastLook'] {
+export function lastLookOf(
+  life: LifeDistribution,
+  looks: readonly SeenAt[],
+  strengths: SignStrengths = {},
+): KnownPair['lastLook'] {
   const last = looks.at(-1);
   if (!last) return null;
-  const isSpent = isTakenForSpent({ spent: spentOnce(inspectedLife(life, looks), last.used) });
+  const isSpent = isTakenForSpent({ spent: spentOnce(inspectedLife(life, looks, strengths), last.used) });
   return isSpent === null ? null : { used: last.used, isSpent };
 }

@@ -17,6 +17,7 @@ import { previewOf } from '@/core/prescribe/counterfactual/preview';
 import { replay, replaysAlike } from '@/core/prescribe/counterfactual/replay';
 import { audit, type Tenant } from '../../database/tenant';
 import { notFound, Refusal } from '../../http/problem';
+import { forecastsAreStale, lifeIsStale } from '../pairs/stale';
 import { storedPicture } from './stored-picture';
 
 /** Every version, newest first. */
@@ -114,6 +115,10 @@ export async function saveHouseRules(tenant: Tenant, saved: Saved): Promise<Hous
         current: newest,
       },
     );
+  if (JSON.stringify(current.settings.signStrengths) !== JSON.stringify(saved.settings.signStrengths)) {
+    await lifeIsStale(tenant);
+    await forecastsAreStale(tenant);
+  }
   await audit(tenant, 'write', `house rules, version ${newest.version}`, null);
   return newest;
 }

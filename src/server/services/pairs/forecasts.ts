@@ -1,6 +1,7 @@
 import { type Selectable, sql } from 'kysely';
 import { addDays, daysBetween } from '@/core/calendar/days';
 import type { FeatureValues } from '@/core/shoe/features';
+import type { SignStrengths } from '@/core/signs/signs';
 import { groupBy } from '@/core/tables/group-by';
 import type { BringIn } from '@/core/wear/bring-in';
 import { CLOCK_OF_USE, madeForUse } from '@/core/wear/clocks';
@@ -13,6 +14,7 @@ import { today } from '../clock';
 import { readClinic } from '../people/clinic';
 import { conditionsOf, racingOf } from './conditions';
 import { learnedLivesOf } from './learned-lives';
+import { signStrengthsOf } from './sign-strengths';
 
 /** Which pairs: of one patient, named ones, or those in use whose forecast is older than today. */
 export type WhichPairs = { patientId: string } | { pairIds: readonly string[] } | { outdated: number };
@@ -46,9 +48,16 @@ export function wearInputOf(
   {
     school,
     bringIn,
+    strengths,
     on,
     learned,
-  }: { school: LifeSchool; bringIn: BringIn; on: string; learned: LearnedLife | null },
+  }: {
+    school: LifeSchool;
+    bringIn: BringIn;
+    strengths: SignStrengths | undefined;
+    on: string;
+    learned: LearnedLife | null;
+  },
 ): WearInput {
   const use = madeForUse(row.features);
   const inKm = CLOCK_OF_USE[use] === 'km';
@@ -70,6 +79,7 @@ export function wearInputOf(
     }),
     expectedWeekly: weeklyOf(row, inKm),
     bringIn,
+    strengths,
     inspections: looked.map(({ inspected_on, content }) => ({
       day: Math.max(0, daysBetween(row.started_on, inspected_on)),
       signs: content.signs ?? {},
@@ -127,6 +137,7 @@ export async function refreshForecasts(tenant: Tenant, which: WhichPairs, on = t
   if (rows.length === 0) return 0;
   const ids = rows.map(({ id }) => id);
   const { lifeSchool: school, bringIn } = await readClinic(tenant);
+  const strengths = await signStrengthsOf(tenant);
   const log = groupBy(
     await tx
       .selectFrom('pair_log')
@@ -152,6 +163,7 @@ export async function refreshForecasts(tenant: Tenant, which: WhichPairs, on = t
       wearInputOf(row, log.get(row.id) ?? [], looked.get(row.id) ?? [], {
         school,
         bringIn,
+        strengths,
         on,
         learned: learned.get(row.model_id) ?? null,
       }),

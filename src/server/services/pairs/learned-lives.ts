@@ -16,6 +16,7 @@ import { heavy } from '../../heavy/heavy';
 import { today } from '../clock';
 import { notedConsent } from '../patients/consents';
 import { conditionsOf, racingOf } from './conditions';
+import { signStrengthsOf } from './sign-strengths';
 import { forecastsAreStale } from './stale';
 
 /** What this clinic's pairs say of some models; nothing where it was learned under another school, or never. */
@@ -98,6 +99,7 @@ async function observations(tenant: Tenant, school: LifeSchool, on: string): Pro
       'logged.amount',
     ])
     .execute();
+  const strengths = await signStrengthsOf(tenant);
   const byPatient = groupBy(rows, (row) => row.patient_id);
   const looked = groupBy(
     await tenant.tx
@@ -140,6 +142,7 @@ async function observations(tenant: Tenant, school: LifeSchool, on: string): Pro
         lastLook: lastLookOf(
           lifeOfPair({ use, school, racing }, factorsOf(use, conditions, row.features), null),
           looks,
+          strengths,
         ),
         endedBecause: row.ended_on === null ? null : (row.ended_because ?? 'other'),
       },

@@ -16,6 +16,7 @@ import { laterVersions, MODEL_COLUMNS, modelOf } from '../shoes/models';
 import { conditionsOf, racingOf } from './conditions';
 import { refreshForecasts } from './forecasts';
 import { photographsOf } from './photographs';
+import { signStrengthsOf } from './sign-strengths';
 
 /** Of one patient, or one pair. */
 export type PairFilter = { patientId: string } | { pairId: string };
@@ -144,6 +145,7 @@ export async function readPair(tenant: Tenant, pairId: string): Promise<PairPage
   return {
     pair,
     patient: { id: owner.id, name: `${owner.given_name} ${owner.family_name}` },
+    strengths: await signStrengthsOf(tenant),
     photographs: await photographsOf(tenant, pairId),
     forerunners: all.filter(
       ({ id, model, startedOn }) =>

@@ -14,8 +14,8 @@ import { chosenTryOn, pairsLeft, readVisit } from '@/core/visit/read-visit';
 import type { Tenant } from '../../database/tenant';
 import { Refusal } from '../../http/problem';
 import { keepEdition } from '../knowledge/knowledge';
+import { keepLooksOfVisit } from '../pairs/looks-of-visit';
 import { patientRow } from '../patients/patient-row';
-
 import { modelOf } from '../shoes/models';
 import { howItEnded, loadVisit, visitRow } from './visits';
 
@@ -109,8 +109,9 @@ export async function issueSpecification(tenant: Tenant, ready: ReadyVisit): Pro
 }
 
 /** Ends a visit once no pair is left to come; a reason is kept where the last was not handed over. */
-export async function closeWith({ tx }: Tenant, visitId: string, because: string | null): Promise<void> {
-  await tx
+export async function closeWith(tenant: Tenant, visitId: string, because: string | null): Promise<void> {
+  await keepLooksOfVisit(tenant, visitId);
+  await tenant.tx
     .updateTable('visit')
     .set({ closed_at: new Date(), closed_because: because })
     .where('id', '=', visitId)

@@ -12,6 +12,7 @@ import { audit, type Tenant } from '../../database/tenant';
 import { fieldErrors, notFound, Refusal } from '../../http/problem';
 import { issuedAt, readHouseRules } from '../knowledge/knowledge';
 import { listOrders } from '../orders/order-records';
+import { keepLooksOfVisit } from '../pairs/looks-of-visit';
 import { patientRow } from '../patients/patient-row';
 import { summaryOf } from '../patients/patients';
 import { readClinic } from '../people/clinic';
@@ -258,6 +259,7 @@ export async function closeVisit(
   const visit = await visitRow(tenant, id, 'end');
   if (visit.closed_at)
     throw new Refusal(409, `This visit is closed already. ${await howItEnded(tenant, id)}`);
+  await keepLooksOfVisit(tenant, id);
   await tenant.tx
     .updateTable('visit')
     .set({ closed_at: new Date(), closed_because: reason })

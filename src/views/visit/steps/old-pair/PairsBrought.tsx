@@ -4,7 +4,7 @@ import { valuesToKeep } from '@/core/history/before';
 import { FEATURES } from '@/core/shoe/features';
 import { omitUndefined } from '@/core/tables/omit-undefined';
 import { CLOCK_OF_USE, CLOCKS, madeForUse } from '@/core/wear/clocks';
-import { ERRANDS, mainPair, type OldPair } from '@/core/wear/old-pair';
+import { ERRANDS, INSERTS, mainPair, type OldPair } from '@/core/wear/old-pair';
 import { Amount } from '@/ui/fields/Amount';
 import { Choice } from '@/ui/fields/Choice';
 import { Select } from '@/ui/fields/Select';
@@ -126,7 +126,7 @@ function FromThisClinic({ brought }: { brought: Brought }) {
   return (
     <div className="flex flex-wrap gap-2 items-baseline">
       <span className="text-faint">From this clinic:</span>
-      {left.slice(0, 3).map(({ id, model, startedOn, forecast }) => (
+      {left.slice(0, 3).map(({ id, model, startedOn, madeOn, forecast, inspections }) => (
         <button
           key={id}
           type="button"
@@ -137,6 +137,8 @@ function FromThisClinic({ brought }: { brought: Brought }) {
                 ...fromModel(modelTitle(model), model),
                 pair: id,
                 firstWornOn: startedOn,
+                madeOn: madeOn ?? undefined,
+                wear: inspections.findLast(({ content }) => content.wear)?.content.wear,
                 amount: forecast.used === null ? undefined : Math.round(forecast.used),
               }),
             )
@@ -148,6 +150,9 @@ function FromThisClinic({ brought }: { brought: Brought }) {
     </div>
   );
 }
+
+/** Uses whose pairs have a heel worth measuring. */
+const HEELED: ReadonlySet<OldPair['use']> = new Set(['dress', 'everyday', 'house', 'lifting', 'work']);
 
 function HowUsed({ pair, brought }: { pair: OldPair; brought: Brought }) {
   const { readOnly, put } = brought;
@@ -192,6 +197,35 @@ function HowUsed({ pair, brought }: { pair: OldPair; brought: Brought }) {
         value={pair.errands}
         onChange={(errands) => put(pair.id, { errands })}
       />
+      <Choice
+        label="In it"
+        options={INSERTS}
+        value={pair.insert}
+        onChange={(insert) => put(pair.id, { insert })}
+      />
+      {HEELED.has(pair.use) && (
+        <>
+          <Select
+            label="Heel"
+            none="not said"
+            options={FEATURES.heelKind.options}
+            value={pair.heelKind}
+            disabled={readOnly}
+            onChange={(heelKind) => put(pair.id, { heelKind })}
+          />
+          <span className="grid">
+            <span className="text-faint">Heel height</span>
+            <Amount
+              label={`Heel height of ${pair.title}`}
+              unit="mm"
+              value={pair.heelHeightMm}
+              most={160}
+              disabled={readOnly}
+              onChange={(heelHeightMm) => put(pair.id, { heelHeightMm })}
+            />
+          </span>
+        </>
+      )}
       {pair.values?.tread === 'slip-rated' && (
         <span className="grid">
           <span className="text-faint">Smooth patch</span>
@@ -224,6 +258,22 @@ function HowUsed({ pair, brought }: { pair: OldPair; brought: Brought }) {
           />{' '}
           unworn
         </label>
+        {(
+          [
+            ['isInsoleGlued', 'insole glued in'],
+            ['isBackless', 'backless'],
+          ] as const
+        ).map(([key, label]) => (
+          <label key={key}>
+            <input
+              type="checkbox"
+              checked={pair[key] ?? false}
+              disabled={readOnly}
+              onChange={({ target }) => put(pair.id, { [key]: target.checked || undefined })}
+            />{' '}
+            {label}
+          </label>
+        ))}
         <button
           type="button"
           className="press press-quiet"

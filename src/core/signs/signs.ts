@@ -137,6 +137,25 @@ export const SIGNS = {
   },
 } as const satisfies Record<string, Sign>;
 
+/** How strongly a clinic takes each sign: 1 as it stands in the table, 0 not at all, 2 as if it were seen twice. */
+export type SignStrengths = Readonly<Partial<Record<SignId, number>>>;
+export const SIGN_STRENGTHS = { 0: 'not at all', 0.5: 'half', 1: 'as it stands', 2: 'twice' } as const;
+
+/** How likely an answer to a sign is under one hypothesis, at a clinic's own strength; over all answers together 1. */
+export function chanceOf(
+  sign: SignId,
+  value: string,
+  hypothesis: Hypothesis,
+  strengths: SignStrengths = {},
+): number {
+  const chances: Chances = SIGNS[sign].chances(hypothesis);
+  const strength = strengths[sign] ?? 1;
+  const at = (chance: number) => chance ** strength;
+  if (strength === 1) return chances[value] ?? 1;
+  const total = Object.values(chances).reduce((sum, chance) => sum + at(chance), 0);
+  return at(chances[value] ?? 1) / total;
+}
+
 export type SignId = keyof typeof SIGNS;
 /** What was seen of each sign; absent is not looked at. */
 export type SignAnswers = { readonly [S in SignId]?: keyof (typeof SIGNS)[S]['options'] & string };

@@ -1,0 +1,48 @@
+import { dayOf } from '@/core/calendar/days';
+import { omitUndefined } from '@/core/tables/omit-undefined';
+import { contentsOf } from '@/core/visit/held';
+import type { InspectionContent } from '@/core/wear/worn-schema';
+import type { Tenant } from '../../database/tenant';
+import { stepsOf } from '../visits/visit-steps';
+import { refreshForecasts } from './forecasts';
+
+/**
+ * When a visit ends: what it saw of pairs that this clinic handed over is an inspection of theirs, so that nothing is looked at
+ * and typed twice.
+ */
+export async function keepLooksOfVisit(tenant: Tenant, visitId: string): Promise<void> {
+  const { tx, actor } = tenant;
+  const brought = contentsOf(await stepsOf(tenant, visitId))['old-pair']?.pairs ?? [];
+  const seen = brought.flatMap(({ pair, signs, wear }) =>
+    pair && (signs || wear) ? [{ pair, content: omitUndefined<InspectionContent>({ signs, wear }) }] : [],
+  );
+  if (seen.length === 0) return;
+  const visit = await tx
+    .selectFrom('visit')
+    .select(['patient_id', 'started_at'])
+    .where('id', '=', visitId)
+    .executeTakeFirstOrThrow();
+  const on = dayOf(visit.started_at);
+  const own = await tx
+    .selectFrom('pair')
+    .select('id')
+    .where('patient_id', '=', visit.patient_id)
+    .where('started_on', '<=', on)
+    .execute();
+  const known = new Set(own.map(({ id }) => id));
+  const rows = seen.filter(({ pair }) => known.has(pair));
+  if (rows.length === 0) return;
+  await tx
+    .insertInto('inspection')
+    .values(
+      rows.map(({ pair, content }) => ({
+        clinic_id: actor.clinicId,
+        pair_id: pair,
+        inspected_on: on,
+        content: JSON.stringify(content),
+        made_by: actor.userId,
+      })),
+    )
+    .execute();
+  await refreshForecasts(tenant, { patientId: visit.patient_id });
+}
