@@ -52,10 +52,12 @@ await shoot('today', async () => {});
 await shoot('patient', async () => {
   await find('Marne');
   await page.waitForLoadState('networkidle');
-  await page
-    .getByRole('button', { name: /Use and comfort/ })
-    .first()
-    .click();
+});
+await shoot('pair', async () => {
+  await find('Marne');
+  await page.getByRole('link', { name: 'Inspect it' }).first().click();
+  await page.getByRole('group', { name: 'Folded in half' }).getByText('gives easily').click();
+  await page.getByRole('group', { name: 'Foam stays pressed in' }).getByText('comes back').click();
 });
 await shoot('sheet', async () => {
   await find('Marne');
@@ -146,22 +148,6 @@ await shoot('shoes', async () => {
   await page.getByRole('combobox', { name: 'Feature' }).selectOption({ label: 'Heel-to-toe drop' });
   await page.getByLabel('is', { exact: true }).fill('4–8 mm');
   await page.getByRole('button', { name: 'Filter', exact: true }).click();
-});
-await shoot('bench-test', async () => {
-  await page.goto(`${origin}/shoes`);
-  await page.waitForLoadState('networkidle');
-  await page.getByLabel('Maker, name, version').fill('Haven');
-  await page.getByRole('link', { name: /^Sources, versions/ }).click();
-  await page.waitForLoadState('networkidle');
-  await page.goto(`${page.url().replace(/\/$/, '')}/bench`);
-  await page.waitForLoadState('networkidle');
-  await page.getByLabel('Sole, heel to tip').fill('290');
-  await page.getByLabel('Heel to the fold').fill('208');
-  await page.getByRole('button', { name: 'Next test' }).click();
-  await page.getByText('stiff', { exact: true }).click();
-  await page.getByRole('button', { name: 'Next test' }).click();
-  await page.getByText('firm', { exact: true }).click();
-  await page.getByText('no', { exact: true }).click();
 });
 await shoot('orders', async () => {
   await page.goto(`${origin}/shoes/orders`);

@@ -20,7 +20,7 @@ ensureNpmPackages();
 ensureBuilt();
 const { build } = await import('esbuild');
 // Bundled, as the browser and the worker get it: what tsx adds to every function would be measured too.
-for (const name of ['core', 'reasoning', 'shoes', 'examination']) {
+for (const name of ['core', 'reasoning', 'shoes', 'examination', 'wear']) {
   const outfile = join(ROOT, `dist/${name}-performance.mjs`);
   await build({
     entryPoints: [join(ROOT, `scripts/performance/${name}.ts`)],

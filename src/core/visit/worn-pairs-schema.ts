@@ -5,7 +5,7 @@ import { FEATURES } from '../shoe/features';
 import { keySchema } from '../tables/key-schema';
 import { CLOCK_OF_USE, type Use } from '../wear/clocks';
 import { ERRANDS, type Errands, type HeelKind, INSERTS } from '../wear/old-pair';
-import { signAnswersSchema, wearMapSchema } from '../wear/worn-schema';
+import { midsoleSchema, signAnswersSchema, wearMapSchema } from '../wear/worn-schema';
 import { isoDay } from './iso-day';
 
 /** A pair of earlier years that served or failed, with what its model had on the day on which it was named. */
@@ -43,5 +43,6 @@ export const oldPairSchema = z.strictObject({
   smoothPatchMm2: z.number().min(0).max(20_000, 'A patch is no larger than the sole.').optional(),
   signs: signAnswersSchema.optional(),
   wear: wearMapSchema.optional(),
+  midsole: midsoleSchema.optional(),
   values: featureValuesSchema.optional(),
 });

@@ -29,7 +29,7 @@ export interface InspectedLife {
 }
 
 /** The grid: lives from five standard deviations below the middle one to five above. */
-const POINTS = 1001;
+const POINTS = 601;
 const REACH = 5;
 
 /** Share of the lives around a point of the grid that are over once the pair has gone `used`. */

@@ -6,6 +6,7 @@ import type { SignAnswers, SignStrengths } from '../signs/signs';
 import { isKeyOf } from '../tables/keys-of';
 import { agesOnTheShelf, CLOCK_OF_USE, priorLifeOf, SHELF_YEARS, type Use, usedUpAfter } from './clocks';
 import type { LifeSchool } from './life-schools';
+import type { Midsole } from './midsole';
 import { isTakenForSpent, takenToFit, type Verdict, verdictOf } from './verdict';
 import { SMOOTH_PATCH_MM2, type WearMap } from './wear-map';
 
@@ -47,6 +48,7 @@ export interface OldPair {
   smoothPatchMm2?: number | undefined;
   signs?: SignAnswers | undefined;
   wear?: WearMap | undefined;
+  midsole?: Midsole | undefined;
   values?: FeatureValues | undefined;
 }
 

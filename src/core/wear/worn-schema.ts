@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { SIGNS } from '../signs/signs';
 import { keySchema } from '../tables/key-schema';
-import { GRADES, ZONES } from './wear-map';
+import { keysOf } from '../tables/keys-of';
+import { GRADES, LENGTHS, ZONES } from './wear-map';
 
 /** What was seen of a worn pair, sign by sign. */
 export const signAnswersSchema = z.strictObject({
@@ -19,10 +20,18 @@ export const signAnswersSchema = z.strictObject({
 const wornSole = z.partialRecord(z.enum(ZONES), z.literal(GRADES)).optional();
 export const wearMapSchema = z.strictObject({ left: wornSole, right: wornSole });
 
+const creased = z
+  .array(z.enum(keysOf(LENGTHS)))
+  .max(3)
+  .optional();
+const midsoleSide = z.strictObject({ inner: creased, outer: creased }).optional();
+export const midsoleSchema = z.strictObject({ left: midsoleSide, right: midsoleSide });
+
 /** What an inspection of a pair in use saw; what is absent was not looked at. */
 export const inspectionContentSchema = z.strictObject({
   signs: signAnswersSchema.optional(),
   wear: wearMapSchema.optional(),
+  midsole: midsoleSchema.optional(),
   /** Kept or worn in heat. */
   heat: z.boolean().optional(),
   note: z.string().max(600, 'Use at most 600 letters.').optional(),

@@ -13,6 +13,7 @@ import type { InspectionContent } from '@/core/wear/worn-schema';
 import { Amount } from '@/ui/fields/Amount';
 import { Field, FormProblem } from '@/ui/fields/Field';
 import { useKeptDraft } from '../use-kept-draft';
+import { MidsoleMap } from '../worn/MidsoleMap';
 import { SignList } from '../worn/SignList';
 import { SoleMap } from '../worn/SoleMap';
 import { VerdictPanel } from '../worn/VerdictPanel';
@@ -100,6 +101,12 @@ export function Inspect({
             : 'Press a zone, or its digit: 0 not worn to 3 through.'}
         </p>
         <SoleMap map={draft.wear ?? {}} readOnly={busy} onChange={(wear) => change({ wear })} />
+        <h2 className="text-base">Midsole, from the side</h2>
+        <MidsoleMap
+          midsole={draft.midsole ?? {}}
+          readOnly={busy}
+          onChange={(midsole) => change({ midsole })}
+        />
       </div>
       <div className="grid gap-3 content-start">
         <VerdictPanel title={modelTitle(pair.model)} verdict={verdict} notices={[]} />

@@ -13,8 +13,10 @@ import { refreshForecasts } from './forecasts';
 export async function keepLooksOfVisit(tenant: Tenant, visitId: string): Promise<void> {
   const { tx, actor } = tenant;
   const brought = contentsOf(await stepsOf(tenant, visitId))['old-pair']?.pairs ?? [];
-  const seen = brought.flatMap(({ pair, signs, wear }) =>
-    pair && (signs || wear) ? [{ pair, content: omitUndefined<InspectionContent>({ signs, wear }) }] : [],
+  const seen = brought.flatMap(({ pair, signs, wear, midsole }) =>
+    pair && (signs || wear || midsole)
+      ? [{ pair, content: omitUndefined<InspectionContent>({ signs, wear, midsole }) }]
+      : [],
   );
   if (seen.length === 0) return;
   const visit = await tx

@@ -8,6 +8,7 @@ import { useFinding, useStepContent } from '../../use-findings';
 import { useVisit } from '../../visit-context';
 
 const PairsBrought = lazy(() => import('./PairsBrought').then((part) => ({ default: part.PairsBrought })));
+const Midsole = lazy(() => import('./Midsole').then((part) => ({ default: part.Midsole })));
 const Soles = lazy(() => import('./Soles').then((part) => ({ default: part.Soles })));
 const BenchTest = lazy(() =>
   import('../../../bench/BenchTest').then(({ BenchTest: View }) => ({ default: View })),
@@ -21,6 +22,7 @@ export function OldPair() {
       parts={[
         { id: 'pairs', title: 'Pairs brought', content: <PairsBrought /> },
         { id: 'soles', title: 'Soles', content: <Soles /> },
+        { id: 'midsole', title: 'Midsole', content: <Midsole /> },
         { id: 'history', title: 'In short', content: <History /> },
         {
           id: 'bench',

@@ -1,0 +1,20 @@
+import { MidsoleMap } from '../../../worn/MidsoleMap';
+import { useOldPairs } from './PairsBrought';
+
+/** Where the midsoles of the pair under the hands are creased, seen from both sides. */
+export function Midsole() {
+  const { pair, readOnly, put } = useOldPairs();
+  if (!pair) return <p className="text-faint">Name the pair first, under “Pairs brought”.</p>;
+  return (
+    <div className="grid gap-2">
+      <p className="text-faint">
+        {pair.title}, each shoe from both sides, heel on the left. Press where the foam is creased or buckled.
+      </p>
+      <MidsoleMap
+        midsole={pair.midsole ?? {}}
+        readOnly={readOnly}
+        onChange={(midsole) => put(pair.id, { midsole })}
+      />
+    </div>
+  );
+}
