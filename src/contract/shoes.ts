@@ -48,6 +48,9 @@ const arrivalSchema = z.strictObject({
   sizeRight: z.string().trim().min(1, 'Enter the size on the box.').max(40),
   sound: z.boolean(),
   modified: z.boolean(),
+  /** As the box says. */
+  batch: handOverSchema.shape.batch,
+  madeOn: handOverSchema.shape.madeOn,
 });
 
 export const modelChangeSchema = z.strictObject({

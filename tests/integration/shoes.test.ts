@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { ImportLine } from '@/contract/records';
+import { addDays } from '@/core/calendar/days';
 import { featuresOf } from '@/core/shoe/readings/readings';
 import { insideLength } from '@/core/sizing/start-size';
 import { type Actor, asTenant } from '@/server/database/tenant';
@@ -364,7 +365,10 @@ describe('a pair that is not in hand', () => {
     await move(placed.id, { event: 'arrive' });
     expect(await kinds()).toEqual(['order-to-check']);
     expect((await refusal(move(placed.id, { event: 'check' }))).extra.errors?.[0]?.path).toEqual(['arrival']);
-    const checked = await move(placed.id, { event: 'check', arrival: box });
+    const made = { batch: 'B7', madeOn: addDays(today(), -90) };
+    const ahead = move(placed.id, { event: 'check', arrival: { ...box, madeOn: addDays(today(), 9) } });
+    expect((await refusal(ahead)).extra.errors?.[0]?.message).toContain('lies ahead');
+    const checked = await move(placed.id, { event: 'check', arrival: { ...box, ...made } });
     expect(checked).toMatchObject({ state: 'checked', cameVersion: null });
     expect(checked.returnBy! > today()).toBe(true);
     const collected = await move(placed.id, {
@@ -373,7 +377,13 @@ describe('a pair that is not in hand', () => {
     });
     expect(collected.state).toBe('collected');
     const patient = await asTenant(me, (tenant) => readPatient(tenant, patientId));
-    expect(patient.pairs[0]).toMatchObject({ startedOn: today(), modifications: lift, surface: 'hard' });
+    // What the box says stays with the pair.
+    expect(patient.pairs[0]).toMatchObject({
+      startedOn: today(),
+      modifications: lift,
+      surface: 'hard',
+      ...made,
+    });
     expect(patient.pairs[0]!.log[0]).toMatchObject({ comfort: 88 });
     const { issued } = await asTenant(me, (tenant) => loadVisit(tenant, visitId));
     expect(issued[0]!.sheet).toMatchObject({

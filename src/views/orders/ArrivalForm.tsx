@@ -14,6 +14,8 @@ const formSchema = z.object({
   sizeRight: z.string().trim().min(1, 'The size in the right shoe.'),
   sound: answered,
   modified: answered,
+  batch: z.string().trim().max(60),
+  madeOn: z.string(),
 });
 
 interface Props {
@@ -28,17 +30,26 @@ export function ArrivalForm({ order, onCheck }: Props) {
     version: model.version,
     sizeLeft,
     sizeRight,
+    batch: '',
+    madeOn: '',
     ...(modifications.length === 0 ? { modified: 'yes' } : {}),
   });
   const seen = watch();
   const looked = seen.sound !== undefined && seen.modified !== undefined;
-  const arrival = { ...seen, sound: seen.sound !== 'no', modified: seen.modified !== 'no' };
+  const { batch, madeOn, ...box } = seen;
+  const arrival = {
+    ...box,
+    sound: seen.sound !== 'no',
+    modified: seen.modified !== 'no',
+    ...(batch ? { batch } : {}),
+    ...(madeOn ? { madeOn } : {}),
+  };
   const check = checkArrival(
     { version: model.version, sizeLeft, sizeRight },
     arrival,
     modifications.map(modificationInWords),
   );
-  const text = (name: 'version' | 'sizeLeft' | 'sizeRight', label: string) => (
+  const text = (name: 'version' | 'sizeLeft' | 'sizeRight' | 'batch', label: string) => (
     <Field label={label} error={formState.errors[name]?.message}>
       {(attributes) => <input className="w-28" maxLength={40} {...register(name)} {...attributes} />}
     </Field>
@@ -59,6 +70,10 @@ export function ArrivalForm({ order, onCheck }: Props) {
         {text('version', 'Version')}
         {text('sizeLeft', 'Left')}
         {text('sizeRight', 'Right')}
+        {text('batch', 'Batch')}
+        <Field label="Made on" error={formState.errors.madeOn?.message}>
+          {(attributes) => <input type="date" {...register('madeOn')} {...attributes} />}
+        </Field>
         {choice('sound', 'Alike, without fault')}
         {modifications.length > 0 && choice('modified', 'Changes made')}
         <button type="submit" className="press press-main" disabled={!looked}>

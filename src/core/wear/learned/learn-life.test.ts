@@ -4,10 +4,11 @@ import { type Noise, noise } from '@/simulators/noise';
 import { keysOf } from '../../tables/keys-of';
 import { CLOCK_OF_USE, type Use } from '../clocks';
 import { lifeQuantile } from '../life-schools';
-import { type LifeObservation, learnLives, type PairFamily } from './learn-life';
+import { learnLives } from './learn-life';
 import { FACTOR_IDS, FACTORS, type FactorId } from './life-factors';
 import { lifeOfPair } from './life-of-pair';
 import { type LifePriors, lifePriors } from './life-priors';
+import type { LifeObservation, PairFamily } from './pair-family';
 
 const NONE = FACTOR_IDS.map(() => 0);
 const CHANCES = [0.6, 0.8, 1, 1.3, 1.7, 2.3, 3];

@@ -3,10 +3,11 @@ import { madeForUse, priorLifeOf, type RacingUse } from '../clocks';
 import { COUNT_ERROR } from '../count-error';
 import { type LifeDistribution, type LifeSchool, lifeQuantile } from '../life-schools';
 import type { RetiredBecause } from '../retired';
-import type { LifeObservation, PairFamily, VersionLife } from './learn-life';
+import type { VersionLife } from './learn-life';
 import { learnLives } from './learn-life';
 import { factorsOf, foamOf, type WearConditions } from './life-factors';
 import { lifePriors } from './life-priors';
+import type { LifeObservation, PairFamily } from './pair-family';
 
 /** What a clinic knows of a pair that it handed over. */
 export interface KnownPair {

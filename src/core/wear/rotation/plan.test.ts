@@ -9,6 +9,7 @@ import {
   servesSession,
   weekCost,
   weeklyOf,
+  withRacesLeft,
 } from './week';
 
 const session = (id: string, day: number, over: Partial<Session> = {}): Session => ({
@@ -101,9 +102,28 @@ describe('a week’s plan', () => {
     expect(planWeek(week, [pair('trainer'), { ...RACER, racesLeft: 0 }]).assignment.race).toBe('trainer');
   });
 
+  it('races that are left follow from the distance that is raced, a half marathon where nobody says it', () => {
+    const race = session('race', 6, { activity: 'racing', kind: 'race', amount: 40 });
+    const left = (sessions: Session[]) =>
+      withRacesLeft([RACER, pair('trainer')], sessions).map(({ racesLeft }) => racesLeft);
+    expect(left([race])).toEqual([4, undefined]);
+    expect(left([])).toEqual([7, undefined]);
+  });
+
   it('a new pair is given no more than its share', () => {
     const week = [0, 2, 4, 6].map((day) => session(`s${day}`, day, { amount: 10 }));
     const plan = planWeek(week, [pair('old'), pair('new', { used: 5 })]);
+    expect((weeklyOf(week, plan.assignment).get('new') ?? 0) / 40).toBeLessThanOrEqual(NEW_SHARE);
+  });
+
+  it('hours at work do not count as kilometres of which a new pair may take a share', () => {
+    const work = pair('clog', { features: { use: 'work' }, life: 1500 });
+    const week = [
+      ...[0, 2, 4, 6].map((day) => session(`s${day}`, day, { amount: 10 })),
+      session('shift', 1, { activity: 'standing-work', kind: 'other', amount: 40 }),
+    ];
+    const plan = planWeek(week, [pair('old'), pair('new', { used: 5 }), work]);
+    expect(plan.assignment.shift).toBe('clog');
     expect((weeklyOf(week, plan.assignment).get('new') ?? 0) / 40).toBeLessThanOrEqual(NEW_SHARE);
   });
 

@@ -2,6 +2,7 @@ import {
   type Assignment,
   followCost,
   inOrder,
+  kmOfWeek,
   newPairCost,
   type PairToPlan,
   type Session,
@@ -44,7 +45,7 @@ export function planWeek(
   const without = week.filter((entry) => entry.pairs.length === 0).map(({ session }) => session.id);
   const open = week.filter((entry) => entry.pairs.length > 0);
   const planned = open.map(({ session }) => session);
-  const all = planned.reduce((sum, { amount }) => sum + amount, 0);
+  const all = kmOfWeek(planned, pairs);
   const chosen: PairToPlan[] = [];
   const weekly = new Map<string, number>();
   let best: { assignment: Assignment; cost: number } | null = null;

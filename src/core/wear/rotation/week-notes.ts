@@ -4,6 +4,7 @@ import {
   type Assignment,
   clockOf,
   inOrder,
+  kmOfWeek,
   NEW_SHARE,
   NEW_UNTIL_KM,
   type PairToPlan,
@@ -37,7 +38,7 @@ export function weekNotes(
 ): string[] {
   const week = inOrder(sessions);
   const weekly = weeklyOf(sessions, assignment);
-  const all = sessions.reduce((sum, { amount }) => sum + amount, 0);
+  const all = kmOfWeek(sessions, pairs);
   const without = week
     .filter(({ id }) => assignment[id] === undefined)
     .map(

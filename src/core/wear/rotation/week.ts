@@ -64,6 +64,16 @@ export const NEW_UNTIL_KM = 50;
 export const NEW_SHARE = 0.35;
 const STAGGER_WEEKS = 3;
 
+/** Kilometres that a session brings: none where whatever serves it best counts hours or days. */
+export function kmOf(session: Session, pairs: readonly PairToPlan[]): number {
+  const best = pairs.toSorted((a, b) => servesSession(b, session) - servesSession(a, session))[0];
+  return best && servesSession(best, session) > 0 && clockOf(best) === 'km' ? session.amount : 0;
+}
+
+/** Kilometres of a whole week. */
+export const kmOfWeek = (sessions: readonly Session[], pairs: readonly PairToPlan[]): number =>
+  sessions.reduce((sum, session) => sum + kmOf(session, pairs), 0);
+
 /** How well a pair serves a session, 0 not at all. */
 export const servesSession = ({ features }: PairToPlan, { activity }: Session): number =>
   SERVES[activity][madeForUse(features)] ?? 0;
@@ -93,6 +103,24 @@ export function weeksLeft({ life, used }: PairToPlan, weekly: number): number | 
   return weekly > 0 ? Math.max(0, life - used) / weekly : null;
 }
 
+const isRaceOf = ({ kind, activity }: Session): boolean => kind === 'race' || activity === 'racing';
+/** A race that nobody wrote down is a half marathon. Ours. */
+const USUAL_RACE_KM = 21.1;
+
+/** Pairs with the races that are left in each racing pair, at the distance that is raced here. */
+export function withRacesLeft<P extends PairToPlan>(
+  pairs: readonly P[],
+  sessions: readonly Session[],
+): (P & Pick<PairToPlan, 'racesLeft'>)[] {
+  const races = sessions.filter(isRaceOf).map(({ amount }) => amount);
+  const distance = races.length > 0 ? races.reduce((sum, km) => sum + km, 0) / races.length : USUAL_RACE_KM;
+  return pairs.map((pair) =>
+    madeForUse(pair.features) === 'racing' && distance > 0
+      ? { ...pair, racesLeft: Math.max(0, Math.floor((pair.life - pair.used) / distance)) }
+      : pair,
+  );
+}
+
 /** What each pair is used a week, in the unit of its clock. */
 export function weeklyOf(sessions: readonly Session[], assignment: Assignment): Map<string, number> {
   const weekly = new Map<string, number>();
@@ -107,7 +135,7 @@ export function weeklyOf(sessions: readonly Session[], assignment: Assignment): 
 export function sessionCost(session: Session, pair: PairToPlan, pairs: readonly PairToPlan[]): number {
   const { misfit, racePairTrains, raceInTrainer } = WEIGHTS;
   let cost = misfit * (1 - servesSession(pair, session));
-  const isRace = session.kind === 'race' || session.activity === 'racing';
+  const isRace = isRaceOf(session);
   if (isRacePair(pair) && !isRace && session.kind !== 'fast') cost += racePairTrains;
   if (isRacePair(pair) && (pair.racesLeft ?? 1) <= 0) cost += raceInTrainer;
   if (isRace && !isRacePair(pair) && pairs.some((other) => isRacePair(other) && (other.racesLeft ?? 1) > 0))
@@ -153,7 +181,7 @@ export function weekCost(
   const week = inOrder(sessions);
   const of = (session: Session) => pairs.find(({ id }) => id === assignment[session.id])!;
   const weekly = weeklyOf(sessions, assignment);
-  const all = sessions.reduce((sum, { amount }) => sum + amount, 0);
+  const all = kmOfWeek(sessions, pairs);
   let cost = endTogetherCost(pairs, weekly);
   week.forEach((session, at) => {
     const next = week[(at + 1) % week.length]!;

@@ -118,17 +118,30 @@ export async function moveOrder(tenant: Tenant, id: string, move: Move): Promise
 /** Right goes to collection. Wrong waits to be sent back; another version may be kept, but is tried on again. */
 async function checkOrder(tenant: Tenant, order: OrderRecord, move: Move): Promise<OrderRecord> {
   if (!move.arrival) throw refuse('arrival', 'Say what lies in the box.');
+  if (move.arrival.madeOn && move.arrival.madeOn > today())
+    throw refuse('arrival', 'The day on which it was made lies ahead.');
   valueOrRefusal(orderAfter(order.state, 'pass'));
   const check = checkArrival(
     { version: order.model.version, sizeLeft: order.sizeLeft, sizeRight: order.sizeRight },
     move.arrival,
     order.modifications.map(modificationInWords),
   );
+  const row = await tenant.tx
+    .selectFrom('shoe_order')
+    .select('start')
+    .where('id', '=', order.id)
+    .executeTakeFirstOrThrow();
   const onlyVersion = check.tryAgain && check.problems.length === 1;
   const event = check.right || onlyVersion ? 'pass' : 'reject';
   await tenant.tx
     .updateTable('shoe_order')
-    .set({ state: ORDER_EVENTS[event].to, came_version: check.tryAgain ? move.arrival.version : null })
+    .set({
+      state: ORDER_EVENTS[event].to,
+      came_version: check.tryAgain ? move.arrival.version : null,
+      start: JSON.stringify(
+        omitUndefined({ ...row.start, batch: move.arrival.batch, madeOn: move.arrival.madeOn }),
+      ),
+    })
     .where('id', '=', order.id)
     .execute();
   await note(tenant, order.id, event, [...check.problems, move.note ?? ''].filter(Boolean).join(' '));

@@ -5,6 +5,7 @@ import { readClinic } from '../people/clinic';
 import { caretaker } from './caretaker';
 import { refreshForecasts } from './forecasts';
 import { keepLearned, learn, livesAreDue, toLearn } from './learned-lives';
+import { lifeIsBeingLearned, lifeIsStale } from './stale';
 
 /** Forecasts that one transaction works out: the server answers others in between. */
 const AT_ONCE = 100;
@@ -15,11 +16,18 @@ export async function careForPairs(clinicId: string): Promise<{ learned: boolean
   const due = await asTenant(actor, async (tenant) => {
     if (!(await livesAreDue(tenant))) return null;
     const { lifeSchool } = await readClinic(tenant);
+    await lifeIsBeingLearned(tenant);
     return { school: lifeSchool, ...(await toLearn(tenant, lifeSchool)) };
   });
   if (due) {
-    const learned = await learn(due.asked);
-    await asTenant(actor, (tenant) => keepLearned(tenant, due.school, due.ids, learned));
+    try {
+      const learned = await learn(due.asked);
+      await asTenant(actor, (tenant) => keepLearned(tenant, due.school, due.ids, learned));
+    } catch (error) {
+      // It is tried again at the next run, not in a day.
+      await asTenant(actor, lifeIsStale);
+      throw error;
+    }
   }
   let refreshed = 0;
   for (;;) {

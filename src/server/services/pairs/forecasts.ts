@@ -103,15 +103,18 @@ async function pairsToForecast({ tx }: Tenant, which: WhichPairs, on: string): P
       sql<number>`greatest(1, (select count(*) from pair as beside where beside.patient_id = pair.patient_id
         and beside.ended_on is null and beside.expected_weekly_km is not null))::int`.as('sharing'),
     );
+  // Locked one after the other in the same order by everybody; the run of the night waits for nobody.
+  const locked = () => query.orderBy('pair.id').forNoKeyUpdate('pair');
   if ('patientId' in which) query = query.where('pair.patient_id', '=', which.patientId);
   else if ('pairIds' in which) query = query.where('pair.id', 'in', [...which.pairIds]);
-  else
+  else {
     query = query
       .where('pair.ended_on', 'is', null)
       .where((eb) => eb.or([eb('pair.forecast_on', 'is', null), eb('pair.forecast_on', '<', on)]))
-      .orderBy('pair.id')
       .limit(which.outdated);
-  return query.execute();
+    return locked().skipLocked().execute();
+  }
+  return locked().execute();
 }
 
 /** Days of a forecast as lists sort by them; null where nothing can be said. */

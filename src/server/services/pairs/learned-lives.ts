@@ -5,11 +5,11 @@ import { groupBy } from '@/core/tables/group-by';
 import { CLOCK_OF_USE, madeForUse } from '@/core/wear/clocks';
 import { usedBy } from '@/core/wear/forecast';
 import { lastLookOf } from '@/core/wear/learned/last-look';
-import type { LifeObservation } from '@/core/wear/learned/learn-life';
 import { factorsOf } from '@/core/wear/learned/life-factors';
 import { type LearnedLife, lifeOfPair } from '@/core/wear/learned/life-of-pair';
 import { familyOf, type LearnedCatalogue, observationOf } from '@/core/wear/learned/observation';
 import { overlaps } from '@/core/wear/learned/overlaps';
+import type { LifeObservation } from '@/core/wear/learned/pair-family';
 import type { LifeSchool } from '@/core/wear/life-schools';
 import type { Tenant } from '../../database/tenant';
 import { heavy } from '../../heavy/heavy';
@@ -123,8 +123,9 @@ async function observations(tenant: Tenant, school: LifeSchool, on: string): Pro
     };
     const { used, by } = usedBy(counted, ageDays);
     const racing = racingOf(row);
-    const conditions = conditionsOf(row, overlaps(row, byPatient.get(row.patient_id) ?? [], on));
-    const looks = (looked.get(row.id) ?? []).map(({ inspected_on, content }) => {
+    const seenSoFar = looked.get(row.id) ?? [];
+    const heat = seenSoFar.findLast(({ content }) => content.heat !== undefined)?.content.heat;
+    const looks = seenSoFar.map(({ inspected_on, content }) => {
       const day = daysBetween(row.started_on, inspected_on);
       // The log is summed up here: by a day it is taken to have grown evenly.
       return {
@@ -132,6 +133,10 @@ async function observations(tenant: Tenant, school: LifeSchool, on: string): Pro
         signs: content.signs ?? {},
       };
     });
+    const conditions = {
+      ...conditionsOf(row, overlaps(row, byPatient.get(row.patient_id) ?? [], on)),
+      ...(heat === undefined ? {} : { heat }),
+    };
     const seen = observationOf(
       {
         model: row,
@@ -195,7 +200,8 @@ export async function keepLearned(
     .insertInto('clinic_life')
     .values({ clinic_id: actor.clinicId, school, content, stale: false })
     .onConflict((conflict) =>
-      conflict.column('clinic_id').doUpdateSet({ school, content, stale: false, learned_at: sql`now()` }),
+      // A pair that was retired while this was learned has made it stale again: that stays.
+      conflict.column('clinic_id').doUpdateSet({ school, content, learned_at: sql`now()` }),
     )
     .execute();
   await tx.deleteFrom('model_life').execute();

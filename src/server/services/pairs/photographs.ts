@@ -56,19 +56,23 @@ export async function photographsOf({ tx }: Tenant, pairId: string): Promise<Pai
 
 /** One picture as a file; whoever may see the pair may see it. */
 export async function photographFile(
-  { tx }: Tenant,
+  tenant: Tenant,
   id: string,
   size: 'whole' | 'thumbnail',
 ): Promise<Response> {
-  const row = await tx
+  const row = await tenant.tx
     .selectFrom('photograph')
     // A closed or erased pair takes its photographs with it.
     .innerJoin('pair', 'pair.id', 'photograph.pair_id')
-    .select(size === 'whole' ? 'photograph.image as bytes' : 'photograph.thumbnail as bytes')
+    .select([
+      'pair.patient_id',
+      size === 'whole' ? 'photograph.image as bytes' : 'photograph.thumbnail as bytes',
+    ])
     .where('photograph.id', '=', id)
     .executeTakeFirst();
   if (!row) throw notFound('This photograph');
+  if (size === 'whole') await audit(tenant, 'read', 'photograph of a pair', row.patient_id);
   return new Response(new Uint8Array(row.bytes), {
-    headers: { 'content-type': 'image/jpeg', 'cache-control': 'private, max-age=86400, immutable' },
+    headers: { 'content-type': 'image/jpeg', 'cache-control': 'no-store' },
   });
 }

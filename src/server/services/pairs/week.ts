@@ -4,7 +4,7 @@ import type { WeekRecord, weekSchema } from '@/contract/answers/pairs';
 import { modelTitle } from '@/core/catalogue/model';
 import { planWeek } from '@/core/wear/rotation/plan';
 import { isOnlyRaced, usualWeek } from '@/core/wear/rotation/usual-week';
-import { type PairToPlan, weeklyOf } from '@/core/wear/rotation/week';
+import { type PairToPlan, weeklyOf, withRacesLeft } from '@/core/wear/rotation/week';
 import { audit, type Tenant } from '../../database/tenant';
 import { today } from '../clock';
 import { patientRow } from '../patients/patient-row';
@@ -62,7 +62,7 @@ export async function saveWeek(
   const { tx, actor } = tenant;
   await patientRow(tenant, patientId);
   const pairs = (await listPairs(tenant, { patientId })).filter(({ endedOn }) => endedOn === null);
-  const { assignment } = planWeek(sessions, pairs.map(toPlan), settled);
+  const { assignment } = planWeek(sessions, withRacesLeft(pairs.map(toPlan), sessions), settled);
   const weekly = weeklyOf(sessions, assignment);
   const values = {
     sessions: JSON.stringify(sessions),

@@ -56,13 +56,15 @@ export function WeekPlan({
       </div>
       <div className="grid grid-cols-[1fr_1fr] gap-6">
         <ul aria-label="What each pair is used">
-          {record.pairs.map((pair) => {
+          {week.pairs.map((pair) => {
             const use = weekly.get(pair.id) ?? 0;
             const left = weeksLeft(pair, use);
             return (
               <li key={pair.id}>
                 {pair.title}: {amountInWords(pair.clock, use)} a week
-                {left !== null && `, about ${Math.round(left)} weeks left`}
+                {left !== null &&
+                  (left < 1 ? ', past its middle life' : `, about ${Math.round(left)} weeks left`)}
+                {pair.racesLeft !== undefined && `, ${pair.racesLeft} races left`}
               </li>
             );
           })}

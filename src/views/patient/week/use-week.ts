@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import type { WeekRecord } from '@/contract/answers/pairs';
 import { call, failureInWords } from '@/contract/client';
 import { planWeek } from '@/core/wear/rotation/plan';
-import type { Session } from '@/core/wear/rotation/week';
+import { type Session, withRacesLeft } from '@/core/wear/rotation/week';
 
 /** A patient's week under the hands: what is there, the plan for it, and what is kept of it. */
 export function useWeek(patientId: string, given: WeekRecord) {
@@ -11,7 +11,7 @@ export function useWeek(patientId: string, given: WeekRecord) {
   const [settled, setSettled] = useState<Readonly<Record<string, string>>>(given.settled);
   const [problem, setProblem] = useState('');
   const [state, setState] = useState<'kept' | 'changed' | 'keeping'>('kept');
-  const { pairs } = record;
+  const pairs = useMemo(() => withRacesLeft(record.pairs, sessions), [record.pairs, sessions]);
   const plan = useMemo(() => planWeek(sessions, pairs, settled), [pairs, sessions, settled]);
   const change = (next: readonly Session[], by: Readonly<Record<string, string>> = settled) => {
     setSessions(next);
@@ -20,6 +20,7 @@ export function useWeek(patientId: string, given: WeekRecord) {
   };
   return {
     record,
+    pairs,
     sessions,
     settled,
     plan,
