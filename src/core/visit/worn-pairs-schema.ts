@@ -5,7 +5,7 @@ import { FEATURES } from '../shoe/features';
 import { keySchema } from '../tables/key-schema';
 import { CLOCK_OF_USE, type Use } from '../wear/clocks';
 import { ERRANDS, type Errands, type HeelKind, INSERTS } from '../wear/old-pair';
-import { midsoleSchema, signAnswersSchema, wearMapSchema } from '../wear/worn-schema';
+import { midsoleSchema, signAnswersSchema, soleMarksSchema, wearMapSchema } from '../wear/worn-schema';
 import { isoDay } from './iso-day';
 
 /** A pair of earlier years that served or failed, with what its model had on the day on which it was named. */
@@ -44,5 +44,6 @@ export const oldPairSchema = z.strictObject({
   signs: signAnswersSchema.optional(),
   wear: wearMapSchema.optional(),
   midsole: midsoleSchema.optional(),
+  soleMarks: soleMarksSchema.optional(),
   values: featureValuesSchema.optional(),
 });

@@ -7,6 +7,7 @@ import { isKeyOf } from '../tables/keys-of';
 import { agesOnTheShelf, CLOCK_OF_USE, priorLifeOf, SHELF_YEARS, type Use, usedUpAfter } from './clocks';
 import type { LifeSchool } from './life-schools';
 import type { Midsole } from './midsole';
+import type { SoleMark } from './sole-marks';
 import { isTakenForSpent, takenToFit, type Verdict, verdictOf } from './verdict';
 import { SMOOTH_PATCH_MM2, type WearMap } from './wear-map';
 
@@ -49,6 +50,7 @@ export interface OldPair {
   signs?: SignAnswers | undefined;
   wear?: WearMap | undefined;
   midsole?: Midsole | undefined;
+  soleMarks?: SoleMark[] | undefined;
   values?: FeatureValues | undefined;
 }
 

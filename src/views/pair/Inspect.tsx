@@ -35,7 +35,11 @@ export function Inspect({
   const last = pair.inspections.findLast(({ content }) => content.wear);
   const [draft, put, drop] = useKeptDraft<Draft>(
     `inspection ${pair.id}`,
-    { on: today, ...(last?.content.wear ? { wear: last.content.wear } : {}) },
+    {
+      on: today,
+      ...(last?.content.wear ? { wear: last.content.wear } : {}),
+      ...(last?.content.soleMarks ? { soleMarks: last.content.soleMarks } : {}),
+    },
     isDraft,
   );
   const [answer, setAnswer] = useState<Answer<unknown> | null>(null);
@@ -100,7 +104,13 @@ export function Inspect({
             ? 'As they were seen last: change what differs.'
             : 'Press a zone, or its digit: 0 not worn to 3 through.'}
         </p>
-        <SoleMap map={draft.wear ?? {}} readOnly={busy} onChange={(wear) => change({ wear })} />
+        <SoleMap
+          map={draft.wear ?? {}}
+          readOnly={busy}
+          onChange={(wear) => change({ wear })}
+          marks={draft.soleMarks ?? []}
+          onMarks={(soleMarks) => change({ soleMarks })}
+        />
         <h2 className="text-base">Midsole, from the side</h2>
         <MidsoleMap
           midsole={draft.midsole ?? {}}

@@ -32,7 +32,10 @@ export function SoleHistory({ pair, forerunners }: { pair: PairRecord; forerunne
               <div className="flex gap-6 overflow-x-auto">
                 {seen.map((inspection, at) => (
                   <figure key={inspection.id} className="text-sm">
-                    <SmallSoles map={inspection.content.wear ?? {}} />
+                    <SmallSoles
+                      map={inspection.content.wear ?? {}}
+                      marks={inspection.content.soleMarks ?? []}
+                    />
                     <figcaption>
                       {writtenDay(inspection.on)}, {amountInWords(entry.forecast.life.clock, inspection.used)}
                       {entry.forecast.life.clock === 'km' && (

@@ -1,10 +1,11 @@
 import { SIDES } from '@/core/findings/finding-kinds';
+import type { SoleMark, SolePlace } from '@/core/wear/sole-marks';
 import { SEVERITIES, type WearMap, ZONES, zoneInWords } from '@/core/wear/wear-map';
 
 const ROWS = ['fore', 'mid', 'heel'] as const;
 
 /** Both soles as they were graded, small and from below: darker is more worn. */
-export function SmallSoles({ map }: { map: WearMap }) {
+export function SmallSoles({ map, marks = [] }: { map: WearMap; marks?: readonly SoleMark[] }) {
   return (
     <svg
       viewBox="0 0 150 132"
@@ -55,6 +56,20 @@ export function SmallSoles({ map }: { map: WearMap }) {
               );
             }),
           )}
+          {marks
+            .filter((mark) => mark.side === side)
+            .map(({ id, at, to }) => {
+              const spot = ({ across, along }: SolePlace) => ({
+                x: (1 + across * (side === 'left' ? 1 : -1)) * 31,
+                y: (1 - along) * 122,
+              });
+              const [a, b] = [spot(at), spot(to ?? at)];
+              return to ? (
+                <line key={id} x1={a.x} y1={a.y} x2={b.x} y2={b.y} stroke="var(--accent)" strokeWidth={2} />
+              ) : (
+                <circle key={id} cx={a.x} cy={a.y} r={3} fill="var(--accent)" />
+              );
+            })}
         </g>
       ))}
     </svg>

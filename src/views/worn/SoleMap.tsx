@@ -1,7 +1,8 @@
-import type { Side } from '@/core/findings/finding-kinds';
+import { SIDES, type Side } from '@/core/findings/finding-kinds';
 import { smoothClosed } from '@/core/shoe/drawing/curve';
 import { soleOutline } from '@/core/shoe/drawing/sole-plan';
 import { FEATURES } from '@/core/shoe/features';
+import { onSole, readMarks, type SoleMark, type SolePlace } from '@/core/wear/sole-marks';
 import {
   gradeFrom,
   PLACE_OF,
@@ -13,6 +14,8 @@ import {
   type Zone,
   zoneInWords,
 } from '@/core/wear/wear-map';
+import { Handle } from '@/ui/drawing/Handle';
+import type { Spot } from '@/ui/drawing/spot';
 
 const LENGTH = 285;
 const { heelBase, forefootBase } = FEATURES;
@@ -29,21 +32,29 @@ interface Props {
   map: WearMap;
   readOnly: boolean;
   onChange: (map: WearMap) => void;
+  marks: readonly SoleMark[];
+  onMarks: (marks: SoleMark[] | undefined) => void;
 }
 
 /** Both soles from below in nine zones each; a press or a digit grades a zone. */
-export function SoleMap({ map, readOnly, onChange }: Props) {
+export function SoleMap({ map, readOnly, onChange, marks, onMarks }: Props) {
+  const keep = (next: SoleMark[]) => onMarks(next.length > 0 ? next : undefined);
   return (
-    <div className="grid grid-cols-2 gap-6 max-w-3xl">
-      {(['left', 'right'] as const).map((side) => (
-        <Sole
-          key={side}
-          side={side}
-          sole={map[side] ?? {}}
-          readOnly={readOnly}
-          onChange={(sole) => onChange({ ...map, [side]: sole })}
-        />
-      ))}
+    <div className="grid gap-2">
+      <div className="grid grid-cols-2 gap-6 max-w-3xl">
+        {(['left', 'right'] as const).map((side) => (
+          <Sole
+            key={side}
+            side={side}
+            sole={map[side] ?? {}}
+            readOnly={readOnly}
+            onChange={(sole) => onChange({ ...map, [side]: sole })}
+            marks={marks.filter((mark) => mark.side === side)}
+            onMark={(moved) => keep(marks.map((mark) => (mark.id === moved.id ? moved : mark)))}
+          />
+        ))}
+      </div>
+      <MarkList marks={marks} readOnly={readOnly} onMarks={keep} />
     </div>
   );
 }
@@ -53,11 +64,15 @@ function Sole({
   sole,
   readOnly,
   onChange,
+  marks,
+  onMark,
 }: {
   side: Side;
   sole: WornSole;
   readOnly: boolean;
   onChange: (sole: WornSole) => void;
+  marks: readonly SoleMark[];
+  onMark: (mark: SoleMark) => void;
 }) {
   const clip = `sole-${side}`;
   const grade = (zone: Zone, to: Severity) => {
@@ -120,8 +135,109 @@ function Sole({
             />
           ))}
         </g>
+        {marks.map((mark) => (
+          <Mark key={mark.id} mark={mark} readOnly={readOnly} onMark={onMark} />
+        ))}
       </svg>
     </figure>
+  );
+}
+
+/** From below the inner side of a left sole lies to its left. */
+const spotOf = ({ across, along }: SolePlace, side: Side) => ({
+  x: across * HALF * (side === 'left' ? 1 : -1),
+  y: -along * LENGTH,
+});
+const placeAt = ({ x, y }: Spot, side: Side): SolePlace =>
+  onSole({ across: (x / HALF) * (side === 'left' ? 1 : -1), along: -y / LENGTH });
+
+/** A spot or a line, moved by its ends. */
+function Mark({
+  mark,
+  readOnly,
+  onMark,
+}: {
+  mark: SoleMark;
+  readOnly: boolean;
+  onMark: (mark: SoleMark) => void;
+}) {
+  const at = spotOf(mark.at, mark.side);
+  const to = mark.to && spotOf(mark.to, mark.side);
+  const move = (part: Partial<SoleMark>) => {
+    if (!readOnly) onMark({ ...mark, ...part });
+  };
+  return (
+    <g>
+      {to && <line x1={at.x} y1={at.y} x2={to.x} y2={to.y} stroke="var(--accent)" strokeWidth={3} />}
+      <Handle
+        at={at}
+        unit={1}
+        step={3}
+        label={`${mark.side} sole, ${to ? 'line, first end' : 'spot'}`}
+        onMove={(spot) => move({ at: placeAt(spot, mark.side) })}
+      />
+      {to && (
+        <Handle
+          at={to}
+          unit={1}
+          step={3}
+          label={`${mark.side} sole, line, second end`}
+          onMove={(spot) => move({ to: placeAt(spot, mark.side) })}
+        />
+      )}
+    </g>
+  );
+}
+
+/** Adding and taking away marks, and what they ask for. */
+function MarkList({
+  marks,
+  readOnly,
+  onMarks,
+}: {
+  marks: readonly SoleMark[];
+  readOnly: boolean;
+  onMarks: (marks: SoleMark[]) => void;
+}) {
+  const add = (side: Side, isLine: boolean) =>
+    onMarks([
+      ...marks,
+      {
+        id: crypto.randomUUID(),
+        side,
+        at: { across: 0, along: 0.5 },
+        ...(isLine ? { to: { across: 0, along: 0.65 } } : {}),
+      },
+    ]);
+  return (
+    <div className="grid gap-1">
+      {!readOnly && (
+        <p className="flex flex-wrap gap-2">
+          {SIDES.flatMap((side) =>
+            ([false, true] as const).map((isLine) => (
+              <button
+                key={`${side} ${isLine}`}
+                type="button"
+                className="press press-quiet"
+                onClick={() => add(side, isLine)}
+              >
+                Add a {isLine ? 'line' : 'spot'}, {side}
+              </button>
+            )),
+          )}
+          {marks.length > 0 && (
+            <button type="button" className="press press-quiet" onClick={() => onMarks(marks.slice(0, -1))}>
+              Take the last one away
+            </button>
+          )}
+        </p>
+      )}
+      {readMarks(marks).map((line) => (
+        <p key={line} className="text-hold">
+          {line}
+        </p>
+      ))}
+    </div>
   );
 }
 

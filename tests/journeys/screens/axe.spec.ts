@@ -44,13 +44,20 @@ test('axe finds nothing on any screen, and each fits 1280×800', async ({ page }
   await fits(page, 'bench test');
   await page.goto(`${origin()}/patients?q=Marne`);
   await page.getByRole('table').getByRole('link').first().click();
-  await page
-    .getByRole('button', { name: /Use and comfort/ })
-    .first()
-    .click();
-  await page.locator('canvas').waitFor();
+  await island();
   await clean('patient');
   await fits(page, 'patient');
+  const patient = page.url();
+  await page.getByRole('link', { name: 'Inspect it' }).first().click();
+  await page.getByRole('tab', { name: 'Inspect', exact: true }).waitFor();
+  await clean('pair');
+  for (const tab of ['Soles over time', 'Photographs', 'Inspections', 'Log']) {
+    await page.getByRole('tab', { name: tab }).click();
+    if (tab === 'Log') await page.locator('canvas').waitFor();
+    await clean(`pair ${tab}`, '[role=tabpanel]');
+    await fits(page, `pair ${tab}`);
+  }
+  await page.goto(patient);
   await page.getByRole('link', { name: 'Patient’s sheet' }).first().click();
   await clean('sheet');
   await page.goto(page.url().replace(/sheet.*$/, 'rationale'));

@@ -13,9 +13,9 @@ import { refreshForecasts } from './forecasts';
 export async function keepLooksOfVisit(tenant: Tenant, visitId: string): Promise<void> {
   const { tx, actor } = tenant;
   const brought = contentsOf(await stepsOf(tenant, visitId))['old-pair']?.pairs ?? [];
-  const seen = brought.flatMap(({ pair, signs, wear, midsole }) =>
-    pair && (signs || wear || midsole)
-      ? [{ pair, content: omitUndefined<InspectionContent>({ signs, wear, midsole }) }]
+  const seen = brought.flatMap(({ pair, signs, wear, midsole, soleMarks }) =>
+    pair && (signs || wear || midsole || soleMarks)
+      ? [{ pair, content: omitUndefined<InspectionContent>({ signs, wear, midsole, soleMarks }) }]
       : [],
   );
   if (seen.length === 0) return;

@@ -19,7 +19,13 @@ export function Soles() {
         <p className="text-faint">
           {pair.title}, from below. Press a zone, or its digit: 0 not worn, 1 a little, 2 much, 3 through.
         </p>
-        <SoleMap map={pair.wear ?? {}} readOnly={readOnly} onChange={(wear) => put(pair.id, { wear })} />
+        <SoleMap
+          map={pair.wear ?? {}}
+          readOnly={readOnly}
+          onChange={(wear) => put(pair.id, { wear })}
+          marks={pair.soleMarks ?? []}
+          onMarks={(soleMarks) => put(pair.id, { soleMarks })}
+        />
       </div>
       <SoleReadings
         map={pair.wear ?? {}}
