@@ -125,7 +125,9 @@ function Axis({ line }: { line: TimeLineRecord }) {
 function Ache({ ache }: { ache: TimeLineRecord['aches'][number] }) {
   const { reading } = ache;
   return (
-    <section aria-label={`Before the ache: ${FINDINGS.pain.options[ache.site]}, ${ache.side}`}>
+    <section
+      aria-label={`Before the ache: ${FINDINGS.pain.options[ache.site]}, ${ache.side}, since ${writtenDay(ache.since)}`}
+    >
       <h3>
         {FINDINGS.pain.options[ache.site]}, {ache.side}, since {writtenDay(ache.since)}
       </h3>

@@ -65,10 +65,10 @@ test.describe('by touch on a tablet', () => {
     await page.getByText('no resistance', { exact: true }).tap();
     await expect(answers).toContainText('Folded in half spoke most for it');
     await page.getByRole('tab', { name: 'Soles' }).tap();
-    const zone = page.getByRole('button', { name: /^left front, centre:/ });
+    const zone = page.getByRole('button', { name: /^left heel, centre:/ });
     await zone.tap();
     await zone.tap();
-    await expect(zone).toHaveAccessibleName('left front, centre: much');
+    await expect(zone).toHaveAccessibleName('left heel, centre: much');
     const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
     expect(wide).toBeLessThanOrEqual(0);
     await saved(page);
