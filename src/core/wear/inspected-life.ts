@@ -98,12 +98,11 @@ export function inspectedLife(
       total += weight;
     });
   });
+  const share = (fits: FitsWearer) => perFit[keysOf(FITS_WEARER).indexOf(fits)]! / total;
   return {
     logLives,
     chances: chances.map((weight) => weight / total),
-    fits: Object.fromEntries(
-      keysOf(FITS_WEARER).map((fits, index) => [fits, perFit[index]! / total]),
-    ) as InspectedLife['fits'],
+    fits: { suits: share('suits'), soft: share('soft'), loose: share('loose') },
   };
 }
 

@@ -1,8 +1,9 @@
-import { type RefObject, useEffect, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import type { PairPage } from '@/contract/records';
 import { PHOTOGRAPH_KINDS, type TiltLines } from '@/core/photograph/photograph-schema';
 import { type Line, tiltInWords, tiltOf } from '@/core/photograph/tilt';
 import { Handle } from '@/ui/drawing/Handle';
+import { PictureStage } from '@/ui/drawing/PictureStage';
 import type { Spot } from '@/ui/drawing/spot';
 import { Select } from '@/ui/fields/Select';
 import { ComparePhotographs } from './ComparePhotographs';
@@ -175,11 +176,7 @@ function Stage({
   onLines: (lines: TiltLines) => void;
   onCrop: (crop: Crop) => void;
 }) {
-  const canvas: RefObject<HTMLCanvasElement | null> = useRef(null);
   const { width, height } = picture;
-  useEffect(() => {
-    canvas.current?.getContext('2d')?.drawImage(picture, 0, 0);
-  }, [picture]);
   const unit = width / 480;
   const drawn = [
     { id: 'table' as const, label: 'table’s edge', colour: 'var(--accent)', line: lines.table },
@@ -190,80 +187,73 @@ function Stage({
   ];
   const moved = (line: Line, end: 0 | 1, to: Spot): Line => (end === 0 ? [to, line[1]] : [line[0], to]);
   return (
-    <div className="relative h-[25rem] bg-desk border border-line">
-      <canvas
-        ref={canvas}
-        width={width}
-        height={height}
-        className="absolute inset-0 w-full h-full object-contain"
-      />
-      <svg
-        viewBox={`0 0 ${width} ${height}`}
-        role="group"
-        aria-label="The photograph"
-        className="absolute inset-0 w-full h-full touch-none"
-      >
-        {kind === 'rear' &&
-          !crop &&
-          drawn.map(({ id, label, colour, line }) => (
-            <g key={id}>
-              <line
-                x1={line[0].x}
-                y1={line[0].y}
-                x2={line[1].x}
-                y2={line[1].y}
-                stroke={colour}
-                strokeWidth={2 * unit}
-              />
-              {([0, 1] as const).map((end) => (
-                <Handle
-                  key={end}
-                  at={line[end]}
-                  unit={unit}
-                  label={`${label}, ${end === 0 ? 'first' : 'second'} end`}
-                  onMove={(to) => onLines({ ...lines, [id]: moved(line, end, to) })}
-                />
-              ))}
-            </g>
-          ))}
-        {crop && (
-          <>
-            <rect
-              x={crop.left * width}
-              y={crop.top * height}
-              width={(crop.right - crop.left) * width}
-              height={(crop.bottom - crop.top) * height}
-              fill="none"
-              stroke="var(--accent)"
+    <PictureStage
+      picture={picture}
+      width={width}
+      height={height}
+      label="The photograph"
+      className="h-[25rem]"
+    >
+      {kind === 'rear' &&
+        !crop &&
+        drawn.map(({ id, label, colour, line }) => (
+          <g key={id}>
+            <line
+              x1={line[0].x}
+              y1={line[0].y}
+              x2={line[1].x}
+              y2={line[1].y}
+              stroke={colour}
               strokeWidth={2 * unit}
             />
-            <Handle
-              at={{ x: crop.left * width, y: crop.top * height }}
-              unit={unit}
-              label="upper left corner"
-              onMove={({ x, y }) =>
-                onCrop({
-                  ...crop,
-                  left: Math.min(crop.right - 0.05, Math.max(0, x / width)),
-                  top: Math.min(crop.bottom - 0.05, Math.max(0, y / height)),
-                })
-              }
-            />
-            <Handle
-              at={{ x: crop.right * width, y: crop.bottom * height }}
-              unit={unit}
-              label="lower right corner"
-              onMove={({ x, y }) =>
-                onCrop({
-                  ...crop,
-                  right: Math.max(crop.left + 0.05, Math.min(1, x / width)),
-                  bottom: Math.max(crop.top + 0.05, Math.min(1, y / height)),
-                })
-              }
-            />
-          </>
-        )}
-      </svg>
-    </div>
+            {([0, 1] as const).map((end) => (
+              <Handle
+                key={end}
+                at={line[end]}
+                unit={unit}
+                label={`${label}, ${end === 0 ? 'first' : 'second'} end`}
+                onMove={(to) => onLines({ ...lines, [id]: moved(line, end, to) })}
+              />
+            ))}
+          </g>
+        ))}
+      {crop && (
+        <>
+          <rect
+            x={crop.left * width}
+            y={crop.top * height}
+            width={(crop.right - crop.left) * width}
+            height={(crop.bottom - crop.top) * height}
+            fill="none"
+            stroke="var(--accent)"
+            strokeWidth={2 * unit}
+          />
+          <Handle
+            at={{ x: crop.left * width, y: crop.top * height }}
+            unit={unit}
+            label="upper left corner"
+            onMove={({ x, y }) =>
+              onCrop({
+                ...crop,
+                left: Math.min(crop.right - 0.05, Math.max(0, x / width)),
+                top: Math.min(crop.bottom - 0.05, Math.max(0, y / height)),
+              })
+            }
+          />
+          <Handle
+            at={{ x: crop.right * width, y: crop.bottom * height }}
+            unit={unit}
+            label="lower right corner"
+            onMove={({ x, y }) =>
+              onCrop({
+                ...crop,
+                right: Math.max(crop.left + 0.05, Math.min(1, x / width)),
+                bottom: Math.max(crop.top + 0.05, Math.min(1, y / height)),
+              })
+            }
+          />
+        </>
+      )}
+    </PictureStage>
   );
 }

@@ -1,4 +1,3 @@
-import type { Use } from '../clocks';
 import { FACTOR_IDS, FACTORS } from './life-factors';
 import type { LifePriors } from './life-priors';
 import { cellKey, type LifeObservation, modelKey, versionKey } from './pair-family';
@@ -55,7 +54,7 @@ export function layOut(pairs: readonly LifeObservation[], priors: LifePriors): L
     mean[at] = FACTORS[id].mean;
     sd[at] = FACTORS[id].sd;
   });
-  for (const [use, at] of uses.at) sd[FACTOR_COUNT + at] = priors.uses[use as Use].use;
+  for (const { use } of pairs) sd[FACTOR_COUNT + uses.of(use)] = priors.uses[use].use;
   const firstCell = FACTOR_COUNT + uses.at.size;
   return {
     family,

@@ -26,9 +26,35 @@ export function WeekGrid({
   const { record, sessions, plan } = week;
   const rows = record.pairs;
   const pairOf = (session: Session) => plan.assignment[session.id];
-  const cell = (pairId: string | undefined, day: number) =>
-    sessions.filter((session) => session.day === day && pairOf(session) === pairId);
-  const hasOpen = plan.without.length > 0;
+  const row = (pair: (typeof rows)[number] | null) => (
+    <tr key={pair?.id ?? 'none'} className="border-t border-line">
+      <th scope="row" className={`text-left font-normal pr-2 py-1 ${pair ? '' : 'text-hold'}`}>
+        {pair?.title ?? 'no pair for it'}
+      </th>
+      {DAY_NAMES.map((name, day) => (
+        <td
+          key={name}
+          data-pair={pair?.id}
+          data-day={day}
+          className="align-top py-1 pr-1 h-12 border-l border-line pl-1"
+        >
+          {sessions
+            .filter((session) => session.day === day && pairOf(session) === pair?.id)
+            .map((session) => (
+              <Chip
+                key={session.id}
+                session={session}
+                pair={pair}
+                pairs={rows}
+                week={week}
+                picked={picked === session.id}
+                onPick={onPick}
+              />
+            ))}
+        </td>
+      ))}
+    </tr>
+  );
   return (
     <table className="w-full table-fixed border-collapse">
       <thead>
@@ -44,55 +70,8 @@ export function WeekGrid({
         </tr>
       </thead>
       <tbody>
-        {rows.map((pair) => (
-          <tr key={pair.id} className="border-t border-line">
-            <th scope="row" className="text-left font-normal pr-2 py-1">
-              {pair.title}
-            </th>
-            {DAY_NAMES.map((name, day) => (
-              <td
-                key={name}
-                data-pair={pair.id}
-                data-day={day}
-                className="align-top py-1 pr-1 h-12 border-l border-line pl-1"
-              >
-                {cell(pair.id, day).map((session) => (
-                  <Chip
-                    key={session.id}
-                    session={session}
-                    pair={pair}
-                    pairs={rows}
-                    week={week}
-                    picked={picked === session.id}
-                    onPick={onPick}
-                  />
-                ))}
-              </td>
-            ))}
-          </tr>
-        ))}
-        {hasOpen && (
-          <tr className="border-t border-line">
-            <th scope="row" className="text-left font-normal text-hold py-1">
-              no pair for it
-            </th>
-            {DAY_NAMES.map((name, day) => (
-              <td key={name} className="align-top py-1 border-l border-line pl-1">
-                {cell(undefined, day).map((session) => (
-                  <Chip
-                    key={session.id}
-                    session={session}
-                    pair={null}
-                    pairs={rows}
-                    week={week}
-                    picked={picked === session.id}
-                    onPick={onPick}
-                  />
-                ))}
-              </td>
-            ))}
-          </tr>
-        )}
+        {rows.map(row)}
+        {plan.without.length > 0 && row(null)}
       </tbody>
     </table>
   );

@@ -9,7 +9,9 @@ import { PairCalendar } from './PairCalendar';
 import { useWeek, type Week } from './use-week';
 import { WeekGrid } from './WeekGrid';
 
-const DAYS = Object.fromEntries(DAY_NAMES.map((name, day) => [String(day), name])) as Record<string, string>;
+const DAYS: Readonly<Record<string, string>> = Object.fromEntries(
+  DAY_NAMES.map((name, day) => [String(day), name]),
+);
 
 /** Which pair goes to which outing of the week, what that leaves of each, and when to buy the next. */
 export function WeekPlan({

@@ -1,5 +1,6 @@
-import { type ReactNode, useEffect, useRef } from 'react';
+import type { ReactNode } from 'react';
 import type { GaitLine } from '@/core/examination/gait/heel-angle';
+import { PictureStage } from '@/ui/drawing/PictureStage';
 import type { Spot } from '@/ui/drawing/spot';
 import type { Clip } from './load-frames';
 
@@ -13,29 +14,16 @@ interface Props {
 
 /** One frame of a clip with what is placed on it. */
 export function FrameStage({ clip, frame, label, children }: Props) {
-  const canvas = useRef<HTMLCanvasElement>(null);
-  const { width, height } = clip;
-  useEffect(() => {
-    const picture = clip.frames[frame];
-    if (picture) canvas.current?.getContext('2d')?.drawImage(picture, 0, 0);
-  }, [clip, frame]);
   return (
-    <div className="relative h-[23rem] bg-desk border border-line">
-      <canvas
-        ref={canvas}
-        width={width}
-        height={height}
-        className="absolute inset-0 w-full h-full object-contain"
-      />
-      <svg
-        viewBox={`0 0 ${width} ${height}`}
-        role="group"
-        aria-label={`Frame ${frame + 1} of ${clip.frames.length}, ${label}`}
-        className="absolute inset-0 w-full h-full touch-none"
-      >
-        {children}
-      </svg>
-    </div>
+    <PictureStage
+      picture={clip.frames[frame]}
+      width={clip.width}
+      height={clip.height}
+      label={`Frame ${frame + 1} of ${clip.frames.length}, ${label}`}
+      className="h-[23rem]"
+    >
+      {children}
+    </PictureStage>
   );
 }
 
