@@ -1,9 +1,10 @@
 import { z } from 'zod';
 import { photographSchema } from '@/core/photograph/photograph-schema';
 import { isoDay } from '@/core/visit/iso-day';
+import { oldPairSchema } from '@/core/visit/worn-pairs-schema';
 import { inspectionContentSchema } from '@/core/wear/worn-schema';
 import { modelLifeSchema, repeatSchema, timeLineSchema, weekRecordSchema, weekSchema } from './answers/pairs';
-import { pairPageSchema } from './answers/records';
+import { pairPageSchema, photographRecordSchema } from './answers/records';
 import { daySchema } from './answers/shared';
 import { addedSchema, byId } from './common';
 import { operation } from './operation';
@@ -15,6 +16,10 @@ export const inspectionSchema = inspectionContentSchema.extend({
   /** How much it was used since the last entry of its log, in the unit of its clock. */
   since: pairLogSchema.shape.amount,
 });
+
+const brought = oldPairSchema.shape.id;
+/** A photograph of one of the pairs that were brought to a visit. */
+export const broughtPhotographSchema = photographSchema.extend({ brought });
 
 /** Pairs in use: what is logged, what is seen of them, and how long they will last. */
 export const pairs = {
@@ -51,6 +56,24 @@ export const pairs = {
     summary: 'Keep a photograph of a pair, as JPEG in base64, with its thumbnail and the lines on it',
     params: byId,
     body: photographSchema,
+    bodyLimit: 2_400_000,
+    status: 201,
+  }),
+  broughtPhotographs: operation(ROUTES.broughtPhotographs, {
+    id: 'readBroughtPhotographs',
+    answer: z.array(photographRecordSchema),
+    tag: 'visits',
+    summary: 'Photographs of a pair that was brought to a visit and is none of the clinic’s',
+    params: byId,
+    query: z.object({ brought }),
+  }),
+  keepBroughtPhotograph: operation(ROUTES.keepBroughtPhotograph, {
+    id: 'keepBroughtPhotograph',
+    answer: addedSchema,
+    tag: 'visits',
+    summary: 'Keep a photograph of a pair that was brought to a visit',
+    params: byId,
+    body: broughtPhotographSchema,
     bodyLimit: 2_400_000,
     status: 201,
   }),

@@ -10,7 +10,7 @@ import type { HouseRules } from '@/core/knowledge/house-rules';
 import type { SchoolChoice } from '@/core/knowledge/schools';
 import type { Modification, OrderEvent, OrderState } from '@/core/orders/order';
 import type { ChangeReading } from '@/core/outcomes/real-change';
-import type { PhotographKind, TiltLines } from '@/core/photograph/photograph-schema';
+import type { PhotographKind, PictureScale, TiltLines } from '@/core/photograph/photograph-schema';
 import type { PictureChange } from '@/core/prescribe/counterfactual/preview';
 import type { Specification } from '@/core/prescribe/engine/specification';
 import type { Retention } from '@/core/retention/keep-until';
@@ -202,6 +202,16 @@ export interface PairRecord {
 }
 
 /** One pair with whose it is, and the pairs of the same model that came before it. */
+export interface PhotographRecord {
+  id: string;
+  kind: PhotographKind;
+  takenOn: string;
+  width: number;
+  height: number;
+  lines: TiltLines | null;
+  scale: PictureScale | null;
+}
+
 export interface PairPage {
   pair: PairRecord;
   patient: { id: string; name: string };
@@ -210,14 +220,7 @@ export interface PairPage {
   /** Newest first. */
   forerunners: PairRecord[];
   /** Oldest first; the pictures are files of their own. */
-  photographs: {
-    id: string;
-    kind: PhotographKind;
-    takenOn: string;
-    width: number;
-    height: number;
-    lines: TiltLines | null;
-  }[];
+  photographs: PhotographRecord[];
 }
 
 export interface VisitSummary {

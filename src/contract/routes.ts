@@ -82,6 +82,8 @@ export const ROUTES = {
   pair: { method: 'GET', path: '/pairs/{id}', roles: EVERYONE },
   logPair: { method: 'POST', path: '/pairs/{id}/log', roles: EVERYONE },
   keepPhotograph: { method: 'POST', path: '/pairs/{id}/photographs', roles: EVERYONE },
+  broughtPhotographs: { method: 'GET', path: '/visits/{id}/photographs', roles: EVERYONE },
+  keepBroughtPhotograph: { method: 'POST', path: '/visits/{id}/photographs', roles: EVERYONE },
   photograph: { method: 'GET', path: '/photographs/{id}', roles: EVERYONE },
   repeat: { method: 'GET', path: '/pairs/{id}/repeat', roles: EVERYONE },
   inspectPair: { method: 'POST', path: '/pairs/{id}/inspections', roles: EVERYONE },

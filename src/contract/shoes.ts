@@ -55,6 +55,9 @@ const arrivalSchema = z.strictObject({
 
 export const modelChangeSchema = z.strictObject({
   stock: z.record(z.string().max(12), z.int().min(0).max(9999)).optional(),
+  /** What the boxes on the shelf say; null takes it away. */
+  batch: handOverSchema.shape.batch.nullable(),
+  madeOn: handOverSchema.shape.madeOn.nullable(),
   price: z.number().min(0, 'A price is not negative.').max(100_000).nullish(),
   status: z.enum(['current', 'discontinued']).optional(),
 });

@@ -29,7 +29,7 @@ import { DEMO_HOUSE_RULES } from './house-rules';
 import type { DemoModel } from './models';
 import type { Persona } from './personas/persona';
 import type { Random } from './random';
-import { type DemoLogEntry, endedBecause, logOfUse, weeklyIn } from './use-of-a-pair';
+import { type DemoLogEntry, endedBecause, halved, logOfUse, weeklyIn } from './use-of-a-pair';
 
 export interface DemoVisit {
   day: string;
@@ -106,6 +106,7 @@ export function demoHistory(
       last ? (persona.order ?? null) : null,
     );
   });
+  if (persona.keepsPairBefore) keepOn(visits, today);
   const latest = persona.visits.at(-1);
   if (latest !== undefined && latest > 16 && !persona.openVisit && !persona.order && random.chance(0.85))
     visits.push({
@@ -197,6 +198,18 @@ function shelfOf(models: readonly DemoModel[], persona: Persona, day: string, to
           forerunners.has(model.id) &&
           models.some((next) => next.replaces === model.id && next.status === 'current')),
   );
+}
+
+/** The pair before the last one stays in use: from then on each of both takes half. */
+function keepOn(visits: DemoVisit[], today: string): void {
+  const [before, last] = visits.flatMap(({ handOver }) => handOver ?? []).slice(-2);
+  if (!before || !last) return;
+  last.log = last.log.map(halved);
+  before.log = [...before.log, ...last.log.filter(({ comfort }) => comfort === null)].filter(
+    ({ on }) => on <= today,
+  );
+  before.endedOn = null;
+  before.endedBecause = null;
 }
 
 function handedOver(

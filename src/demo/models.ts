@@ -176,6 +176,9 @@ function versionsOf(
         : at === count - 2
           ? shelf(sizing, 0.15, random)
           : {},
+      boxes: latest
+        ? { batch: `${name.slice(0, 2).toUpperCase()}-${number + at}04`, madeOn: addDays(today, -140) }
+        : {},
       price: latest ? price : Math.round(price * 0.7),
       status: latest ? 'current' : 'discontinued',
       replaces: models.at(-1)?.id ?? null,

@@ -46,6 +46,13 @@ export function logOfUse(
   return log;
 }
 
+/** The same outings shared with another pair. */
+export const halved = (entry: DemoLogEntry): DemoLogEntry => ({
+  ...entry,
+  distanceKm: entry.distanceKm === null ? null : Math.round(entry.distanceKm * 5) / 10,
+  amount: entry.amount === null ? null : Math.round(entry.amount * 5) / 10,
+});
+
 /** Why a pair that was replaced ended: worn out where it had gone about as far as such pairs do. */
 export function endedBecause(log: readonly DemoLogEntry[], use: Use, isRacing: boolean): RetiredBecause {
   const used = log.reduce((sum, entry) => sum + (entry.distanceKm ?? entry.amount ?? 0), 0);

@@ -12,6 +12,7 @@ const catalogue = Array.from(
     version: '3',
     sizing: testSizing({ sizes: [41, 42, 43], widths: ['D', '2E'] }),
     stock: {},
+    boxes: {},
     price: 100,
     status: at % 10 === 0 ? 'discontinued' : 'current',
     replaces: null,

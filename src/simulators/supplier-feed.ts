@@ -71,6 +71,7 @@ export function supplierFeed(catalogue: readonly CatalogueEntry[], month: string
           version: next,
           replaces: version,
           stock: {},
+          boxes: {},
           price: entry.price === null ? null : entry.price + 5,
           readings: nextReadings(entry.readings, on, draw),
         },

@@ -1,7 +1,6 @@
 import { sql } from 'kysely';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { addDays } from '@/core/calendar/days';
-import { photographSchema } from '@/core/photograph/photograph-schema';
 import { type Actor, asTenant } from '@/server/database/tenant';
 import { today } from '@/server/services/clock';
 import { saveHouseRules } from '@/server/services/knowledge/knowledge';
@@ -12,7 +11,6 @@ import { toLearn } from '@/server/services/pairs/learned-lives';
 import { readModelLife } from '@/server/services/pairs/model-life';
 import { endPair, logPair } from '@/server/services/pairs/pair-log';
 import { readPair } from '@/server/services/pairs/pair-records';
-import { keepPhotograph, photographFile } from '@/server/services/pairs/photographs';
 import { readRepeat } from '@/server/services/pairs/repeat';
 import { readTimeLine } from '@/server/services/pairs/time-line';
 import { readWeek, saveWeek } from '@/server/services/pairs/week';
@@ -256,51 +254,6 @@ describe('a patient’s week', () => {
       tx.selectFrom('week_plan').select('patient_id').where('patient_id', '=', patientId).execute(),
     );
     expect(left).toEqual([]);
-  });
-});
-
-describe('photographs', () => {
-  // The smallest JPEG there is.
-  const JPEG =
-    '/9j/4AAQSkZJRgABAQEASABIAAD/2wBDAP//////////////////////////////////////////////////////////////////////////////////////wgALCAABAAEBAREA/8QAFBABAAAAAAAAAAAAAAAAAAAAAP/aAAgBAQABPxA=';
-  const taken = {
-    kind: 'rear' as const,
-    takenOn: today(),
-    width: 16,
-    height: 16,
-    image: JPEG,
-    thumbnail: JPEG,
-  };
-
-  it('are kept, listed without their pictures, given out as files, and go with the person', async () => {
-    const patientId = await somebody();
-    const pairId = await wornPair(me, patientId, await wornModel(me, { name: 'Shot' }), ago(60));
-    const { id } = await asTenant(me, (tenant) => keepPhotograph(tenant, pairId, taken));
-    const page = await asTenant(me, (tenant) => readPair(tenant, pairId));
-    expect(page.photographs).toEqual([
-      { id, kind: 'rear', takenOn: today(), width: 16, height: 16, lines: null },
-    ]);
-    const file = await asTenant(me, (tenant) => photographFile(tenant, id, 'thumbnail'));
-    expect(Buffer.from(await file.arrayBuffer()).toString('base64')).toBe(JPEG);
-    const other = asTenant(db.clinicB.practitioner, (tenant) => photographFile(tenant, id, 'whole'));
-    expect((await refusal(other)).status).toBe(404);
-    const late = asTenant(me, (tenant) =>
-      keepPhotograph(tenant, pairId, { ...taken, takenOn: addDays(today(), 5) }),
-    );
-    expect((await refusal(late)).extra.errors?.[0]?.path).toEqual(['takenOn']);
-    await asTenant(lead, (tenant) =>
-      erasePatient(tenant, patientId, { familyName: `Pair${names}`, reason: 'asked for' }),
-    );
-    expect((await refusal(asTenant(me, (tenant) => photographFile(tenant, id, 'whole')))).status).toBe(404);
-  });
-
-  it('what is no JPEG, too large or empty is refused at its field', () => {
-    const path = (part: object) => photographSchema.safeParse({ ...taken, ...part }).error?.issues[0]?.path;
-    expect(path({})).toBeUndefined();
-    expect(path({ image: 'aGVsbG8=' })).toEqual(['image']);
-    expect(path({ image: `/9j/${'A'.repeat(2_400_000)}` })).toEqual(['image']);
-    expect(path({ width: 2 })).toEqual(['width']);
-    expect(path({ takenOn: 'yesterday' })).toEqual(['takenOn']);
   });
 });
 

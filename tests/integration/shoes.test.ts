@@ -195,6 +195,21 @@ describe('one model', () => {
     const wrong = await refusal(asTenant(me, (tenant) => changeModel(tenant, id, { stock: { '50 D': 1 } })));
     expect(wrong.extra.errors?.[0]?.path).toEqual(['stock', '50 D']);
   });
+
+  it('keeps what the boxes say; a file that does not say it leaves it, an empty field takes it away', async () => {
+    const { id } = await modelNamed('One');
+    const change = (part: object) => asTenant(me, (tenant) => changeModel(tenant, id, part));
+    const madeOn = addDays(today(), -90);
+    expect((await change({ batch: 'ON-104', madeOn })).model.boxes).toEqual({
+      batch: 'ON-104',
+      madeOn,
+    });
+    await send(`${HEAD}\n${row('One', '1', '42 D:2,100,,,8,30,walking')}\n`);
+    expect((await modelNamed('One')).boxes.batch).toBe('ON-104');
+    expect((await change({ batch: null })).model.boxes).toEqual({ madeOn });
+    const ahead = await refusal(change({ madeOn: addDays(today(), 2) }));
+    expect(ahead.extra.errors?.[0]?.path).toEqual(['madeOn']);
+  });
 });
 
 describe('the supplier', () => {

@@ -4,7 +4,12 @@ import { CONTACT_WAYS, type ContactWay } from '@/core/contact/reach';
 import { findingsSchema } from '@/core/findings/schema';
 import type { LacingAdvice } from '@/core/fitting/lacing';
 import { formatsSchema } from '@/core/formats/formats-schema';
-import { PHOTOGRAPH_KINDS, type PhotographKind, tiltLinesSchema } from '@/core/photograph/photograph-schema';
+import {
+  PHOTOGRAPH_KINDS,
+  type PhotographKind,
+  pictureScaleSchema,
+  tiltLinesSchema,
+} from '@/core/photograph/photograph-schema';
 import { schoolSchema } from '@/core/prescribe/engine/schema';
 import { retentionSchema } from '@/core/retention/keep-until';
 import { SIGNS, type SignId } from '@/core/signs/signs';
@@ -26,6 +31,7 @@ import type {
   PairRecord,
   PatientRecord,
   PatientSummary,
+  PhotographRecord,
   PresenceAnswer,
   TodayItem,
   TodayKind,
@@ -239,21 +245,22 @@ export const pairRecordSchema: z.ZodType<PairRecord> = z.object({
     .nullable(),
 });
 
+export const photographRecordSchema: z.ZodType<PhotographRecord> = z.object({
+  id: idSchema,
+  kind: keySchema<PhotographKind>(PHOTOGRAPH_KINDS),
+  takenOn: daySchema,
+  width: z.number(),
+  height: z.number(),
+  lines: tiltLinesSchema.nullable(),
+  scale: pictureScaleSchema.nullable(),
+});
+
 export const pairPageSchema: z.ZodType<PairPage> = z.object({
   pair: pairRecordSchema,
   patient: z.object({ id: idSchema, name: z.string() }),
   strengths: z.partialRecord(keySchema<SignId>(SIGNS), z.number()).optional(),
   forerunners: z.array(pairRecordSchema),
-  photographs: z.array(
-    z.object({
-      id: idSchema,
-      kind: keySchema<PhotographKind>(PHOTOGRAPH_KINDS),
-      takenOn: daySchema,
-      width: z.number(),
-      height: z.number(),
-      lines: tiltLinesSchema.nullable(),
-    }),
-  ),
+  photographs: z.array(photographRecordSchema),
 });
 
 export const visitSummarySchema: z.ZodType<VisitSummary> = z.object({

@@ -62,6 +62,7 @@ export const shoeModelSchema: z.ZodType<ShoeModel> = z.object({
   sizing: modelSizingSchema,
   learned: learnedFitSchema.optional(),
   stock: z.record(z.string(), z.number()),
+  boxes: z.object({ batch: z.string().optional(), madeOn: daySchema.optional() }),
   price: z.number().nullable(),
   status: z.enum(['current', 'discontinued']),
   replaces: z.string().nullable(),

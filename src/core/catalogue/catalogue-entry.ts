@@ -1,6 +1,6 @@
 import type { FeatureReadings } from '../shoe/readings/readings';
 import type { ModelSizing } from '../sizing/start-size';
-import type { ModelStatus, Stock } from './model';
+import type { BoxLabel, ModelStatus, Stock } from './model';
 
 /** A model as it comes in from a file or a supplier: what is said of it, without what the clinic has learned. */
 export interface CatalogueEntry {
@@ -10,6 +10,8 @@ export interface CatalogueEntry {
   sizing: ModelSizing;
   /** null: the file does not say; what stands stays. An empty shelf is said. */
   stock: Stock | null;
+  /** What it does not say of the boxes stays. */
+  boxes: BoxLabel;
   price: number | null;
   status: ModelStatus | null;
   /** The version of the same model that it took the place of. */

@@ -5,6 +5,12 @@ import type { ModelSizing } from '../sizing/start-size';
 /** Pairs on the shelf by `size width`, as `42.5 D`; what is not named is not there. */
 export type Stock = Readonly<Record<string, number>>;
 
+/** What the boxes on the shelf say of the last delivery. */
+export interface BoxLabel {
+  batch?: string;
+  madeOn?: string;
+}
+
 export type ModelStatus = 'current' | 'discontinued';
 
 /** A catalogue model in one version, as ranking, sizing and the try-on see it. */
@@ -19,6 +25,7 @@ export interface ShoeModel {
   /** What was learned and how surely; absent where nobody asked. */
   learned?: LearnedFit;
   stock: Stock;
+  boxes: BoxLabel;
   /** In the clinic's currency; null where nobody says. */
   price: number | null;
   status: ModelStatus;

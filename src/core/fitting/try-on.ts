@@ -93,6 +93,9 @@ export interface TryOn extends FeltFit, TriedSizes {
   model: string;
   insert?: 'none' | 'own' | 'flat';
   words?: string;
+  /** As its box says. */
+  batch?: string;
+  madeOn?: string;
   /** What was felt in other sizes of it. */
   earlier?: EarlierFit[];
 }

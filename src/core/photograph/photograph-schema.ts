@@ -23,6 +23,14 @@ const line = z.tuple([spot, spot]);
 export const tiltLinesSchema = z.strictObject({ table: line, left: line.optional(), right: line.optional() });
 export type TiltLines = z.infer<typeof tiltLinesSchema>;
 
+/** A length that is known in a picture, mm, and one that is measured against it. */
+export const pictureScaleSchema = z.strictObject({
+  known: line,
+  mm: z.number('Write the length in mm.').min(5, 'From 5 mm on.').max(2000, 'Up to 2000 mm.'),
+  measured: line.optional(),
+});
+export type PictureScale = z.infer<typeof pictureScaleSchema>;
+
 const jpeg = (most: number) =>
   z
     .base64('This is no picture.')
@@ -37,4 +45,5 @@ export const photographSchema = z.strictObject({
   image: jpeg(LARGEST_KEPT),
   thumbnail: jpeg(60_000),
   lines: tiltLinesSchema.optional(),
+  scale: pictureScaleSchema.optional(),
 });

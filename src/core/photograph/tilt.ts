@@ -9,8 +9,12 @@ export type Line = readonly [Spot, Spot];
 const PLACED_WITHIN_PX = 2.5;
 const PICTURE_PX = 1200;
 
+/** What placing both ends of a line is worth across or along it, one standard deviation, pixels of a picture so wide. */
+export const placingErrorPx = (widthPx: number): number =>
+  (Math.SQRT2 * PLACED_WITHIN_PX * widthPx) / PICTURE_PX;
+
 const DEGREES = 180 / Math.PI;
-const lengthOf = ([a, b]: Line): number => Math.hypot(b.x - a.x, b.y - a.y);
+export const lengthOf = ([a, b]: Line): number => Math.hypot(b.x - a.x, b.y - a.y);
 
 /** Direction of a line, degrees from level, between −90 and 90, however it was drawn. */
 const directionOf = ([a, b]: Line): number => {
@@ -35,8 +39,7 @@ export function tiltOf(table: Line, heel: Line, widthPx: number): Tilt | null {
   if (lengthOf(table) < 1 || lengthOf(heel) < 1) return null;
   const [low, high] = heel[0].y >= heel[1].y ? heel : [heel[1], heel[0]];
   const upright = Math.atan2(high.x - low.x, low.y - high.y) * DEGREES;
-  const placed = (PLACED_WITHIN_PX * widthPx) / PICTURE_PX;
-  const errorOf = (line: Line) => (Math.SQRT2 * placed * DEGREES) / lengthOf(line);
+  const errorOf = (line: Line) => (placingErrorPx(widthPx) * DEGREES) / lengthOf(line);
   // A table that falls to the right turns all that stands on it.
   return {
     degrees: upright - directionOf(table),

@@ -51,11 +51,15 @@ const ANYWHERE: Readonly<Record<EventKind, number>> = {
   'load-jump': 0.8,
   'harder-ground': 0.5,
   'race-pair-trained': 0.4,
+  'camber-changed': 0.4,
 };
 /** An aged pair is felt in feet, shins and knees (handbook 08). */
 const FELT_WHEN_SPENT: ReadonlySet<LegRegion> = new Set(['forefoot', 'ankle', 'knee', 'ground']);
 /** A stiff, tall race pair moves load to calf and forefoot. Common practice. */
 const FELT_IN_RACERS: ReadonlySet<LegRegion> = new Set(['forefoot', 'ankle']);
+
+/** A slope to the side is taken up by ankle, knee and hip. Common practice. */
+const FELT_BY_CAMBER: ReadonlySet<LegRegion> = new Set(['ankle', 'knee', 'hip']);
 
 /** What is not known of a shoe is taken to be usual. */
 const USUAL: FeatureValues = Object.fromEntries(FEATURE_IDS.map((id) => [id, FEATURES[id].usual]));
@@ -94,6 +98,13 @@ function reach(event: LineEvent, region: LegRegion): { share: number; because: s
         share: Math.min(1, usual * (0.6 + 0.3 * event.times)),
         because: 'more than the body was used to',
       };
+    case 'camber-changed':
+      return FELT_BY_CAMBER.has(region)
+        ? {
+            share: 0.6,
+            because: 'a road that falls to one side loads one foot and one side of leg and hip more',
+          }
+        : { share: usual / 2, because: 'another camber is felt at ankle, knee and hip first' };
     case 'harder-ground':
       return { share: usual, because: 'harder ground is felt all along the leg' };
   }
@@ -125,6 +136,7 @@ const ASKS: Readonly<Record<EventKind, string>> = {
   'load-jump': 'Did it begin in the week of more distance, and ease in a lighter week?',
   'harder-ground': 'Does it ache less on soft ground, in the same pair?',
   'race-pair-trained': 'Does it ache only after sessions in the race pair?',
+  'camber-changed': 'Does it go when the other side of the road, or a level way, is taken?',
 };
 
 /** What tells the first apart from the second, or from nothing that was written down. */

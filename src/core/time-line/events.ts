@@ -1,4 +1,5 @@
 import { addDays, daysBetween } from '../calendar/days';
+import { FINDINGS } from '../findings/findings';
 import type { FeatureValues } from '../shoe/features';
 import { madeForUse } from '../wear/clocks';
 import type { WearSurface } from '../wear/learned/life-factors';
@@ -30,6 +31,7 @@ export type LineEvent = EventBase &
     | { kind: 'load-jump'; times: number }
     | { kind: 'harder-ground' }
     | { kind: 'race-pair-trained' }
+    | { kind: 'camber-changed' }
   );
 export type EventKind = LineEvent['kind'];
 
@@ -39,6 +41,7 @@ export const EVENT_LABELS: Readonly<Record<EventKind, string>> = {
   'load-jump': 'more distance than before',
   'harder-ground': 'harder ground',
   'race-pair-trained': 'a race pair was trained in',
+  'camber-changed': 'another camber',
 };
 
 /** A week over the mean of the four before it by so much is a jump, from so much on. Ours. */
@@ -101,8 +104,31 @@ const difference = (from: FeatureValues | null, to: FeatureValues): string => {
   return parts.length > 0 ? parts.join(', ') : 'built like the one before';
 };
 
+export type Camber = keyof typeof FINDINGS.camber.options;
+/** Which side of the road was the lower one, as a visit heard it. */
+export interface CamberSaid {
+  on: string;
+  camber: Camber;
+}
+
+/** It changed some time between two visits; the line shows it on the day on which it was heard. */
+const camberChanges = (said: readonly CamberSaid[]): LineEvent[] =>
+  said
+    .toSorted((a, b) => (a.on < b.on ? -1 : 1))
+    .flatMap(({ on, camber }, at, all): LineEvent[] => {
+      const before = all[at - 1]?.camber;
+      if (before === undefined || before === camber) return [];
+      const { options } = FINDINGS.camber;
+      const words = `${options[camber]}; at the visit before: ${options[before]}`;
+      return [{ kind: 'camber-changed', on, words }];
+    });
+
 /** All that changed for a wearer until a day, oldest first. */
-export function eventsOf(pairs: readonly LinePair[], today: string): LineEvent[] {
+export function eventsOf(
+  pairs: readonly LinePair[],
+  today: string,
+  camber: readonly CamberSaid[] = [],
+): LineEvent[] {
   const ofPairs = pairs.flatMap((pair): LineEvent[] => {
     const last = before(pair, pairs);
     const harder = last?.surface && pair.surface && HARDNESS[pair.surface] > HARDNESS[last.surface];
@@ -144,7 +170,7 @@ export function eventsOf(pairs: readonly LinePair[], today: string): LineEvent[]
         : []),
     ];
   });
-  return [...ofPairs, ...loadJumps(pairs, today)]
+  return [...ofPairs, ...loadJumps(pairs, today), ...camberChanges(camber)]
     .filter(({ on }) => on <= today)
     .toSorted((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0));
 }

@@ -17,6 +17,7 @@ import {
 import { MODIFICATIONS, type ModificationKind } from '../orders/order';
 import { INSERTS, MEASURED, SOCKS } from '../sizing/size-wish';
 import { keySchema } from '../tables/key-schema';
+import { isoDay } from './iso-day';
 
 const one = <T extends string>(...values: [T, ...T[]]) => z.enum(values).optional();
 const note = z.string().max(2000);
@@ -77,6 +78,9 @@ export const tryOnSchema = z.strictObject({
   ...sizesTried,
   ...felt,
   insert: one('none', 'own', 'flat'),
+  /** As its box says. */
+  batch: z.string().trim().max(60, 'Use at most 60 letters.').optional(),
+  madeOn: isoDay.optional(),
   words: note.optional(),
   earlier: z
     .array(z.strictObject({ ...sizesTried, ...felt }))

@@ -107,6 +107,8 @@ describe('cases of practice', () => {
     } as const;
     const verdict = verdictOf(seen, 0.7);
     expect(takenToFit(verdict)).toBe('suits');
+    // What most pairs do is no finding about this one: nothing looked at, or only what tells of age.
+    for (const seen of [{}, { pattern: 'yes' }] as const) expect(takenToFit(verdictOf(seen, 0.5))).toBeNull();
     expect(verdict.fits.suits).toBeGreaterThan(PRIOR_FIT.suits);
     expect(verdictOf(seen, 0.99).spent).toBeGreaterThan(0.2);
   });
@@ -168,7 +170,7 @@ describe('what holds of every pair', () => {
     expect(verdictInWords(verdictOf({ through: 'yes' }, 0.6))[0]).toMatch(/^Spent \(9\d %\)\.$/);
     expect(verdictInWords(verdictOf({}, 0.7))).toEqual([
       'Probably spent (70 %).',
-      'It probably suits this wearer (70 %).',
+      'Whether it suits cannot be told yet.',
     ]);
     expect(verdictInWords(verdictOf({}, 0.5))[0]).toBe('Spent or not cannot be told yet (50 %).');
     expect(verdictInWords(verdictOf({}, 0.02))[0]).toBe('Has life left (98 %).');

@@ -142,6 +142,8 @@ export function speaksForSpent(sign: SignId, value: string, strengths: SignStren
 /** From here an answer is given without a reservation, and from here with one. Ours. */
 const SURE = 0.85;
 const LIKELY = 0.6;
+/** What was seen must have made an answer likelier than it is of any pair by so much. Ours. */
+const MOVED_BY = 0.05;
 
 /** Whether a pair is taken for used up, for what is proposed next; null where nobody can tell. */
 export const isTakenForSpent = ({ spent }: Pick<Verdict, 'spent'>): boolean | null =>
@@ -150,7 +152,9 @@ export const isTakenForSpent = ({ spent }: Pick<Verdict, 'spent'>): boolean | nu
 /** What a pair is taken for as to its wearer; null where nobody can tell. */
 export function takenToFit({ fits }: Pick<Verdict, 'fits'>): FitsWearer | null {
   const best = keysOf(fits).reduce((likeliest, id) => (fits[id] > fits[likeliest] ? id : likeliest));
-  return fits[best] >= LIKELY ? best : null;
+  // That most pairs suit is no finding about this one.
+  const isMoved = fits[best] > PRIOR_FIT[best] + MOVED_BY;
+  return fits[best] >= LIKELY && isMoved ? best : null;
 }
 
 const percent = (chance: number): string => `${Math.min(99, Math.max(1, Math.round(chance * 100)))} %`;

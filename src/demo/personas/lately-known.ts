@@ -121,6 +121,7 @@ export const LATELY_KNOWN: readonly Persona[] = [
     occupation: 'bell-ringer',
     weeklyKm: 15,
     surface: 'mixed',
+    keepsPairBefore: true,
     visits: [460, 230, 2],
     openVisit: true,
     order: 'wanted',

@@ -18,6 +18,8 @@ export interface Persona {
   surface: WearSurface;
   /** Days since each hand-over, oldest first; empty: never seen. */
   visits: readonly number[];
+  /** Wears the pair before the last one on beside it. */
+  keepsPairBefore?: boolean;
   /** What the clinician decided at every visit. */
   choices?: Pick<Choices, 'decisions' | 'setAside'>;
   /** Which of several pairs was handed over. */

@@ -53,6 +53,8 @@ export const COLUMNS: readonly Column[] = [
     required: false,
     about: 'Pairs on the shelf: 42 D:3; 42.5 D:1, or none; empty leaves the shelf as it is',
   },
+  { name: 'batch', required: false, about: 'As the boxes on the shelf say; empty leaves it as it is' },
+  { name: 'made_on', required: false, about: 'Day on the boxes, as 2031-05-20; empty leaves it as it is' },
   { name: 'price', required: false, about: 'In the clinic’s currency; empty leaves it as it is' },
   {
     name: 'status',

@@ -1,9 +1,11 @@
 import { z } from 'zod';
 import { type CatalogueEntry, type CatalogueReport, entryKey } from '@/core/catalogue/catalogue-entry';
+import type { BoxLabel } from '@/core/catalogue/model';
 import { featureOf, isFeatureId } from '@/core/shoe/features';
 import { VALUE_SOURCES, type ValueSource } from '@/core/shoe/readings/readings';
 import { SIZE_SYSTEM_LABEL, type SizeSystem } from '@/core/sizing/systems';
 import { WIDTH_LETTERS } from '@/core/sizing/widths';
+import { omitUndefined } from '@/core/tables/omit-undefined';
 import { MODEL_FEATURES } from './columns';
 import { ERRORS_LISTED, MOST_ROWS } from './read-csv';
 
@@ -28,6 +30,9 @@ const entrySchema = z
     sizes: z.array(z.number().min(0).max(400)).min(1).max(80),
     widths: z.array(z.enum(WIDTH_LETTERS)).min(1).max(WIDTH_LETTERS.length),
     stock: z.record(z.string().max(12), z.int().min(0).max(9999)).nullable().default(null),
+    boxes: z
+      .strictObject({ batch: z.string().trim().min(1).max(60).optional(), madeOn: day.optional() })
+      .default({}),
     price: z.number().min(0).max(100_000).nullable().default(null),
     status: z.enum(['current', 'discontinued']).nullable().default(null),
     replaces: name.nullable().default(null),
@@ -122,9 +127,10 @@ export function readCatalogueJson(text: string): { report: CatalogueReport; entr
       for (const issue of read.error.issues) onError(row, issue.path.join('.'), issue.message);
       continue;
     }
-    const { group, system, allowanceMm, ballWidthMm, sizes, widths, ...rest } = read.data;
+    const { group, system, allowanceMm, ballWidthMm, sizes, widths, boxes, ...rest } = read.data;
     const entry: CatalogueEntry = {
       ...rest,
+      boxes: omitUndefined<BoxLabel>(boxes),
       sizing: {
         system,
         group,

@@ -114,6 +114,8 @@ function entryOf(
   const widths = take('widths', readWidths(cell('widths')));
   const stock =
     sizes && widths && cell('stock') !== '' ? take('stock', readStock(cell('stock'), sizes, widths)) : null;
+  const batch = take('batch', batchIn(cell('batch')));
+  const madeOn = cell('made_on') === '' ? null : take('made_on', past(cell('made_on'), today));
   const price =
     cell('price') === ''
       ? null
@@ -152,6 +154,7 @@ function entryOf(
       ballWidthMm: ballWidthMm ?? 0,
     },
     stock,
+    boxes: { ...(batch ? { batch } : {}), ...(madeOn ? { madeOn } : {}) },
     price,
     status,
     replaces: cell('replaces') || null,
@@ -216,6 +219,14 @@ function named(text: string): Result<string> {
   if (/[\u0000-\u001F\uFFFD]/.test(text))
     return fail('characters', 'Unreadable characters: save the file as UTF-8.');
   return ok(text);
+}
+
+const batchIn = (text: string): Result<string> =>
+  text.length > 60 ? fail('too-long', 'Longer than 60 characters.') : ok(text);
+
+function past(text: string, today: string): Result<string> {
+  const read = day(text);
+  return read.ok && read.value > today ? fail('future', 'This day lies ahead.') : read;
 }
 
 function oneOf<T extends string>(text: string, options: readonly T[]): Result<T> {

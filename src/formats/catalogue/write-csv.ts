@@ -48,6 +48,10 @@ function cellOf(entry: CatalogueEntry, column: (typeof COLUMNS)[number]): string
       return sizing.widths.join(' ');
     case 'stock':
       return stockInWords(entry.stock);
+    case 'batch':
+      return withoutFormula(entry.boxes.batch ?? '');
+    case 'made_on':
+      return entry.boxes.madeOn ?? '';
     case 'price':
       return entry.price === null ? '' : String(entry.price);
     case 'status':

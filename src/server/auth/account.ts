@@ -1,11 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { hashPassword } from 'better-auth/crypto';
-import { Refusal } from '../http/problem';
+import { refusedAt } from '../http/problem';
 import { passwordProblem } from './passwords';
-
-/** A refusal at one field. */
-export const refusedAt = (field: string, message: string): Refusal =>
-  new Refusal(422, 'Some values cannot be accepted.', { errors: [{ path: [field], message }] });
 
 /** The password of an account that is made or changed here, hashed; refused at its field where it is weak. */
 export async function newPassword(password: string, about: readonly string[]): Promise<string> {

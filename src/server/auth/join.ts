@@ -2,8 +2,8 @@ import { verifyPassword } from 'better-auth/crypto';
 import type { z } from 'zod';
 import type { joinSchema } from '@/contract/people-schema';
 import { authDatabase } from '../database/connection';
-import { Refusal } from '../http/problem';
-import { newPassword, refusedAt, setPassword } from './account';
+import { Refusal, refusedAt } from '../http/problem';
+import { newPassword, setPassword } from './account';
 import { inTransaction } from './in-transaction';
 import { linkDigest } from './link';
 

@@ -2,7 +2,8 @@ import { createHash, randomUUID } from 'node:crypto';
 import type { z } from 'zod';
 import type { setUpSchema } from '@/contract/people-schema';
 import { authDatabase } from '../database/connection';
-import { newPassword, refusedAt, setPassword } from './account';
+import { refusedAt } from '../http/problem';
+import { newPassword, setPassword } from './account';
 import { inTransaction } from './in-transaction';
 
 /** A set-up code as it is kept. Twelve letters of thirty-one: nobody guesses it within a day at the rate that is let through. */

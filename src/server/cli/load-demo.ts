@@ -52,6 +52,7 @@ export async function loadDemo(ownerUrl: string, now: Date): Promise<boolean> {
             sizing: JSON.stringify(model.sizing),
             readings: JSON.stringify(model.readings),
             stock: JSON.stringify(model.stock),
+            boxes: JSON.stringify(model.boxes),
             price: model.price,
             status: model.status,
             replaces: model.replaces,

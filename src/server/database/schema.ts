@@ -2,7 +2,7 @@ import type { Generated, JSONColumnType } from 'kysely';
 import type { Area, AuditAction, MailState, PersonState, TokenAccess } from '@/contract/people-schema';
 import type { Role } from '@/contract/routes';
 import type { PatientSheet } from '@/core/aftercare/patient-sheet';
-import type { ModelStatus, Stock } from '@/core/catalogue/model';
+import type { BoxLabel, ModelStatus, Stock } from '@/core/catalogue/model';
 import type { ConsentKind, ConsentWay } from '@/core/contact/consent';
 import type { ContactWay } from '@/core/contact/reach';
 import type { SizingGroup } from '@/core/findings/findings';
@@ -13,7 +13,7 @@ import type { HouseChange, HouseSettings } from '@/core/knowledge/house-rules';
 import type { Rule } from '@/core/knowledge/rule';
 import type { SchoolChoice } from '@/core/knowledge/schools';
 import type { Modification, OrderEvent, OrderState } from '@/core/orders/order';
-import type { PhotographKind, TiltLines } from '@/core/photograph/photograph-schema';
+import type { PhotographKind, PictureScale, TiltLines } from '@/core/photograph/photograph-schema';
 import type { Specification } from '@/core/prescribe/engine/specification';
 import type { Activity } from '@/core/purpose/serves';
 import type { Retention } from '@/core/retention/keep-until';
@@ -196,6 +196,7 @@ export interface Database {
     sizing: JSONColumnType<ModelSizing>;
     readings: JSONColumnType<FeatureReadings, string | undefined, string>;
     stock: JSONColumnType<Stock, string | undefined, string>;
+    boxes: JSONColumnType<BoxLabel, string | undefined, string>;
     price: number | null;
     status: Generated<ModelStatus>;
     replaces: string | null;
@@ -362,7 +363,9 @@ export interface Database {
   photograph: {
     clinic_id: string;
     id: Generated<string>;
-    pair_id: string;
+    pair_id: string | null;
+    visit_id: string | null;
+    brought: string | null;
     kind: PhotographKind;
     taken_on: string;
     width: number;
@@ -370,6 +373,7 @@ export interface Database {
     image: Buffer;
     thumbnail: Buffer;
     lines: JSONColumnType<TiltLines> | null;
+    scale: JSONColumnType<PictureScale> | null;
     made_by: string;
     made_at: Generated<Date>;
   };

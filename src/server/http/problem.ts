@@ -20,6 +20,10 @@ export class Refusal extends Error {
   }
 }
 
+/** A refusal at one field. */
+export const refusedAt = (field: string, message: string): Refusal =>
+  new Refusal(422, 'Some values cannot be accepted.', { errors: [{ path: [field], message }] });
+
 export const notFound = (what: string): Refusal => new Refusal(404, `${what} was not found.`);
 
 function problemDetails(status: number, title: string, extra: RefusalExtra): ProblemDetails {

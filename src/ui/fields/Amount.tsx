@@ -23,13 +23,14 @@ interface AmountProps {
   label: string;
   unit: keyof typeof READERS;
   value: number | undefined;
+  least?: number;
   most: number;
   disabled: boolean;
   onChange: (value: number | undefined) => void;
 }
 
 /** A small amount; what is no number or too much stays out, and its field says why. */
-export function Amount({ label, unit, value, most, disabled, onChange }: AmountProps) {
+export function Amount({ label, unit, value, least = 0, most, disabled, onChange }: AmountProps) {
   const [error, setError] = useState<string | undefined>();
   const take = (text: string) => {
     const typed = text.trim();
@@ -39,8 +40,8 @@ export function Amount({ label, unit, value, most, disabled, onChange }: AmountP
         ? undefined
         : !read.ok
           ? read.problem.message
-          : read.value < 0 || read.value > most
-            ? `Up to ${most} ${unit}.`
+          : read.value < least || read.value > most
+            ? `${least > 0 ? `From ${least} up to` : 'Up to'} ${most} ${unit}.`
             : undefined;
     setError(wrong);
     if (!wrong) onChange(read?.ok ? Math.round(read.value * 10) / 10 : undefined);

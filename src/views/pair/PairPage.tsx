@@ -1,4 +1,5 @@
-import { lazy } from 'react';
+import { lazy, useState } from 'react';
+import { call } from '@/contract/client';
 import type { PairPage as PairPageRecord, PairRecord } from '@/contract/records';
 import type { RepeatAnswer } from '@/core/repeat/repeat';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
@@ -14,7 +15,9 @@ import { amountInWords, restsOn } from './pair-words';
 import { WindowBar } from './WindowBar';
 
 const Inspect = lazy(() => import('./Inspect').then((part) => ({ default: part.Inspect })));
-const Photographs = lazy(() => import('./Photographs').then((part) => ({ default: part.Photographs })));
+const Photographs = lazy(() =>
+  import('../photographs/Photographs').then((part) => ({ default: part.Photographs })),
+);
 const SoleHistory = lazy(() => import('./SoleHistory').then((part) => ({ default: part.SoleHistory })));
 const UseChart = lazy(() => import('./UseChart'));
 
@@ -29,6 +32,7 @@ export function PairPage({
   today: string;
 }) {
   const { pair, forerunners } = record;
+  const [photographs, setPhotographs] = useState(record.photographs);
   const inUse = pair.endedOn === null;
   const { clock } = pair.forecast.life;
   return (
@@ -56,10 +60,14 @@ export function PairPage({
             title: 'Photographs',
             content: (
               <Photographs
-                pairId={pair.id}
-                photographs={record.photographs}
+                photographs={photographs}
                 today={today}
                 readOnly={!inUse}
+                send={(body) => call('keepPhotograph', { params: { id: pair.id }, body })}
+                onKept={async () => {
+                  const answer = await call('pair', { params: { id: pair.id } });
+                  if (answer.ok) setPhotographs(answer.value.photographs);
+                }}
               />
             ),
           },

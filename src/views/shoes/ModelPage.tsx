@@ -113,6 +113,32 @@ export function ModelPage({ record: given, life }: { record: ModelRecord; life: 
             </ul>
           )}
           <ShelfGrid model={model} onCount={(key, count) => change({ stock: { [key]: count } })} />
+          <div className="flex flex-wrap gap-4 items-end mt-2 text-sm">
+            <label>
+              <span className="block text-faint">Batch, as the boxes there say</span>
+              <input
+                className="w-32"
+                maxLength={60}
+                key={model.boxes.batch}
+                defaultValue={model.boxes.batch ?? ''}
+                onBlur={({ target }) => {
+                  const batch = target.value.trim();
+                  if (batch !== (model.boxes.batch ?? '')) change({ batch: batch || null });
+                }}
+              />
+            </label>
+            <label>
+              <span className="block text-faint">Made on</span>
+              <input
+                type="date"
+                key={model.boxes.madeOn}
+                defaultValue={model.boxes.madeOn ?? ''}
+                onBlur={({ target }) => {
+                  if (target.value !== (model.boxes.madeOn ?? '')) change({ madeOn: target.value || null });
+                }}
+              />
+            </label>
+          </div>
           {answer && !answer.ok && (
             <p role="alert" className="problem">
               {failureInWords(answer)}

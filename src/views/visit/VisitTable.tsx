@@ -12,7 +12,7 @@ import { Spine, STEP_NAME } from './Spine';
 import { Ask } from './steps/ask/Ask';
 import { Candidates } from './steps/candidates/Candidates';
 import { Feet } from './steps/feet/Feet';
-import { HandOver } from './steps/HandOver';
+import { HandOver } from './steps/hand-over/HandOver';
 import { Load } from './steps/Load';
 import { Move } from './steps/Move';
 import { OldPair } from './steps/old-pair/OldPair';

@@ -75,3 +75,34 @@ test('soles are graded by touch and by digit, and read three ways', async ({ pag
   await open(page, 'old-pair', 'Soles');
   await expect(zone('left heel, outer')).toHaveAccessibleName('left heel, outer: through');
 });
+
+test('a pair that was only brought is photographed, and a length on it measured in millimetres', async ({
+  page,
+}) => {
+  await signIn(page);
+  await newVisit(page, 'Brought');
+  await open(page, 'old-pair', 'Pairs brought');
+  await page.getByRole('button', { name: 'Name a pair …' }).click();
+  await page.getByLabel('A pair that was brought').fill('Market boot');
+  await page.getByRole('option', { name: /as written/ }).click();
+  await page.getByRole('tab', { name: 'Photographs' }).click();
+  await page.getByRole('button', { name: 'From the simulated camera' }).click();
+  await page.getByRole('button', { name: 'Measure a length …' }).click();
+  const length = page.getByRole('status', { name: 'Measured length' });
+  await expect(length).toHaveText('The lines are not placed yet.');
+  await tabTo(page, page.getByRole('slider', { name: 'known length, second end' }));
+  await page.keyboard.press('Shift+ArrowRight');
+  await expect(length).toHaveText(/^Measured: \d+ ± \d+ mm$/);
+  const first = await length.innerText();
+  // A shorter known length makes everything shorter.
+  await page.getByRole('textbox', { name: 'Known length' }).fill('210');
+  await expect(length).not.toHaveText(first);
+  const measured = (await length.innerText()).replace('Measured: ', '');
+  await page.getByRole('button', { name: 'Keep the photograph' }).click();
+  await page.getByRole('button', { name: /from behind, on a table/ }).click();
+  await expect(page.getByText(`measured ${measured}`)).toBeVisible();
+  await saved(page);
+  await page.reload();
+  await open(page, 'old-pair', 'Photographs');
+  await expect(page.getByRole('button', { name: /from behind, on a table/ })).toHaveCount(1);
+});

@@ -54,7 +54,8 @@ export const HABIT_FINDINGS = {
       seconds: 10,
       carries: false,
       prior: FLAT,
-      readBy: 'with an ache on one side only it says what to change first, before the legs are measured',
+      readBy:
+        'with an ache on one side only it says what to change first, before the legs are measured; a change of it stands on the time line',
     },
   ),
   landingSound: choice(

@@ -206,6 +206,7 @@ async function versionThatCame(tenant: Tenant, { model, cameVersion }: OrderReco
     ...came,
     sizing: { ...model.sizing, lengthOffsetMm: 0, widthOffsetMm: 0 },
     stock: {},
+    boxes: {},
     price: null,
     status: 'current',
     replaces: model.version,

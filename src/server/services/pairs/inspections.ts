@@ -3,8 +3,9 @@ import type { inspectionSchema } from '@/contract/pairs';
 import { CLOCK_OF_USE, type Clock, madeForUse } from '@/core/wear/clocks';
 import { isWorthKeeping } from '@/core/wear/inspection';
 import { audit, type Tenant } from '../../database/tenant';
+import { refusedAt } from '../../http/problem';
 import { refreshForecasts } from './forecasts';
-import { checkDay, logPair, pairDays, refuse } from './pair-log';
+import { checkDay, logPair, pairDays } from './pair-log';
 
 async function clockOf({ tx }: Tenant, pairId: string): Promise<Clock> {
   const { features } = await tx
@@ -27,7 +28,7 @@ export async function inspectPair(
   const pair = await pairDays(tenant, pairId);
   checkDay(on, pair);
   if (!isWorthKeeping(content) && since == null)
-    throw refuse('signs', 'Nothing was looked at yet: answer a sign, grade a zone or write a note.');
+    throw refusedAt('signs', 'Nothing was looked at yet: answer a sign, grade a zone or write a note.');
   if (since != null)
     await logPair(tenant, pairId, {
       on,

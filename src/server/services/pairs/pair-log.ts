@@ -3,7 +3,7 @@ import type { pairLogSchema } from '@/contract/patients-schema';
 import { addDays } from '@/core/calendar/days';
 import type { RetiredBecause } from '@/core/wear/retired';
 import { audit, type Tenant } from '../../database/tenant';
-import { notFound, Refusal } from '../../http/problem';
+import { notFound, refusedAt } from '../../http/problem';
 import { today } from '../clock';
 import { refreshForecasts } from './forecasts';
 import { lifeIsStale } from './stale';
@@ -24,14 +24,11 @@ export async function pairDays({ tx }: Tenant, pairId: string): Promise<PairDays
   return row;
 }
 
-export const refuse = (path: string, message: string): Refusal =>
-  new Refusal(422, 'Some values cannot be accepted.', { errors: [{ path: [path], message }] });
-
 /** A day in the life of a pair: not before its first, not ahead, not after its last. Tomorrow is somebody's today in another time zone. */
 export function checkDay(on: string, { started_on, ended_on }: PairDays, field = 'on'): void {
-  if (on < started_on) throw refuse(field, `The pair was first used on ${started_on}.`);
-  if (on > addDays(today(), 1)) throw refuse(field, 'This day lies ahead.');
-  if (ended_on && on > ended_on) throw refuse(field, `The pair was retired on ${ended_on}.`);
+  if (on < started_on) throw refusedAt(field, `The pair was first used on ${started_on}.`);
+  if (on > addDays(today(), 1)) throw refusedAt(field, 'This day lies ahead.');
+  if (ended_on && on > ended_on) throw refusedAt(field, `The pair was retired on ${ended_on}.`);
 }
 
 /** Adds a distance, a comfort or both to a pair's log. */
@@ -43,7 +40,7 @@ export async function logPair(
   const pair = await pairDays(tenant, pairId);
   checkDay(entry.on, pair);
   if (entry.distanceKm == null && entry.amount == null && entry.comfort == null && !entry.note?.trim())
-    throw refuse('distanceKm', 'Enter how much it was used, a comfort or a note.');
+    throw refusedAt('distanceKm', 'Enter how much it was used, a comfort or a note.');
   await audit(tenant, 'write', 'pair log', pair.patient_id);
   const added = await tenant.tx
     .insertInto('pair_log')

@@ -146,7 +146,7 @@ export async function readPair(tenant: Tenant, pairId: string): Promise<PairPage
     pair,
     patient: { id: owner.id, name: `${owner.given_name} ${owner.family_name}` },
     strengths: await signStrengthsOf(tenant),
-    photographs: await photographsOf(tenant, pairId),
+    photographs: await photographsOf(tenant, { pair_id: pairId }),
     forerunners: all.filter(
       ({ id, model, startedOn }) =>
         id !== pairId &&

@@ -1,5 +1,6 @@
 import type { TimeLineRecord } from '@/contract/answers/pairs';
 import { siteOf } from '@/core/body-map/sites';
+import { dayOf } from '@/core/calendar/days';
 import { modelTitle } from '@/core/catalogue/model';
 import { causesOf } from '@/core/time-line/causes';
 import { eventsOf, type LinePair } from '@/core/time-line/events';
@@ -24,20 +25,28 @@ const linePair = (pair: PairOfLine, racesIn: ReadonlySet<string>): LinePair => (
   log: pair.log.flatMap(({ on, distanceKm }) => (distanceKm === null ? [] : [{ on, km: distanceKm }])),
 });
 
-/** Aches with a first day, as the visits' drawings say; the latest word on each counts. */
-async function achesOf({ tx }: Tenant, patientId: string) {
+/** What each visit asked, oldest first. */
+async function askedOf({ tx }: Tenant, patientId: string) {
   const rows = await tx
     .selectFrom('visit_step')
     .innerJoin('visit', 'visit.id', 'visit_step.visit_id')
-    .select(['step', 'state', 'revision', 'content', 'visit_step.saved_by', 'saved_at'])
+    .select(['step', 'state', 'revision', 'content', 'visit_step.saved_by', 'saved_at', 'started_at'])
     .where('visit.patient_id', '=', patientId)
     .where('step', '=', 'ask')
     .orderBy('started_at')
     .execute();
+  return rows.flatMap((row) => {
+    const { ask } = contentsOf([recordOf(row)]);
+    return ask ? [{ on: dayOf(row.started_at), ask }] : [];
+  });
+}
+type Asked = Awaited<ReturnType<typeof askedOf>>;
+
+/** Aches with a first day, as the visits' drawings say; the latest word on each counts. */
+function achesOf(asked: Asked) {
   const aches = new Map<string, Omit<TimeLineRecord['aches'][number], 'reading'>>();
-  for (const row of rows) {
-    const marks = contentsOf([recordOf(row)]).ask?.marks ?? [];
-    for (const mark of marks) {
+  for (const { ask } of asked) {
+    for (const mark of ask.marks ?? []) {
       const ache = mark.layer === 'ache' ? siteOf(mark.site)?.ache : null;
       if (mark.layer !== 'ache' || !ache || mark.since === undefined) continue;
       aches.set(`${ache} ${mark.side} ${mark.since}`, { site: ache, side: mark.side, since: mark.since });
@@ -59,8 +68,16 @@ export async function readTimeLine(tenant: Tenant, patientId: string): Promise<T
     .execute();
   const racesIn = new Set(racing.map(({ id }) => id));
   const pairs = (await listPairs(tenant, { patientId })).map((pair) => linePair(pair, racesIn));
-  const events = eventsOf(pairs, on);
-  const aches = await achesOf(tenant, patientId);
+  const asked = await askedOf(tenant, patientId);
+  const events = eventsOf(
+    pairs,
+    on,
+    asked.flatMap(({ on: heard, ask }) => {
+      const camber = ask.findings.body?.camber;
+      return camber ? [{ on: heard, camber }] : [];
+    }),
+  );
+  const aches = achesOf(asked);
   return {
     from: [...pairs.map(({ startedOn }) => startedOn), ...aches.map(({ since }) => since), on].toSorted()[0]!,
     to: on,

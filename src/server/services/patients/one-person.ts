@@ -71,9 +71,10 @@ export async function exportPatient(tenant: Tenant, id: string): Promise<Respons
   }
   const photographs = await tx
     .selectFrom('photograph')
-    .innerJoin('pair', 'pair.id', 'photograph.pair_id')
+    .leftJoin('pair', 'pair.id', 'photograph.pair_id')
+    .leftJoin('visit', 'visit.id', 'photograph.visit_id')
     .select(['photograph.id', 'kind', 'taken_on', 'image'])
-    .where('pair.patient_id', '=', id)
+    .where((eb) => eb(eb.fn.coalesce('pair.patient_id', 'visit.patient_id'), '=', id))
     .execute();
   for (const { id: photograph, kind, taken_on, image } of photographs)
     files[`photographs/${taken_on}-${kind}-${photograph.slice(0, 8)}.jpg`] = new Uint8Array(image);

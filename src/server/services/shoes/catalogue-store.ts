@@ -34,7 +34,7 @@ export async function storeEntries(
       ? []
       : await tx
           .selectFrom('shoe_model')
-          .select(['id', 'maker', 'name', 'version', 'readings', 'stock', 'price', 'status'])
+          .select(['id', 'maker', 'name', 'version', 'readings', 'stock', 'boxes', 'price', 'status'])
           .where('id', 'in', ids)
           .execute();
   const known = new Map(rows.map((row) => [entryKey(row), row]));
@@ -51,6 +51,7 @@ export async function storeEntries(
       sizing: JSON.stringify(entry.sizing),
       // What the entry does not say stays as it is.
       stock: JSON.stringify(entry.stock ?? before?.stock ?? {}),
+      boxes: JSON.stringify({ ...before?.boxes, ...entry.boxes }),
       price: entry.price ?? before?.price ?? null,
       status: entry.status ?? before?.status ?? 'current',
       replaces: null,
@@ -65,6 +66,7 @@ export async function storeEntries(
         features: is.ref('excluded.features'),
         sizing: is.ref('excluded.sizing'),
         stock: is.ref('excluded.stock'),
+        boxes: is.ref('excluded.boxes'),
         price: is.ref('excluded.price'),
         status: is.ref('excluded.status'),
         updated_at: sql`now()`,

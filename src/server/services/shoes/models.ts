@@ -13,7 +13,8 @@ import { type LearnedFit, learnOffsets, withLearned } from '@/core/sizing/learne
 import { requirePart } from '../../auth/require-part';
 import type { Database } from '../../database/schema';
 import type { Tenant } from '../../database/tenant';
-import { notFound, Refusal } from '../../http/problem';
+import { notFound, Refusal, refusedAt } from '../../http/problem';
+import { today } from '../clock';
 import { readClinic } from '../people/clinic';
 
 type ModelRow = Omit<Selectable<Database['shoe_model']>, 'clinic_id' | 'readings' | 'updated_at'>;
@@ -26,6 +27,7 @@ export const MODEL_COLUMNS = [
   'features',
   'sizing',
   'stock',
+  'boxes',
   'price',
   'status',
   'replaces',
@@ -39,6 +41,7 @@ export const modelOf = (row: ModelRow): ShoeModel => ({
   features: row.features,
   sizing: row.sizing,
   stock: row.stock,
+  boxes: row.boxes,
   price: row.price,
   status: row.status,
   replaces: row.replaces,
@@ -186,10 +189,18 @@ export async function changeModel(
       errors: [{ path: ['stock', wrong], message: `${wrong} is not made.` }],
     });
   const stock = change.stock ? counted({ ...row.stock, ...change.stock }) : row.stock;
+  const boxes = {
+    ...row.boxes,
+    ...(change.batch === undefined ? {} : { batch: change.batch ?? undefined }),
+    ...(change.madeOn === undefined ? {} : { madeOn: change.madeOn ?? undefined }),
+  };
+  if (boxes.madeOn !== undefined && boxes.madeOn > today())
+    throw refusedAt('madeOn', 'The day on which they were made lies ahead.');
   await tenant.tx
     .updateTable('shoe_model')
     .set({
       stock: JSON.stringify(stock),
+      boxes: JSON.stringify(boxes),
       price: change.price === undefined ? row.price : change.price,
       status: change.status ?? row.status,
       updated_at: sql`now()`,
@@ -234,10 +245,7 @@ export async function recordBenchTest(
   const row = await modelToChange(tenant, id);
   const { features } = readBench(answers, { pair: 'new' });
   const measured = Object.entries(features).filter(([feature]) => isFeatureId(feature));
-  if (measured.length === 0)
-    throw new Refusal(422, 'Nothing was measured yet.', {
-      errors: [{ path: ['answers'], message: 'Do at least one test.' }],
-    });
+  if (measured.length === 0) throw refusedAt('answers', 'Nothing was measured yet: do at least one test.');
   let readings: FeatureReadings = row.readings;
   for (const [feature, value] of measured)
     if (isFeatureId(feature)) readings = withReading(readings, feature, { value, from: 'bench', on: today });
@@ -287,6 +295,7 @@ export async function catalogueEntries({ tx }: Tenant): Promise<CatalogueEntry[]
       'shoe_model.version',
       'shoe_model.sizing',
       'shoe_model.stock',
+      'shoe_model.boxes',
       'shoe_model.price',
       'shoe_model.status',
       'shoe_model.readings',

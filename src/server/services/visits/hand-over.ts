@@ -1,6 +1,7 @@
 import type { z } from 'zod';
 import type { PatientSheet } from '@/core/aftercare/patient-sheet';
 import { SIDES } from '@/core/findings/finding-kinds';
+import { boxOf } from '@/core/fitting/box';
 import { placeOn } from '@/core/fitting/sizes';
 import type { handOverSchema } from '@/core/visit/contents';
 import { audit, type Tenant } from '../../database/tenant';
@@ -29,7 +30,7 @@ export async function handOver(
     specificationId,
     startedOn,
     modifications: input.modifications ?? [],
-    input,
+    input: { ...input, ...boxOf(input, tryOn, model) },
   });
   await takeFromShelf(
     tenant,

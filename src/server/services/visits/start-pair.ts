@@ -12,8 +12,8 @@ import type { StepContents } from '@/core/visit/contents';
 import { CLOCK_OF_USE, madeForUse } from '@/core/wear/clocks';
 import { landingOf } from '@/core/wear/learned/conditions';
 import type { Tenant } from '../../database/tenant';
+import { refusedAt } from '../../http/problem';
 import { forecastOf, refreshForecasts } from '../pairs/forecasts';
-import { refuse } from '../pairs/pair-log';
 import { batchSpreadOf } from '../pairs/repeat';
 import type { patientRow } from '../patients/patient-row';
 import { readClinic } from '../people/clinic';
@@ -44,7 +44,7 @@ export async function startPair(
   const { tx, actor } = tenant;
   const { patient, picture, model, tryOn, input, startedOn, modifications } = start;
   if (input.madeOn && input.madeOn > startedOn)
-    throw refuse('madeOn', `A pair that is first used on ${startedOn} was made before that.`);
+    throw refusedAt('madeOn', `A pair that is first used on ${startedOn} was made before that.`);
   const clinic = await readClinic(tenant);
   const size = sizesTried(model, tryOn);
   const category = categoryOfPerson(picture);

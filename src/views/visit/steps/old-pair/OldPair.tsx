@@ -10,6 +10,9 @@ import { useVisit } from '../../visit-context';
 const PairsBrought = lazy(() => import('./PairsBrought').then((part) => ({ default: part.PairsBrought })));
 const Midsole = lazy(() => import('./Midsole').then((part) => ({ default: part.Midsole })));
 const Soles = lazy(() => import('./Soles').then((part) => ({ default: part.Soles })));
+const PairPhotographs = lazy(() =>
+  import('./PairPhotographs').then((part) => ({ default: part.PairPhotographs })),
+);
 const BenchTest = lazy(() =>
   import('../../../bench/BenchTest').then(({ BenchTest: View }) => ({ default: View })),
 );
@@ -23,6 +26,7 @@ export function OldPair() {
         { id: 'pairs', title: 'Pairs brought', content: <PairsBrought /> },
         { id: 'soles', title: 'Soles', content: <Soles /> },
         { id: 'midsole', title: 'Midsole', content: <Midsole /> },
+        { id: 'photographs', title: 'Photographs', content: <PairPhotographs /> },
         { id: 'history', title: 'In short', content: <History /> },
         {
           id: 'bench',

@@ -85,7 +85,7 @@ export function PairHead({ pair, fitting, first, looked, onLook }: Props) {
 /** Size and width of each shoe, out of those that are made, with what stands on the shelf; earlier sizes under them. */
 function Sizes({ pair: { model, tryOn }, fitting }: Pick<Props, 'pair' | 'fitting'>) {
   const { sizing } = model;
-  const { readOnly, changeSize } = fitting;
+  const { readOnly, change, changeSize } = fitting;
   const splitWidth = tryOn.widthRight !== undefined;
   const size = (side: Side, field: 'sizeLeft' | 'sizeRight', label: string) => {
     const width = placeOn(tryOn, side)?.width ?? tryOn.width ?? sizing.widths[0]!;
@@ -134,6 +134,17 @@ function Sizes({ pair: { model, tryOn }, fitting }: Pick<Props, 'pair' | 'fittin
         {width('width', splitWidth ? 'Width left' : 'Width')}
         {splitWidth && width('widthRight', 'Right')}
       </div>
+      <label className="flex gap-2 items-baseline">
+        <span className="text-faint">Batch</span>
+        <input
+          className="w-28"
+          maxLength={60}
+          disabled={readOnly}
+          value={tryOn.batch ?? ''}
+          placeholder={model.boxes.batch}
+          onChange={({ target }) => change(model.id, { batch: target.value || undefined })}
+        />
+      </label>
       {tryOn.earlier?.map((fit) => (
         <p key={JSON.stringify(fit)} className="text-faint text-xs">
           {inWords(model, fit)}{' '}

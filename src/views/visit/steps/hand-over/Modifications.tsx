@@ -9,7 +9,7 @@ import { acceptsEverything, targetInWords } from '@/core/prescribe/explain/in-wo
 import { featureOf } from '@/core/shoe/features';
 import { mapTable } from '@/core/tables/keys-of';
 import { Select } from '@/ui/fields/Select';
-import { useVisit } from '../visit-context';
+import { useVisit } from '../../visit-context';
 
 const KINDS = mapTable(MODIFICATIONS, ({ label }) => label);
 const SIDE_OPTIONS = { left: 'left', right: 'right', both: 'both' } as const;

@@ -1,14 +1,7 @@
+import type { Crop } from '@/core/photograph/crop';
 import { LARGEST_FILE, LARGEST_KEPT, LONGEST_PX, THUMBNAIL_PX } from '@/core/photograph/photograph-schema';
 import { fail, ok, type Result } from '@/core/result/result';
-
-/** What is cut out of a picture, as shares of its width and height. */
-export interface Crop {
-  left: number;
-  top: number;
-  right: number;
-  bottom: number;
-}
-export const WHOLE: Crop = { left: 0, top: 0, right: 1, bottom: 1 };
+import { serve } from './task';
 
 /** A photograph as it is kept: two JPEG pictures, in base64, without anything that the camera wrote about place and time. */
 export interface KeptPhotograph {
@@ -19,7 +12,7 @@ export interface KeptPhotograph {
 }
 
 /** Opens a picture file, upright as the camera held it and no larger than is kept. */
-export async function openPhotograph(file: Blob): Promise<Result<ImageBitmap>> {
+async function openPhotograph(file: Blob): Promise<Result<ImageBitmap>> {
   if (file.size > LARGEST_FILE)
     return fail(
       'too-large',
@@ -47,7 +40,7 @@ export async function openPhotograph(file: Blob): Promise<Result<ImageBitmap>> {
 }
 
 /** A quarter turn to the right. */
-export async function quarterTurn(picture: ImageBitmap): Promise<ImageBitmap> {
+async function quarterTurn(picture: ImageBitmap): Promise<ImageBitmap> {
   const canvas = new OffscreenCanvas(picture.height, picture.width);
   const context = canvas.getContext('2d')!;
   context.translate(picture.height, 0);
@@ -57,10 +50,7 @@ export async function quarterTurn(picture: ImageBitmap): Promise<ImageBitmap> {
 }
 
 /** Cuts a picture. */
-export async function cropped(
-  picture: ImageBitmap,
-  { left, top, right, bottom }: Crop,
-): Promise<ImageBitmap> {
+async function cropped(picture: ImageBitmap, { left, top, right, bottom }: Crop): Promise<ImageBitmap> {
   return createImageBitmap(
     picture,
     Math.round(left * picture.width),
@@ -91,10 +81,32 @@ async function jpeg(picture: ImageBitmap, longest: number, most: number): Promis
 }
 
 /** A picture and its thumbnail as they are kept. */
-export async function photographToKeep(picture: ImageBitmap): Promise<KeptPhotograph> {
+async function photographToKeep(picture: ImageBitmap): Promise<KeptPhotograph> {
   const [image, thumbnail] = await Promise.all([
     jpeg(picture, LONGEST_PX, LARGEST_KEPT).then(base64),
     jpeg(picture, THUMBNAIL_PX, 60_000).then(base64),
   ]);
   return { image, thumbnail, width: picture.width, height: picture.height };
 }
+
+/** What is asked about a photograph under the hands. */
+export type PhotographQuestion =
+  | { open: Blob }
+  | { turn: ImageBitmap }
+  | { cut: ImageBitmap; to: Crop }
+  | { keep: ImageBitmap };
+export type PhotographAnswer = { picture: ImageBitmap } | { kept: KeptPhotograph };
+
+// A picture of a telephone has twelve million pixels: opening one would stop the page for a fifth of a second.
+serve<PhotographQuestion, PhotographAnswer>(
+  async (question) => {
+    if ('open' in question) {
+      const opened = await openPhotograph(question.open);
+      return opened.ok ? ok({ picture: opened.value }) : opened;
+    }
+    if ('turn' in question) return ok({ picture: await quarterTurn(question.turn) });
+    if ('cut' in question) return ok({ picture: await cropped(question.cut, question.to) });
+    return ok({ kept: await photographToKeep(question.keep) });
+  },
+  (answer) => ('picture' in answer ? [answer.picture] : []),
+);

@@ -1,27 +1,26 @@
 import { useState } from 'react';
-import type { PairPage } from '@/contract/records';
+import type { PhotographRecord } from '@/contract/records';
 import { PHOTOGRAPH_KINDS } from '@/core/photograph/photograph-schema';
+import { lengthInWords } from '@/core/photograph/scale';
 import { tiltInWords, tiltOf } from '@/core/photograph/tilt';
 import { writtenDay } from '@/ui/formats';
 
-type Photograph = PairPage['photographs'][number];
+const source = ({ id }: PhotographRecord, size: 'whole' | 'thumbnail') =>
+  `/api/v1/photographs/${id}?size=${size}`;
 
-const source = ({ id }: Photograph, size: 'whole' | 'thumbnail') => `/api/v1/photographs/${id}?size=${size}`;
-
-/** What a kept photograph says of tilt. */
-function tiltWords({ lines, width }: Photograph): string {
-  if (!lines) return '';
-  return (['left', 'right'] as const)
-    .flatMap((side) => {
-      const heel = lines[side];
-      const tilt = heel && tiltOf(lines.table, heel, width);
-      return tilt ? [`${side} ${tiltInWords(tilt, side)}`] : [];
-    })
-    .join('; ');
+/** What a kept photograph says of tilt and of a length. */
+function saidBy({ lines, scale, width }: PhotographRecord): string {
+  const length = scale && lengthInWords(scale, width);
+  const tilts = (['left', 'right'] as const).flatMap((side) => {
+    const heel = lines?.[side];
+    const tilt = heel && tiltOf(lines.table, heel, width);
+    return tilt ? [`${side} ${tiltInWords(tilt, side)}`] : [];
+  });
+  return [...tilts, ...(length ? [`measured ${length}`] : [])].join('; ');
 }
 
 /** Photographs that are kept; two of them over one another, with a slider between. */
-export function ComparePhotographs({ photographs }: { photographs: readonly Photograph[] }) {
+export function ComparePhotographs({ photographs }: { photographs: readonly PhotographRecord[] }) {
   const [picked, pick] = useState<readonly string[]>([]);
   const [share, setShare] = useState(50);
   if (photographs.length === 0) return <p className="text-faint">No photograph is kept of this pair yet.</p>;
@@ -59,7 +58,7 @@ export function ComparePhotographs({ photographs }: { photographs: readonly Phot
             alt={`${PHOTOGRAPH_KINDS[first.kind]}, ${writtenDay(first.takenOn)}`}
             className="max-h-[28rem]"
           />
-          <figcaption>{tiltWords(first)}</figcaption>
+          <figcaption>{saidBy(first)}</figcaption>
         </figure>
       )}
       {first && second && (
@@ -90,7 +89,7 @@ export function ComparePhotographs({ photographs }: { photographs: readonly Phot
           <figcaption className="grid gap-1">
             {[first, second].map((entry) => (
               <span key={entry.id}>
-                {writtenDay(entry.takenOn)}: {tiltWords(entry) || PHOTOGRAPH_KINDS[entry.kind]}
+                {writtenDay(entry.takenOn)}: {saidBy(entry) || PHOTOGRAPH_KINDS[entry.kind]}
               </span>
             ))}
           </figcaption>

@@ -1,0 +1,118 @@
+import { type Answer, errorAt } from '@/contract/client';
+import { dayOf } from '@/core/calendar/days';
+import type { BoxLabel } from '@/core/catalogue/model';
+import { numberQuestion } from '@/core/findings/finding-kinds';
+import type { StepContents } from '@/core/visit/contents';
+import type { Clock } from '@/core/wear/clocks';
+import { Choice } from '@/ui/fields/Choice';
+import { Measure } from '@/ui/fields/Measure';
+
+type Content = StepContents['hand-over'];
+
+const WEEKLY = numberQuestion('Distance a week in this pair', 'km', [0, 400], { plausible: [0, 150] });
+const WEEKLY_USE = {
+  hours: numberQuestion('Hours a week in this pair', 'hours', [0, 168], { plausible: [0, 25] }),
+  'hours-on-feet': numberQuestion('Hours a week on the feet in it', 'hours', [0, 168], {
+    plausible: [0, 70],
+  }),
+  'days-worn': numberQuestion('Days a week worn', 'count', [0, 7]),
+} as const;
+const MINUTES = numberQuestion('Usual outing, minutes', 'count', [0, 1440], { plausible: [5, 300] });
+
+interface Props {
+  clock: Clock;
+  /** What its box says, as far as anybody read it. */
+  box: BoxLabel;
+  content: Content;
+  typed: Readonly<Record<string, string>>;
+  answer: Answer<unknown> | null;
+  save: (part: Partial<Content>, typed?: Record<string, string>) => void;
+}
+
+/** How the pair starts: its first day, where and how much it will be used, and what its box says. */
+export function PairStart({ clock, box, content, typed, answer, save }: Props) {
+  const text = (name: string, value: string | undefined) => {
+    const { [name]: _, ...rest } = typed;
+    return value === undefined ? rest : { ...rest, [name]: value };
+  };
+  return (
+    <>
+      <div className="flex flex-wrap gap-6 items-start">
+        <label>
+          <span className="block text-faint">First use</span>
+          <input
+            type="date"
+            value={content.startedOn ?? dayOf(new Date())}
+            onChange={(event) => save({ startedOn: event.target.value || undefined })}
+          />
+          {errorAt(answer, 'startedOn') && (
+            <span className="problem block">{errorAt(answer, 'startedOn')}</span>
+          )}
+        </label>
+        <Choice
+          label="Ground, mostly"
+          options={{ hard: 'hard', mixed: 'mixed', soft: 'soft' }}
+          value={content.surface}
+          onChange={(surface) => save({ surface: surface })}
+        />
+        {clock === 'km' ? (
+          <Measure
+            definition={WEEKLY}
+            value={content.weeklyKm}
+            typed={typed.weeklyKm}
+            onChange={(weeklyKm, typed) => save({ weeklyKm }, text('weeklyKm', typed))}
+          />
+        ) : (
+          <Measure
+            definition={WEEKLY_USE[clock]}
+            value={content.weeklyUse}
+            typed={typed.weeklyUse}
+            onChange={(weeklyUse, typed) => save({ weeklyUse }, text('weeklyUse', typed))}
+          />
+        )}
+        <Measure
+          definition={MINUTES}
+          value={content.usualMinutes}
+          typed={typed.usualMinutes}
+          onChange={(usualMinutes, typed) => save({ usualMinutes }, text('usualMinutes', typed))}
+        />
+      </div>
+      <div className="flex flex-wrap gap-6 items-end">
+        <label>
+          <span className="block text-faint">Made on</span>
+          <input
+            type="date"
+            value={box.madeOn ?? ''}
+            onChange={({ target }) => save({ madeOn: target.value || undefined })}
+          />
+          {errorAt(answer, 'madeOn') && <span className="problem block">{errorAt(answer, 'madeOn')}</span>}
+        </label>
+        <label>
+          <span className="block text-faint">Batch, as the box says</span>
+          <input
+            className="w-32"
+            maxLength={60}
+            value={box.batch ?? ''}
+            onChange={({ target }) => save({ batch: target.value || undefined })}
+          />
+        </label>
+        <label className="pb-1.5">
+          <input
+            type="checkbox"
+            checked={content.hills ?? false}
+            onChange={({ target }) => save({ hills: target.checked || undefined })}
+          />{' '}
+          hilly
+        </label>
+        <label className="pb-1.5">
+          <input
+            type="checkbox"
+            checked={content.heat ?? false}
+            onChange={({ target }) => save({ heat: target.checked || undefined })}
+          />{' '}
+          kept or worn in heat
+        </label>
+      </div>
+    </>
+  );
+}
