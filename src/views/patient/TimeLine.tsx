@@ -115,7 +115,7 @@ function Axis({ line }: { line: TimeLineRecord }) {
           {writtenDay(line.to)}
         </text>
         <text x={(NAME + WIDTH) / 2} y={height - 6} textAnchor="middle">
-          square: past its middle life; triangle: more distance; diamond: ground, racing
+          square: past its middle life; triangle: more distance; diamond: ground, camber, racing
         </text>
       </g>
     </svg>

@@ -51,9 +51,25 @@ export function PairHead({ pair, fitting, first, looked, onLook }: Props) {
           Checks of {letter}
         </button>
       </div>
-      {!blind && (
-        <ShoeDrawing drawing={{ ...sideProfile(model.features), dimensions: [] }} className="h-14" />
-      )}
+      <div className="flex gap-2 items-end justify-between">
+        {!blind && (
+          <ShoeDrawing
+            drawing={{ ...sideProfile(model.features), dimensions: [] }}
+            className="h-14 min-w-0"
+          />
+        )}
+        <label className="text-sm">
+          <span className="block text-faint">Batch on the box</span>
+          <input
+            className="w-24"
+            maxLength={60}
+            disabled={readOnly}
+            value={tryOn.batch ?? ''}
+            placeholder={model.boxes.batch}
+            onChange={({ target }) => change(model.id, { batch: target.value || undefined })}
+          />
+        </label>
+      </div>
       <Sizes pair={pair} fitting={fitting} />
       <div className="flex flex-wrap gap-x-3">
         {comfort('comfort', COMFORT.label)}
@@ -85,7 +101,7 @@ export function PairHead({ pair, fitting, first, looked, onLook }: Props) {
 /** Size and width of each shoe, out of those that are made, with what stands on the shelf; earlier sizes under them. */
 function Sizes({ pair: { model, tryOn }, fitting }: Pick<Props, 'pair' | 'fitting'>) {
   const { sizing } = model;
-  const { readOnly, change, changeSize } = fitting;
+  const { readOnly, changeSize } = fitting;
   const splitWidth = tryOn.widthRight !== undefined;
   const size = (side: Side, field: 'sizeLeft' | 'sizeRight', label: string) => {
     const width = placeOn(tryOn, side)?.width ?? tryOn.width ?? sizing.widths[0]!;
@@ -134,17 +150,6 @@ function Sizes({ pair: { model, tryOn }, fitting }: Pick<Props, 'pair' | 'fittin
         {width('width', splitWidth ? 'Width left' : 'Width')}
         {splitWidth && width('widthRight', 'Right')}
       </div>
-      <label className="flex gap-2 items-baseline">
-        <span className="text-faint">Batch</span>
-        <input
-          className="w-28"
-          maxLength={60}
-          disabled={readOnly}
-          value={tryOn.batch ?? ''}
-          placeholder={model.boxes.batch}
-          onChange={({ target }) => change(model.id, { batch: target.value || undefined })}
-        />
-      </label>
       {tryOn.earlier?.map((fit) => (
         <p key={JSON.stringify(fit)} className="text-faint text-xs">
           {inWords(model, fit)}{' '}
