@@ -1,11 +1,7 @@
 import { z } from 'zod';
-import {
-  patientSheetSchema,
-  presenceAnswerSchema,
-  todayItemSchema,
-  visitRecordSchema,
-} from '@/contract/answers/records';
+import { presenceAnswerSchema, todayItemSchema, visitRecordSchema } from '@/contract/answers/records';
 import { idSchema, momentSchema, stepRecordSchema } from '@/contract/answers/shared';
+import { patientSheetSchema } from '@/core/aftercare/sheet-schema';
 import { handOverSchema, savedStepSchema, stepStateSchema } from '@/core/visit/contents';
 import { access } from './access';
 import { calculations } from './calculations';

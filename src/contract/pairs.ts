@@ -1,6 +1,7 @@
 import { z } from 'zod';
+import { outingAnswerSchema } from '@/core/break-in/schema';
+import { isoDay } from '@/core/calendar/iso-day';
 import { photographSchema } from '@/core/photograph/photograph-schema';
-import { isoDay } from '@/core/visit/iso-day';
 import { oldPairSchema } from '@/core/visit/worn-pairs-schema';
 import { inspectionContentSchema } from '@/core/wear/worn-schema';
 import { modelLifeSchema, repeatSchema, timeLineSchema, weekRecordSchema, weekSchema } from './answers/pairs';
@@ -47,6 +48,15 @@ export const pairs = {
     summary: 'Keep what an inspection of a pair saw; its window follows',
     params: byId,
     body: inspectionSchema,
+    status: 201,
+  }),
+  answerOuting: operation(ROUTES.answerOuting, {
+    id: 'answerOuting',
+    answer: z.object({ state: z.enum(['going', 'refit', 'stop']) }),
+    tag: 'records',
+    summary: 'Keep how an outing in a new pair felt; the plan of its break-in follows',
+    params: byId,
+    body: outingAnswerSchema,
     status: 201,
   }),
   keepPhotograph: operation(ROUTES.keepPhotograph, {

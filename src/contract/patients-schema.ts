@@ -1,12 +1,12 @@
 import { z } from 'zod';
 import { dayOf } from '@/core/calendar/days';
+import { isoDay } from '@/core/calendar/iso-day';
 import { CONSENT_WAYS, CONSENTS, type ConsentKind, type ConsentWay } from '@/core/contact/consent';
 import { CONTACT_WAYS, type ContactWay } from '@/core/contact/reach';
 import { FINDINGS } from '@/core/findings/findings';
 import { schoolSchema } from '@/core/prescribe/engine/schema';
 import { retentionSchema } from '@/core/retention/keep-until';
 import { keySchema } from '@/core/tables/key-schema';
-import { isoDay } from '@/core/visit/iso-day';
 import { RETIRED_BECAUSE, type RetiredBecause } from '@/core/wear/retired';
 import { daySchema, idSchema, momentSchema } from './answers/shared';
 import { named } from './common';

@@ -1,9 +1,10 @@
 import { z } from 'zod';
+import { breakInSchoolSchema } from '@/core/break-in/schema';
+import { isoDay } from '@/core/calendar/iso-day';
 import { formatsSchema } from '@/core/formats/formats-schema';
 import { schoolSchema } from '@/core/prescribe/engine/schema';
 import { retentionSchema } from '@/core/retention/keep-until';
 import { keySchema } from '@/core/tables/key-schema';
-import { isoDay } from '@/core/visit/iso-day';
 import { idSchema, momentSchema } from './answers/shared';
 import { bringInSchema, lifeSchoolSchema, named } from './common';
 import type { Role } from './routes';
@@ -12,6 +13,8 @@ export const clinicDefaultsSchema = z.strictObject({
   school: schoolSchema.optional(),
   lifeSchool: lifeSchoolSchema.optional(),
   bringIn: bringInSchema.optional(),
+  phone: z.string().trim().max(60, 'Use at most 60 letters.').optional(),
+  breakInSchool: breakInSchoolSchema.optional(),
   name: named('name of the clinic').optional(),
   place: named('place').optional(),
   formats: formatsSchema.optional(),

@@ -1,5 +1,7 @@
 import type { PatientSheet } from '@/core/aftercare/patient-sheet';
 import type { InjuryMark } from '@/core/body-map/mark';
+import type { BreakInInput } from '@/core/break-in/plan';
+import type { BreakInSchool } from '@/core/break-in/schools';
 import type { CatalogueReport } from '@/core/catalogue/catalogue-entry';
 import type { ShoeModel } from '@/core/catalogue/model';
 import type { ContactDetails } from '@/core/contact/reach';
@@ -41,6 +43,9 @@ export interface ClinicRecord {
   school: SchoolChoice;
   lifeSchool: LifeSchool;
   bringIn: BringIn;
+  /** What the patients' sheets name; empty where it was not stated. */
+  phone: string;
+  breakInSchool: BreakInSchool;
   formats: Formats;
   secondFactorRequired: boolean;
   retention: Retention;
@@ -221,6 +226,8 @@ export interface PairPage {
   forerunners: PairRecord[];
   /** Oldest first; the pictures are files of their own. */
   photographs: PhotographRecord[];
+  /** What its break-in is made of, with the answers of its outings; null where none was planned. */
+  breakIn: BreakInInput | null;
 }
 
 export interface VisitSummary {
@@ -302,6 +309,8 @@ export type TodayKind =
   | 'visit-open'
   | 'pair-overdue'
   | 'review-due'
+  | 'stop-wearing'
+  | 'refit-due'
   | 'pair-in-window'
   | 'bring-in-next';
 

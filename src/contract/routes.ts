@@ -84,6 +84,7 @@ export const ROUTES = {
   keepPhotograph: { method: 'POST', path: '/pairs/{id}/photographs', roles: EVERYONE },
   broughtPhotographs: { method: 'GET', path: '/visits/{id}/photographs', roles: EVERYONE },
   keepBroughtPhotograph: { method: 'POST', path: '/visits/{id}/photographs', roles: EVERYONE },
+  answerOuting: { method: 'POST', path: '/pairs/{id}/outings', roles: EVERYONE },
   photograph: { method: 'GET', path: '/photographs/{id}', roles: EVERYONE },
   repeat: { method: 'GET', path: '/pairs/{id}/repeat', roles: EVERYONE },
   inspectPair: { method: 'POST', path: '/pairs/{id}/inspections', roles: EVERYONE },

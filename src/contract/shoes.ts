@@ -8,13 +8,13 @@ import {
   shoeModelSchema,
   supplierAnnouncementSchema,
 } from '@/contract/answers/shoes';
+import { isoDay } from '@/core/calendar/iso-day';
 import { DIRECTIONS } from '@/core/match/more-like';
 import { ORDER_EVENTS } from '@/core/orders/order';
 import { benchAnswersSchema } from '@/core/shoe/bench/bench-schema';
 import { keySchema } from '@/core/tables/key-schema';
 import { keysOf } from '@/core/tables/keys-of';
 import { handOverSchema } from '@/core/visit/contents';
-import { isoDay } from '@/core/visit/iso-day';
 import { fittingConditionsSchema, tryOnSchema, tryOnsSchema } from '@/core/visit/try-on-schema';
 import { pairsBeforeSchema } from '@/core/visit/worn-pairs-schema';
 import { pictureSchema } from './calculations';

@@ -1,4 +1,6 @@
 import { type PatientSheet, patientSheet, reviewDay } from '@/core/aftercare/patient-sheet';
+import { breakInFor } from '@/core/break-in/for-patient';
+import { type BreakInInput, planBreakIn } from '@/core/break-in/plan';
 import { addDays } from '@/core/calendar/days';
 import { modelTitle, type ShoeModel } from '@/core/catalogue/model';
 import { categoryOfPerson } from '@/core/examination/at-risk-category';
@@ -9,8 +11,10 @@ import { withValues } from '@/core/findings/with-values';
 import { fitObservationOf } from '@/core/fitting/fit-observation';
 import { valuesToKeep } from '@/core/history/before';
 import { NO_HOUSE_RULES } from '@/core/knowledge/house-rules';
+import { eyeletsOf } from '@/core/lacing/eyelets';
 import { eligible, proposeTrial } from '@/core/match/propose';
 import { rank } from '@/core/match/rank';
+import { RETURN_DAYS } from '@/core/orders/order';
 import type { Specification } from '@/core/prescribe/engine/specification';
 import type { Activity } from '@/core/purpose/serves';
 import { againInWords } from '@/core/repeat/again';
@@ -43,6 +47,7 @@ export interface DemoVisit {
     specification: Specification;
     houseVersion: number;
     sheet: PatientSheet;
+    breakIn: BreakInInput;
     model: ShoeModel;
     sizeLeft: string;
     sizeRight: string;
@@ -81,6 +86,7 @@ function intoSteps(findings: Findings, day: string): VisitContents {
 }
 
 const CLINIC = 'Harbour Clinic, Skarholm';
+const PHONE = '055 010100';
 
 /** A persona's visits: the engine prescribes, the catalogue serves, the patient wears. */
 export function demoHistory(
@@ -293,6 +299,19 @@ function handedOver(
     log: [],
     expectedWeekly: weeklyIn(clock, persona),
   });
+  const breakIn = breakInFor({
+    picture,
+    category,
+    startOn: day,
+    to: model.features,
+    from: null,
+    newInsert: false,
+    weekly: weeklyIn(clock, persona),
+    sessions: [],
+    events: steps.ask?.events ?? [],
+    school: 'home-trial',
+    oldLeft: null,
+  });
   const sheet = patientSheet({
     patient: `${persona.given} ${persona.family}`,
     clinic: CLINIC,
@@ -303,8 +322,12 @@ function handedOver(
     specification,
     values: model.features,
     tryOn: chosen,
-    category,
+    phone: PHONE,
     usualMinutes: 60,
+    eyelets: eyeletsOf(model.features),
+    laces: 'flat',
+    breakIn: { input: breakIn, plan: planBreakIn(breakIn), isMuchSofter: false },
+    returnBy: addDays(day, RETURN_DAYS),
     windowDays: forecast.windowDays,
     startNextDay: forecast.startNextDay,
     again: againInWords({
@@ -326,6 +349,7 @@ function handedOver(
     handOver: {
       ...issued,
       sheet,
+      breakIn,
       sizeLeft: label,
       sizeRight: label,
       racing,

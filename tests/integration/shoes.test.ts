@@ -403,7 +403,7 @@ describe('a pair that is not in hand', () => {
     const { issued } = await asTenant(me, (tenant) => loadVisit(tenant, visitId));
     expect(issued[0]!.sheet).toMatchObject({
       changes: ['left: lift inside 6 mm'],
-      lacing: { pattern: 'heel-lock' },
+      lacing: { kind: 'laced' },
     });
     expect(collected.events.map(({ event }) => event)).toEqual([
       'created',

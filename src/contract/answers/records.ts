@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import type { PatientSheet } from '@/core/aftercare/patient-sheet';
+import { patientSheetSchema } from '@/core/aftercare/sheet-schema';
+import { breakInInputSchema, breakInSchoolSchema } from '@/core/break-in/schema';
 import { CONTACT_WAYS, type ContactWay } from '@/core/contact/reach';
 import { findingsSchema } from '@/core/findings/schema';
-import type { LacingAdvice } from '@/core/fitting/lacing';
 import { formatsSchema } from '@/core/formats/formats-schema';
 import {
   PHOTOGRAPH_KINDS,
@@ -43,7 +43,6 @@ import type { Role } from '../routes';
 import {
   activitySchema,
   daySchema,
-  featureValuesSchema,
   idSchema,
   momentSchema,
   ruleSchema,
@@ -63,6 +62,8 @@ export const clinicRecordSchema: z.ZodType<ClinicRecord> = z.object({
   school: schoolSchema,
   lifeSchool: lifeSchoolSchema,
   bringIn: bringInSchema,
+  phone: z.string(),
+  breakInSchool: breakInSchoolSchema,
   formats: formatsSchema,
   secondFactorRequired: z.boolean(),
   retention: retentionSchema,
@@ -72,48 +73,6 @@ export const earlierVisitSchema: z.ZodType<EarlierVisit> = z.object({
   on: daySchema,
   findings: findingsSchema,
   swelling: z.array(swellingReadingSchema),
-});
-
-export const lacingAdviceSchema: z.ZodType<LacingAdvice> = z.object({
-  pattern: z.enum(['heel-lock', 'skip-lowest', 'parallel', 'window', 'no-lace', 'plain']),
-  name: z.string(),
-  how: z.string(),
-  because: z.string(),
-});
-
-export const patientSheetSchema: z.ZodType<PatientSheet> = z.object({
-  patient: z.string(),
-  clinic: z.string(),
-  shoe: z.string(),
-  size: z.string(),
-  startedOn: daySchema,
-  reviewOn: daySchema,
-  replaceBetween: z.object({ from: daySchema, to: daySchema }).nullable(),
-  startNextOn: daySchema.nullable(),
-  features: z.array(
-    z.object({
-      what: z.string(),
-      wanted: z.string(),
-      why: z.string(),
-    }),
-  ),
-  values: featureValuesSchema,
-  howItFits: z.array(z.string()),
-  changes: z.array(z.string()).optional(),
-  breakIn: z.array(
-    z.object({
-      day: z.number(),
-      do: z.string(),
-      check: z.string(),
-      on: daySchema,
-    }),
-  ),
-  lacing: lacingAdviceSchema,
-  care: z.array(z.string()),
-  stopAndCall: z.array(z.string()),
-  bringAlong: z.string(),
-  again: z.string().optional(),
-  caution: z.string(),
 });
 
 /** What every record says of a patient. */
@@ -261,6 +220,7 @@ export const pairPageSchema: z.ZodType<PairPage> = z.object({
   strengths: z.partialRecord(keySchema<SignId>(SIGNS), z.number()).optional(),
   forerunners: z.array(pairRecordSchema),
   photographs: z.array(photographRecordSchema),
+  breakIn: breakInInputSchema.nullable(),
 });
 
 export const visitSummarySchema: z.ZodType<VisitSummary> = z.object({
@@ -299,6 +259,8 @@ export const todayKindSchema: z.ZodType<TodayKind> = z.enum([
   'visit-open',
   'pair-overdue',
   'review-due',
+  'stop-wearing',
+  'refit-due',
   'pair-in-window',
 ]);
 

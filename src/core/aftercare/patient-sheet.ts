@@ -1,20 +1,35 @@
+import type { BreakInInput, BreakInPlan } from '../break-in/plan';
 import { addDays } from '../calendar/days';
 import { type AtRiskCategory, REVIEW_MONTHS } from '../examination/at-risk-category';
 import { SIDES, type Side } from '../findings/finding-kinds';
 import type { ClinicalPicture } from '../findings/picture';
-import { type LacingAdvice, lacingAdvice } from '../fitting/lacing';
 import type { TryOn } from '../fitting/try-on';
+import type { FoundCauses } from '../hot-spot/found';
+import type { ShoeEyelets } from '../lacing/eyelets';
+import type { LaceKind } from '../lacing/laces';
+import { isLacedGently, lacingNeeds } from '../lacing/needs';
+import { planLacing } from '../lacing/plan';
 import type { Specification } from '../prescribe/engine/specification';
-import { acceptsEverything, targetInWords } from '../prescribe/explain/in-words';
 import { liftStages, liftStagesInWords } from '../prescribe/explain/lift-stages';
-import { SHEET_CAUTION, STOP_AND_CALL } from '../safety/cautions';
-import { type FeatureValues, featureOf } from '../shoe/features';
-import { type BreakInStep, breakInPlan } from './break-in';
+import type { FeatureValues } from '../shoe/features';
+import { roomWished } from '../sizing/size-wish';
+import { dayIn, type Language, type Say, sayIn } from '../texts/say';
+import { breakInWords, type SheetBreakIn } from './break-in-words';
+import { lacingWords, type SheetLacing } from './lacing-words';
+import { type SheetPoint, sheetPoints } from './points';
+import { skinWords } from './skin-words';
 
-/** Everything a patient takes home, in plain words; dates are days from hand-over and calendar days. */
+/**
+ * Everything a patient takes home, as it was said on the day of the hand-over and in the patient's language: screen, print and
+ * PDF show the same one.
+ */
 export interface PatientSheet {
+  edition: 2;
+  language: Language;
   patient: string;
   clinic: string;
+  /** The clinic's number; empty where it stated none. */
+  phone: string;
   shoe: string;
   size: string;
   startedOn: string;
@@ -22,24 +37,30 @@ export interface PatientSheet {
   /** Null where nothing can be said: how much it is used is not known. */
   replaceBetween: { from: string; to: string } | null;
   startNextOn: string | null;
-  features: { what: string; wanted: string; why: string }[];
   values: FeatureValues;
+  points: SheetPoint[];
+  roomMm: { least: number; most: number };
   howItFits: string[];
   /** What was changed on the pair for this patient. */
-  changes?: string[];
-  breakIn: (BreakInStep & { on: string })[];
-  lacing: LacingAdvice;
+  changes: string[];
+  lacing: SheetLacing;
+  breakIn: SheetBreakIn;
+  skin: string[];
   care: string[];
+  dates: string[];
   stopAndCall: string[];
-  bringAlong: string;
-  /** Whether the next pair may be bought without coming in; absent on older sheets. */
-  again?: string;
+  /** Whether the next pair may be bought without coming in. */
+  again: string | null;
+  /** What to feel for in a shop. */
+  shop: string[];
   caution: string;
 }
 
 export interface SheetInput {
+  language?: Language;
   patient: string;
   clinic: string;
+  phone: string;
   shoe: string;
   size: string;
   startedOn: string;
@@ -47,14 +68,20 @@ export interface SheetInput {
   specification: Specification;
   values: FeatureValues;
   tryOn: TryOn | null;
+  /** What leads to hot spots, as the visit found it. */
+  found?: Readonly<Record<Side, FoundCauses>>;
   changes?: readonly string[];
-  category: AtRiskCategory | null;
   usualMinutes: number;
+  eyelets: ShoeEyelets;
+  laces: LaceKind;
   windowDays: { q10: number; q90: number } | null;
   startNextDay: number | null;
   /** Whether the same may be bought again unseen. */
   again?: string;
   reviewOn: string;
+  breakIn: { input: BreakInInput; plan: BreakInPlan; isMuchSofter: boolean };
+  /** Until when it may go back, where it may. */
+  returnBy: string | null;
 }
 
 /** Weeks to the next review: two after a hand-over, and never later than the at-risk category allows. */
@@ -63,9 +90,6 @@ export function reviewDay(startedOn: string, category: AtRiskCategory | null): s
   return addDays(startedOn, Math.min(14, latest));
 }
 
-/** Most telling features on one page. */
-const FEATURES_ON_SHEET = 6;
-
 function liftPlan(specification: Specification, side: Side): string[] {
   const plan = liftStagesInWords(liftStages(specification, side));
   return plan === ''
@@ -73,85 +97,103 @@ function liftPlan(specification: Specification, side: Side): string[] {
     : [`Your ${side} leg is raised ${plan}. Go on to the next when you no longer notice the one you have.`];
 }
 
-/** The patient's sheet as a value; screen, print and PDF show the same one. */
+/** When to come back and when it is used up, in days that the patient can read. */
+function dateLines(
+  {
+    reviewOn,
+    replaceBetween,
+    startNextOn,
+    language,
+  }: Pick<PatientSheet, 'reviewOn' | 'replaceBetween' | 'startNextOn' | 'language'>,
+  say: Say,
+): string[] {
+  const day = (on: string) => dayIn(language, on);
+  return [
+    say('dates.review', { on: day(reviewOn) }),
+    replaceBetween && startNextOn
+      ? say('dates.used-up', {
+          from: day(replaceBetween.from),
+          to: day(replaceBetween.to),
+          next: day(startNextOn),
+        })
+      : say('dates.unknown'),
+    say('dates.bring'),
+  ];
+}
+
+/** From here a heel counter is firm, on its scale of five. */
+const FIRM_COUNTER = 3.5;
+
+/** The patient's sheet as a value. */
 export function patientSheet(input: SheetInput): PatientSheet {
-  const { picture, specification, startedOn } = input;
-  const oldDrop = picture.body.oldPairDrop;
-  const drop = input.values.drop;
-  const atRisk = (input.category ?? 0) >= 1;
-  const steps = breakInPlan({
-    atRisk,
-    dropChangeMm: typeof oldDrop === 'number' && typeof drop === 'number' ? drop - oldDrop : null,
-    towardMinimal: input.values.category === 'minimal' && picture.body.oldPairCategory !== 'minimal',
-    usualMinutes: input.usualMinutes,
-    beginner: picture.body.experience === 'new',
-    eventAhead: picture.body.eventAhead === 'short' || picture.body.eventAhead === 'long',
-    prosthesisNew: typeof picture.body.prosthesisMonths === 'number' && picture.body.prosthesisMonths < 3,
-  });
-  const changes = [...(input.changes ?? []), ...SIDES.flatMap((side) => liftPlan(specification, side))];
-  const features = specification.targets
-    .filter((target) => !acceptsEverything(target))
-    .map((target) => {
-      const leading = target.pushes
-        .filter((push) => push.setAside === undefined)
-        .toSorted((a, b) => (b.weight || 8) - (a.weight || 8))[0];
-      return { target, leading };
-    })
-    .filter(({ leading }) => leading !== undefined)
-    .toSorted(
-      (a, b) => b.target.firmness - a.target.firmness || (b.leading!.weight || 8) - (a.leading!.weight || 8),
-    )
-    .slice(0, FEATURES_ON_SHEET)
-    .map(({ target, leading }) => ({
-      what: featureOf(target.feature).plain,
-      wanted: targetInWords(target),
-      why: leading!.because,
-    }));
-  return {
-    patient: input.patient,
-    clinic: input.clinic,
-    shoe: input.shoe,
-    size: input.size,
-    startedOn,
+  const { language = 'en', picture, specification, startedOn, values, tryOn, eyelets } = input;
+  const say = sayIn(language);
+  const room = roomWished(specification);
+  const roomMm = { least: Math.round(room.least), most: Math.round(room.most) };
+  const lacingOf = (side: Side) =>
+    planLacing(lacingNeeds(picture, side, tryOn, input.found?.[side]), eyelets, isLacedGently(picture, side));
+  const dates = {
+    language,
     reviewOn: input.reviewOn,
     replaceBetween: input.windowDays && {
       from: addDays(startedOn, input.windowDays.q10),
       to: addDays(startedOn, input.windowDays.q90),
     },
     startNextOn: input.startNextDay === null ? null : addDays(startedOn, input.startNextDay),
-    features,
-    values: input.values,
-    howItFits: [
-      'Standing, about a thumb’s width is free in front of your longest toe.',
-      'The sides meet your foot without bulging over the sole; your toes can spread.',
-      'Your heel stays in place when you walk uphill or stand on tip-toe.',
-    ],
-    ...(changes.length > 0 ? { changes } : {}),
-    breakIn: steps.map((step) => ({ ...step, on: addDays(startedOn, step.day) })),
-    lacing: lacingAdvice(
-      picture,
-      typeof input.values.closure === 'string' ? input.values.closure : undefined,
-      input.tryOn,
+  };
+  return {
+    edition: 2,
+    ...dates,
+    patient: input.patient,
+    clinic: input.clinic,
+    phone: input.phone,
+    shoe: input.shoe,
+    size: input.size,
+    startedOn,
+    values,
+    points: sheetPoints(specification, say),
+    roomMm,
+    howItFits: [say('fit.room', roomMm), say('fit.sides'), say('fit.heel')],
+    changes: [...(input.changes ?? []), ...SIDES.flatMap((side) => liftPlan(specification, side))],
+    lacing: lacingWords(
+      {
+        closure: String(values.closure ?? 'laces'),
+        eyelets,
+        sides: { left: lacingOf('left'), right: lacingOf('right') },
+        laces: input.laces,
+        usualMinutes: input.usualMinutes,
+        handsAreWeak: picture.body.hands === 'pull' || picture.body.hands === 'weak',
+      },
+      say,
     ),
-    care: [
-      'Untie before you take them off. Kicking off tied shoes breaks the heel.',
-      'Thin wool or wicking socks, not cotton. Change them when wet.',
-      'Wet shoes: insoles out, air-dry, no heater, no tumble dryer.',
-      'Keep them for their purpose, and let them rest a day between long uses.',
-      `First use: ${startedOn}. Write it under the insole with a permanent pen.`,
+    breakIn: breakInWords(input.breakIn.plan, input.breakIn.input, {
+      say,
+      language,
+      returnBy: input.returnBy,
+      isMuchSofter: input.breakIn.isMuchSofter,
+    }),
+    skin: skinWords(picture, tryOn?.points ?? [], say),
+    care: (['untie', 'wet', 'rest', 'purpose', 'first-use'] as const).map((line) => say(`care.${line}`)),
+    dates: dateLines(dates, say),
+    stopAndCall: (['pain', 'skin', 'numb', 'fall'] as const).map((line) => say(`stop.${line}`)),
+    again: input.again ?? null,
+    shop: [
+      say('shop.bend'),
+      say('shop.twist'),
+      say('shop.heel', {
+        how: say(Number(values.heelCounter ?? 0) >= FIRM_COUNTER ? 'shop.heel.firm' : 'shop.heel.soft'),
+      }),
+      say('shop.table'),
     ],
-    stopAndCall: [...STOP_AND_CALL],
-    bringAlong: 'Bring this pair, and the old one, to every visit.',
-    ...(input.again === undefined ? {} : { again: input.again }),
-    caution: SHEET_CAUTION,
+    caution: say('caution'),
   };
 }
 
-/** When the pair will be used up, for the patient; where that cannot be said, what helps to say it. */
+/** When the pair will be used up, for whoever handed it over. */
 export const usedUpInWords = ({
   replaceBetween,
   startNextOn,
 }: Pick<PatientSheet, 'replaceBetween' | 'startNextOn'>): string =>
   replaceBetween && startNextOn
     ? `Start the next pair from ${startNextOn}. Likely used up between ${replaceBetween.from} and ${replaceBetween.to}.`
-    : 'Nobody can say yet when this pair will be used up: note how much you wear it, and bring that along.';
+    : 'Nobody can say yet when this pair will be used up: note how much it is worn.';

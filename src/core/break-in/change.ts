@@ -55,6 +55,11 @@ const difference = (from: FeatureValues, to: FeatureValues, id: keyof FeatureVal
   return typeof a === 'number' && typeof b === 'number' ? b - a : null;
 };
 
+/** From so many grades of cushioning on a pair is much softer than the last. Ours. */
+const MUCH_SOFTER = 1.5;
+export const isMuchSofter = (from: FeatureValues, to: FeatureValues): boolean =>
+  (difference(from, to, 'heelCushioning') ?? 0) >= MUCH_SOFTER;
+
 /** Beyond which size each axis begins to count: the largest first. What is not known of either pair is no change. */
 export function changesBetween({ from, to, newInsert, isBeginner }: ChangeInput): Change[] {
   const towardMinimal = to.category === 'minimal' && from.category !== 'minimal';

@@ -1,12 +1,9 @@
 import { halfSizes, testShoe, testSizing } from '@tests/fixtures/invented-shoe';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { breakInPlan } from '../aftercare/break-in';
-import { clinicalPicture } from '../examination/clinical-picture';
 import { readChange, readPainChange } from '../outcomes/real-change';
 import type { FeatureValues } from '../shoe/features';
 import { type FitContext, fitAdvice } from './fit-advice';
-import { lacingAdvice } from './lacing';
 import { fittingOutcome } from './outcome';
 import { type FootFit, orderDrift, type TryOn } from './try-on';
 import { wearingOrder } from './wearing-order';
@@ -191,57 +188,6 @@ describe('how a fitting ends', () => {
   it('the first pair is worn again after the last', () => {
     expect(wearingOrder(['A', 'B', 'D']).letters).toEqual(['A', 'B', 'D', 'A']);
     expect(wearingOrder(['A']).letters).toEqual(['A']);
-  });
-});
-
-describe('after-care', () => {
-  const input = {
-    atRisk: false,
-    dropChangeMm: 1,
-    towardMinimal: false,
-    usualMinutes: 60,
-    beginner: false,
-    eventAhead: false,
-    prosthesisNew: false,
-  };
-
-  it('never begins with a long outing', () => {
-    const plan = breakInPlan(input);
-    expect(plan[0]!.do).toMatch(/Indoors/);
-    expect(plan[1]!.do).toContain('30 minutes');
-  });
-
-  it('a change of drop over 4 mm takes weeks', () => {
-    expect(
-      Math.max(...breakInPlan({ ...input, dropChangeMm: 6 }).map((step) => step.day)),
-    ).toBeGreaterThanOrEqual(56);
-    expect(Math.max(...breakInPlan(input).map((step) => step.day))).toBeLessThan(21);
-  });
-
-  it('towards minimal who is new to the sport takes twice as long; who is not, does not', () => {
-    const last = (beginner: boolean, towardMinimal: boolean) =>
-      Math.max(...breakInPlan({ ...input, beginner, towardMinimal }).map((step) => step.day));
-    expect(last(true, true)).toBe(2 * last(false, true));
-    expect(last(true, false)).toBe(last(false, false));
-  });
-
-  it('an at-risk foot begins with 30 to 60 minutes and a skin check', () => {
-    const plan = breakInPlan({ ...input, atRisk: true });
-    expect(plan[0]!.do).toMatch(/30 to 60 minutes/);
-    expect(plan.every((step) => /skin|red/i.test(step.check))).toBe(true);
-  });
-
-  it('laces what the fitting found', () => {
-    const picture = clinicalPicture({ right: { bunion: 'mild' } });
-    expect(lacingAdvice(picture, 'laces', { model: 'a', right: { heelSlip: 'slight' } }).pattern).toBe(
-      'heel-lock',
-    );
-    expect(lacingAdvice(picture, 'laces', { model: 'a', left: { instep: 'presses' } }).pattern).toBe(
-      'window',
-    );
-    expect(lacingAdvice(picture, 'laces', null).pattern).toBe('skip-lowest');
-    expect(lacingAdvice(picture, 'hook-and-loop', null).pattern).toBe('no-lace');
-    expect(lacingAdvice(clinicalPicture(), 'laces', null).pattern).toBe('plain');
   });
 });
 

@@ -1,10 +1,7 @@
 import { halfSizes, testShoe, testSizing } from '@tests/fixtures/invented-shoe';
 import { describe, expect, it } from 'vitest';
-import { clinicalPicture } from '../examination/clinical-picture';
-import type { Findings } from '../findings/picture';
 import { insideLength } from '../sizing/start-size';
 import { type FitContext, fitAdvice, isStopped } from './fit-advice';
-import { lacingAdvice } from './lacing';
 import { fittingOutcome } from './outcome';
 import { halves, nextWidth, sizeThatFits } from './remedies';
 import { heelSlipOf, type TryOn } from './try-on';
@@ -96,37 +93,6 @@ describe('the pair as a whole', () => {
     expect(said([point('gapes')])).toEqual([]);
     expect(said([point('presses'), point('gapes')])).toHaveLength(1);
     expect(said([point('presses'), point('rubs')])[0]!.sentence).toMatch(/^Pressed or rubbed, /);
-  });
-});
-
-describe('lacing', () => {
-  const advice = (findings: Findings, tryOn: TryOn | null = null, closure = 'laces') =>
-    lacingAdvice(clinicalPicture(findings), closure, tryOn).pattern;
-
-  it.each(['left', 'right'] as const)('what is found on the %s foot is enough', (side) => {
-    expect(advice({ [side]: { swelling: 'changes' } })).toBe('parallel');
-    expect(advice({ [side]: { swelling: 'constant' } })).toBe('parallel');
-    expect(advice({ [side]: { bunion: 'moderate' } })).toBe('skip-lowest');
-    expect(advice({}, { ...pair, [side]: { instep: 'presses' } })).toBe('window');
-    expect(advice({}, { ...pair, [side]: { heelSlip: 'clear' } })).toBe('heel-lock');
-    expect(advice({}, { ...pair, [side]: { heelSlip: 'slight' } })).toBe('heel-lock');
-  });
-
-  it('nothing found and nothing felt: plain', () => {
-    expect(advice({ left: { swelling: 'none', bunion: 'none' }, right: { bunion: 'none' } })).toBe('plain');
-    expect(advice({}, { ...pair, left: { instep: 'right', heelSlip: 'none' } })).toBe('plain');
-  });
-
-  it('a slipping heel comes before the instep, the instep before swelling, swelling before the joint', () => {
-    const swollen: Findings = { left: { swelling: 'constant', bunion: 'severe' } };
-    expect(advice(swollen)).toBe('parallel');
-    expect(advice(swollen, { ...pair, right: { instep: 'presses' } })).toBe('window');
-    expect(advice(swollen, { ...pair, right: { instep: 'presses', heelSlip: 'slight' } })).toBe('heel-lock');
-  });
-
-  it('a pair without laces is not laced; one with an extra eyelet is', () => {
-    expect(advice({ left: { swelling: 'constant' } }, null, 'straps')).toBe('no-lace');
-    expect(advice({ left: { swelling: 'constant' } }, null, 'laces-extra-eyelet')).toBe('parallel');
   });
 });
 

@@ -1,3 +1,5 @@
+import type { FeatureValues } from '../shoe/features';
+
 /** Of one shoe: the side of the big toe, and the other. */
 export type LaceSide = 'inner' | 'outer';
 export const LACE_SIDES = ['inner', 'outer'] as const;
@@ -23,6 +25,12 @@ export interface ShoeEyelets {
 export const USUAL_PAIRS = 6;
 export const FEWEST_PAIRS = 2;
 export const MOST_PAIRS = 12;
+
+/** Eyelets of a shoe whose pairs were counted, or not. */
+export const eyeletsOf = (features: FeatureValues, pairs = USUAL_PAIRS): ShoeEyelets => ({
+  zones: [pairs],
+  extra: features.closure === 'laces-extra-eyelet',
+});
 
 export const pairsOf = ({ zones }: ShoeEyelets): number => zones.reduce((sum, pairs) => sum + pairs, 0);
 

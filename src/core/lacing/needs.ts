@@ -3,6 +3,8 @@ import { atRiskCategory } from '../examination/at-risk-category';
 import type { Side } from '../findings/finding-kinds';
 import { type ClinicalPicture, NOT_EXAMINED } from '../findings/picture';
 import type { TryOn } from '../fitting/try-on';
+import type { SpotPlace } from '../hot-spot/causes';
+import type { FoundCauses } from '../hot-spot/found';
 
 /** What a foot asks of its lacing. */
 export const LACING_NEEDS = [
@@ -49,13 +51,26 @@ function instepShare(picture: ClinicalPicture, side: Side, tryOn: TryOn | null):
 }
 
 /** What the findings and the fitting ask of the lacing of one foot. Common practice (handbook 07); what is read from where is ours. */
-export function lacingNeeds(picture: ClinicalPicture, side: Side, tryOn: TryOn | null): LacingNeed[] {
+export function lacingNeeds(
+  picture: ClinicalPicture,
+  side: Side,
+  tryOn: TryOn | null,
+  found: FoundCauses = {},
+): LacingNeed[] {
   const foot = picture[side];
   const fit = tryOn?.[side];
   const has = <T>(list: readonly T[] | typeof NOT_EXAMINED, value: T) =>
     list !== NOT_EXAMINED && list.includes(value);
+  const causes = Object.values(found);
+  /** What rubs somewhere speaks for itself only until it was looked into. */
+  const rubs = (place: SpotPlace) => has(foot.rubbedAt, place) && found[place] === undefined;
   const needs: LacingNeed[] = [];
-  if (fit?.heelSlip === 'slight' || fit?.heelSlip === 'clear' || has(foot.rubbedAt, 'heel-back'))
+  if (
+    fit?.heelSlip === 'slight' ||
+    fit?.heelSlip === 'clear' ||
+    rubs('heel-back') ||
+    causes.includes('heel-slips')
+  )
     needs.push({ kind: 'heel-slips' });
   const share = instepShare(picture, side, tryOn);
   if (share !== null) needs.push({ kind: 'instep-pressed', share });
@@ -67,11 +82,13 @@ export function lacingNeeds(picture: ClinicalPicture, side: Side, tryOn: TryOn |
         of === side && kind !== 'gapes' && (site === 'bunion' || site === 'big-toe'),
     );
   if (joint) needs.push({ kind: 'big-toe-joint', isLarge: foot.bunion === 'severe' });
-  if (fit?.widthFit === 'tight' || has(foot.rubbedAt, 'outer-edge')) needs.push({ kind: 'forefoot-tight' });
+  if (fit?.widthFit === 'tight' || rubs('outer-edge') || causes.includes('too-narrow'))
+    needs.push({ kind: 'forefoot-tight' });
   if (has(foot.skin, 'nail')) needs.push({ kind: 'big-toe-nail' });
   else if (has(foot.rubbedAt, 'toe-tips')) needs.push({ kind: 'other-nails' });
   if (foot.swelling === 'changes' || foot.swelling === 'constant') needs.push({ kind: 'swells' });
-  if (has(foot.rubbedAt, 'ball') && fit?.widthFit !== 'tight') needs.push({ kind: 'slides-forward' });
+  if ((rubs('ball') && fit?.widthFit !== 'tight') || causes.includes('slides-forward'))
+    needs.push({ kind: 'slides-forward' });
   return needs;
 }
 

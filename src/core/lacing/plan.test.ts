@@ -203,6 +203,16 @@ describe('what is read from findings and fitting', () => {
     ]);
   });
 
+  it('a rub that was looked into asks for what leads to it, and no longer for what it looks like', () => {
+    const rubbed = clinicalPicture({ left: { rubbedAt: ['heel-back'] } });
+    const of = (found: Parameters<typeof lacingNeeds>[3]) =>
+      lacingNeeds(rubbed, 'left', null, found).map(({ kind }) => kind);
+    expect(of({})).toEqual(['heel-slips']);
+    expect(of({ 'heel-back': 'heel-slips' })).toEqual(['heel-slips']);
+    expect(of({ 'heel-back': 'collar' })).toEqual([]);
+    expect(of({ 'heel-back': 'collar', 'toe-tips': 'slides-forward' })).toEqual(['slides-forward']);
+  });
+
   it('what was felt at the fitting counts, and a marked place says where the window lies', () => {
     const at = (y: number) =>
       lacingNeeds(clinicalPicture({}), 'left', {

@@ -1,6 +1,6 @@
 import { z } from 'zod';
+import { isoDay } from '../calendar/iso-day';
 import { keySchema } from '../tables/key-schema';
-import { isoDay } from '../visit/iso-day';
 
 export const PHOTOGRAPH_KINDS = {
   rear: 'from behind, on a table',

@@ -10,17 +10,20 @@ import {
 } from '../body-map/mark';
 import { siteSchema } from '../body-map/site-schema';
 import { VIEWS, type View } from '../body-map/sites';
+import { breakInSchoolSchema } from '../break-in/schema';
+import { isoDay } from '../calendar/iso-day';
 import { KNEE_BEND_METHODS, type KneeBendMethod } from '../examination/gait/knee-bend';
 import { GAIT_EVENTS, type GaitEvent } from '../examination/gait/readings';
 import { FINDINGS } from '../findings/findings';
 import { findingsSchema } from '../findings/schema';
+import { hotSpotSchema } from '../hot-spot/schema';
+import { LACE_KINDS, type LaceKind } from '../lacing/laces';
 import { decisionSchema, scenarioSchema, schoolSchema, setAsideSchema } from '../prescribe/engine/schema';
 import { ANKLE_QUESTIONS, type AnkleQuestion } from '../safety/ankle-injury-rules';
 import { WARNING_ACTIONS, WARNING_SIGNS } from '../safety/warning-signs';
 import { benchAnswersSchema } from '../shoe/bench/bench-schema';
 import { keySchema } from '../tables/key-schema';
 import { keysOf } from '../tables/keys-of';
-import { isoDay } from './iso-day';
 import { SAVED_STEPS, type SavedStep, type StepState } from './steps';
 import { candidatesSchema, modificationSchema, tryOnsSchema } from './try-on-schema';
 import { oldPairSchema, pairsBeforeSchema } from './worn-pairs-schema';
@@ -92,6 +95,11 @@ export const handOverSchema = z.strictObject({
   madeOn: isoDay.optional(),
   batch: z.string().trim().max(60, 'Use at most 60 letters.').optional(),
   modifications: z.array(modificationSchema).max(12).optional(),
+  /** How it is broken in; the clinic's way where nothing is said. */
+  breakIn: breakInSchoolSchema.optional(),
+  /** Eyelet pairs, and which kind of lace. */
+  eyeletPairs: z.int().min(2, 'At least two pairs.').max(12, 'Up to twelve pairs.').optional(),
+  laces: keySchema<LaceKind>(LACE_KINDS).optional(),
   note: note.optional(),
 });
 
@@ -215,6 +223,7 @@ export const STEP_CONTENT = {
     findings: findingsSchema,
     marks: marks(skinMark),
     swelling: z.array(swellingReadingSchema).max(60).optional(),
+    hotSpots: z.array(hotSpotSchema).max(20).optional(),
     /** Girths up each leg for its volume, ankle first. */
     girthLadder: z
       .strictObject({

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { siteSchema } from '../body-map/site-schema';
 import { VIEWS, type View } from '../body-map/sites';
+import { isoDay } from '../calendar/iso-day';
 import { FINDINGS } from '../findings/findings';
 import type { PushOff } from '../fitting/push-off';
 import { MOST_EARLIER } from '../fitting/sizes';
@@ -17,7 +18,6 @@ import {
 import { MODIFICATIONS, type ModificationKind } from '../orders/order';
 import { INSERTS, MEASURED, SOCKS } from '../sizing/size-wish';
 import { keySchema } from '../tables/key-schema';
-import { isoDay } from './iso-day';
 
 const one = <T extends string>(...values: [T, ...T[]]) => z.enum(values).optional();
 const note = z.string().max(2000);

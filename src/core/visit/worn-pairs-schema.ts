@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { isoDay } from '../calendar/iso-day';
 import { BAD, type BadId, GOOD, type GoodId } from '../history/before';
 import { featureValuesSchema } from '../shoe/bench/bench-schema';
 import { FEATURES } from '../shoe/features';
@@ -6,7 +7,6 @@ import { keySchema } from '../tables/key-schema';
 import { CLOCK_OF_USE, type Use } from '../wear/clocks';
 import { ERRANDS, type Errands, type HeelKind, INSERTS } from '../wear/old-pair';
 import { midsoleSchema, signAnswersSchema, soleMarksSchema, wearMapSchema } from '../wear/worn-schema';
-import { isoDay } from './iso-day';
 
 /** A pair of earlier years that served or failed, with what its model had on the day on which it was named. */
 export const pairBeforeSchema = z.strictObject({

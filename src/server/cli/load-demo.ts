@@ -226,6 +226,8 @@ async function addPatient(
         ended_because: handOver.endedBecause,
         body_mass_kg: persona.findings.body?.bodyMass ?? null,
         racing: handOver.racing,
+        break_in: handOver.endedOn === null ? JSON.stringify(handOver.breakIn) : null,
+        break_in_state: handOver.endedOn === null ? 'going' : null,
       })
       .returning('id')
       .executeTakeFirstOrThrow();

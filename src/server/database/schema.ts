@@ -2,6 +2,9 @@ import type { Generated, JSONColumnType } from 'kysely';
 import type { Area, AuditAction, MailState, PersonState, TokenAccess } from '@/contract/people-schema';
 import type { Role } from '@/contract/routes';
 import type { PatientSheet } from '@/core/aftercare/patient-sheet';
+import type { BreakInState, Felt } from '@/core/break-in/answers';
+import type { BreakInInput } from '@/core/break-in/plan';
+import type { BreakInSchool } from '@/core/break-in/schools';
 import type { BoxLabel, ModelStatus, Stock } from '@/core/catalogue/model';
 import type { ConsentKind, ConsentWay } from '@/core/contact/consent';
 import type { ContactWay } from '@/core/contact/reach';
@@ -43,6 +46,8 @@ export interface Database {
     school: Generated<SchoolChoice>;
     life_school: Generated<LifeSchool>;
     bring_in: Generated<BringIn>;
+    phone: Generated<string>;
+    break_in_school: Generated<BreakInSchool>;
     formats: JSONColumnType<Partial<Formats>, string | undefined, string>;
     second_factor_required: Generated<boolean>;
     retention: JSONColumnType<Retention, string | undefined, string>;
@@ -324,7 +329,21 @@ export interface Database {
     window_from: string | null;
     window_middle: string | null;
     window_to: string | null;
+    break_in: JSONColumnType<BreakInInput> | null;
+    break_in_state: BreakInState | null;
     modifications: JSONColumnType<readonly Modification[], string | undefined, string>;
+  };
+  outing_answer: {
+    clinic_id: string;
+    id: Generated<string>;
+    pair_id: string;
+    answered_on: string;
+    felt: Felt;
+    gait_changed: Generated<boolean>;
+    marks: Generated<boolean>;
+    note: Generated<string>;
+    made_by: string;
+    made_at: Generated<Date>;
   };
   hand_over: {
     clinic_id: string;

@@ -1,7 +1,9 @@
 import { createRequire } from 'node:module';
 import {
+  Circle,
   Document,
   Font,
+  G,
   Line,
   Page,
   Path,
@@ -11,9 +13,14 @@ import {
   Text,
   View,
 } from '@react-pdf/renderer';
-import { type PatientSheet, usedUpInWords } from '@/core/aftercare/patient-sheet';
-import type { Drawing, DrawnPart } from '@/core/shoe/drawing/part';
+import type { LacedShoe } from '@/core/aftercare/lacing-words';
+import type { PatientSheet } from '@/core/aftercare/patient-sheet';
+import { lacingDrawing } from '@/core/lacing/drawing';
+import type { ShoeEyelets } from '@/core/lacing/eyelets';
+import { callouts } from '@/core/shoe/drawing/callouts';
+import type { Drawing, DrawnPart, Point } from '@/core/shoe/drawing/part';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
+import { dayIn, type Say, sayIn } from '@/core/texts/say';
 
 const require = createRequire(import.meta.url);
 const face = (name: string) => require.resolve(`@fontsource/${name}.woff`);
@@ -36,8 +43,10 @@ function registerFaces(): void {
   registered = true;
 }
 
+const INK = '#231d15';
+
 const styles = StyleSheet.create({
-  page: { padding: 36, fontFamily: 'text', fontSize: 9.5, lineHeight: 1.35, color: '#231d15' },
+  page: { padding: 30, fontFamily: 'text', fontSize: 9, lineHeight: 1.3, color: INK },
   title: { fontFamily: 'display', fontWeight: 600, fontSize: 19, lineHeight: 1.2 },
   head: { fontFamily: 'display', fontWeight: 600, fontSize: 11.5, marginTop: 7, marginBottom: 2 },
   strong: { fontWeight: 600 },
@@ -63,9 +72,9 @@ const FILL: Record<DrawnPart['kind'], string | null> = {
   band: null,
 };
 
-function Shoe({ drawing }: { drawing: Drawing }) {
+function Shoe({ drawing, numbers }: { drawing: Drawing; numbers: readonly Point[] }) {
   return (
-    <Svg viewBox={drawing.viewBox.join(' ')} style={{ height: 92 }}>
+    <Svg viewBox={drawing.viewBox.join(' ')} style={{ height: 120 }}>
       {drawing.parts.map((part) => (
         <Path
           key={part.id}
@@ -76,73 +85,210 @@ function Shoe({ drawing }: { drawing: Drawing }) {
         />
       ))}
       <Line x1={0} y1={14} x2={drawing.viewBox[2] - 66} y2={14} stroke="#4b4132" strokeWidth={0.8} />
+      {numbers.map(([x, y], at) => (
+        <G key={`${x} ${y}`}>
+          <Circle cx={x} cy={y} r={8} fill="#ffffff" stroke={INK} strokeWidth={1} />
+          <Text
+            x={x - (at > 8 ? 6 : 3)}
+            y={y + 3.8}
+            style={{ fontFamily: 'text', fontWeight: 600, fontSize: 11 }}
+            fill={INK}
+          >
+            {at + 1}
+          </Text>
+        </G>
+      ))}
     </Svg>
   );
 }
 
-const List = ({ items }: { items: readonly string[] }) => (
+const LACE_WIDTH = { easy: 2.2, snug: 3.2, firm: 4.4 } as const;
+
+/** The same lacing as on the screen, by the same drawing. */
+function Laced({ shoe, eyelets, say }: { shoe: LacedShoe; eyelets: ShoeEyelets; say: Say }) {
+  const drawing = lacingDrawing(shoe.side, eyelets, shoe.lacing);
+  const { width, height } = drawing;
+  const word = (x: number, y: number, text: string, size: number) => (
+    <Text
+      key={`${x} ${y} ${text}`}
+      x={x - (text.length * size) / 4}
+      y={y}
+      style={{ fontFamily: 'text', fontSize: size }}
+      fill={INK}
+    >
+      {text}
+    </Text>
+  );
+  return (
+    <Svg viewBox={`0 0 ${width} ${height}`} style={{ width: 96, height: (96 * height) / width }}>
+      <Path d={drawing.tongue} fill="#dfd5c3" stroke="#4b4132" strokeWidth={1} />
+      {drawing.laces.map(({ from, to, d, end, tension }) => (
+        <G key={`${from.side} ${from.row} ${to.side} ${to.row}`}>
+          <Path d={d} fill="none" stroke="#ffffff" strokeWidth={LACE_WIDTH[tension] + 2.6} />
+          <Path d={d} fill="none" stroke={INK} strokeWidth={LACE_WIDTH[tension]} />
+          {end === 1 ? (
+            <Path d={d} fill="none" stroke="#ffffff" strokeWidth={LACE_WIDTH[tension] - 1.6} />
+          ) : null}
+        </G>
+      ))}
+      {drawing.extras.map(({ d, kind }) => (
+        <Path
+          key={d}
+          d={d}
+          fill="none"
+          stroke={INK}
+          strokeWidth={kind === 'through-loop' ? 2.2 : 1.6}
+          {...(kind === 'through-loop' ? { strokeDasharray: '4 2' } : {})}
+        />
+      ))}
+      {drawing.twists.map(({ x, y }) => (
+        <G key={`${x} ${y}`}>
+          <Circle cx={x} cy={y} r={6} fill="#ffffff" stroke={INK} strokeWidth={1.4} />
+          {word(x, y + 3, '2×', 8)}
+        </G>
+      ))}
+      {drawing.eyelets.map(({ at, x, y, label, isUsed }) => (
+        <G key={`${at.side} ${at.row}`}>
+          <Circle cx={x} cy={y} r={3.4} fill={isUsed ? INK : '#ffffff'} stroke={INK} strokeWidth={1} />
+          {word(x + Math.sign(x - width / 2) * 12, y + 3, label, 8.5)}
+        </G>
+      ))}
+      {(['inner', 'outer'] as const).map((side) =>
+        word(drawing.sides[side].x, drawing.sides[side].y, say(`lacing.${side}`), 8),
+      )}
+    </Svg>
+  );
+}
+
+const List = ({ items, numbered = false }: { items: readonly string[]; numbered?: boolean }) => (
   <View>
-    {items.map((item) => (
-      <Text key={item}>– {item}</Text>
+    {items.map((item, at) => (
+      <Text key={item}>{`${numbered ? `${at + 1}.` : '–'} ${item}`}</Text>
     ))}
   </View>
 );
 
-/** The patient's sheet as one PDF page, from the same value and the same drawing as the screen. */
+function Part({ title, items }: { title: string; items: readonly string[] }) {
+  return (
+    <View>
+      <Text style={styles.head}>{title}</Text>
+      <List items={items} />
+    </View>
+  );
+}
+
+function Lacing({ sheet: { lacing }, say }: { sheet: PatientSheet; say: Say }) {
+  if (lacing.kind === 'closure') return <Part title={say('closure.title')} items={lacing.steps} />;
+  return (
+    <View>
+      <Text style={styles.head}>{say('lacing.title')}</Text>
+      {lacing.shoes.map((shoe) => (
+        <View key={shoe.label} style={{ flexDirection: 'row', gap: 8 }} wrap={false}>
+          <Laced shoe={shoe} eyelets={lacing.eyelets} say={say} />
+          <View style={styles.column}>
+            <Text style={styles.strong}>{shoe.label}</Text>
+            {shoe.because.map((line) => (
+              <Text key={line}>{line}</Text>
+            ))}
+            <List items={shoe.steps} numbered />
+          </View>
+        </View>
+      ))}
+      <Text style={styles.faint}>{say('lacing.view')}</Text>
+      {lacing.after.map((line) => (
+        <Text key={line}>{line}</Text>
+      ))}
+    </View>
+  );
+}
+
+function BreakIn({ sheet: { breakIn, language }, say }: { sheet: PatientSheet; say: Say }) {
+  return (
+    <View>
+      <Text style={styles.head}>{say('break-in.title')}</Text>
+      {breakIn.weeks.map((week) => (
+        <View key={week.from} style={{ flexDirection: 'row', gap: 6 }} wrap={false}>
+          <View style={{ width: 84 }}>
+            <Text style={styles.strong}>{week.label}</Text>
+            <Text style={styles.faint}>{dayIn(language, week.from)}</Text>
+            <View style={{ height: 5, border: '0.6pt solid #857760' }}>
+              <View
+                style={{ height: 4, width: `${Math.round(week.share * 100)}%`, backgroundColor: '#0c5960' }}
+              />
+            </View>
+          </View>
+          <Text style={styles.column}>{week.text}</Text>
+        </View>
+      ))}
+      <List items={breakIn.lines} />
+    </View>
+  );
+}
+
+/** Sizes of type, largest first: the first with which all stands on one page is taken. */
+const SIZES_PT = [10, 9.5, 9, 8.5, 8] as const;
+const pagesIn = (pdf: Buffer): number => pdf.toString('latin1').match(/\/Type \/Page\b/g)?.length ?? 0;
+
+/** The patient's sheet as PDF, from the same value and the same drawings as the screen; on one page, in type as large as fits. */
 export async function sheetPdf(sheet: PatientSheet): Promise<Buffer> {
   registerFaces();
+  let pdf = await rendered(sheet, SIZES_PT[0]);
+  for (const size of SIZES_PT.slice(1)) {
+    if (pagesIn(pdf) <= 1) break;
+    pdf = await rendered(sheet, size);
+  }
+  return pdf;
+}
+
+function rendered(sheet: PatientSheet, fontSize: number): Promise<Buffer> {
+  const say = sayIn(sheet.language);
+  const numbered = sheet.points.flatMap(({ feature }) => (feature === null ? [] : [feature]));
   return renderToBuffer(
-    <Document title={`Shoe sheet for ${sheet.patient}`} author={sheet.clinic} language="en">
-      <Page size="A4" style={styles.page}>
+    <Document title={say('title', { shoe: sheet.shoe })} author={sheet.clinic} language={sheet.language}>
+      <Page size="A4" style={{ ...styles.page, fontSize }}>
         <Text style={styles.faint}>
-          {sheet.clinic} · for {sheet.patient} · {sheet.startedOn}
+          {`${sheet.clinic} · ${say('for', { patient: sheet.patient, on: dayIn(sheet.language, sheet.startedOn) })}`}
         </Text>
-        <Text style={styles.title}>Your shoe: {sheet.shoe}</Text>
-        <Text>Size {sheet.size}</Text>
-        <Shoe drawing={sideProfile(sheet.values)} />
+        <Text style={styles.title}>{say('title', { shoe: sheet.shoe })}</Text>
+        <Text>{say('size', { size: sheet.size })}</Text>
+        <View style={styles.columns}>
+          <View style={{ flex: 1.2 }}>
+            <Shoe drawing={sideProfile(sheet.values)} numbers={callouts(numbered, sheet.values)} />
+          </View>
+          <View style={styles.column}>
+            <Text style={styles.head}>{say('why.title')}</Text>
+            {sheet.points.length === 0 && <Text>{say('why.none')}</Text>}
+            <List items={sheet.points.map(({ text }) => text)} numbered />
+          </View>
+        </View>
         <View style={styles.columns}>
           <View style={styles.column}>
-            <Text style={styles.head}>Why this shoe</Text>
-            {sheet.features.map((feature) => (
-              <Text key={feature.what}>
-                <Text style={styles.strong}>{`${feature.what}: ${feature.wanted}. `}</Text>
-                {feature.why}
-              </Text>
-            ))}
-            <Text style={styles.head}>How it should fit</Text>
-            <List items={sheet.howItFits} />
-            {sheet.changes && (
-              <>
-                <Text style={styles.head}>Changed for you</Text>
-                <List items={sheet.changes} />
-              </>
-            )}
-            <Text style={styles.head}>Lacing: {sheet.lacing.name}</Text>
-            <Text>
-              {sheet.lacing.how} ({sheet.lacing.because})
-            </Text>
+            <Part title={say('fit.title')} items={sheet.howItFits} />
+            <View
+              style={{ height: 7, marginTop: 3, width: `${sheet.roomMm.most}mm`, backgroundColor: '#0c5960' }}
+            />
+            <Text style={styles.faint}>{say('fit.ruler', sheet.roomMm)}</Text>
+            <Lacing sheet={sheet} say={say} />
           </View>
           <View style={styles.column}>
-            <Text style={styles.head}>Breaking in</Text>
-            {sheet.breakIn.map((step) => (
-              <Text key={step.on + step.do}>
-                <Text style={styles.strong}>{step.on} </Text>
-                {step.do} {step.check}
-              </Text>
-            ))}
-            <Text style={styles.head}>Dates</Text>
-            <Text>Come back on {sheet.reviewOn}.</Text>
-            <Text>{usedUpInWords(sheet)}</Text>
-            <Text style={styles.head}>Socks and care</Text>
-            <List items={sheet.care} />
+            <BreakIn sheet={sheet} say={say} />
+            <Part title={say('socks.title')} items={sheet.skin} />
+            <Part
+              title={say('dates.title')}
+              items={[...sheet.dates, ...(sheet.again ? [sheet.again] : [])]}
+            />
+            {sheet.changes.length > 0 && <Part title={say('changes.title')} items={sheet.changes} />}
+            <Part title={say('care.title')} items={sheet.care} />
+            {sheet.shop.length > 0 && <Part title={say('shop.title')} items={sheet.shop} />}
           </View>
         </View>
-        <View style={styles.warn}>
-          <Text style={styles.strong}>Stop wearing them and call us, or urgent care, if you notice:</Text>
+        <View style={styles.warn} wrap={false}>
+          <Text style={styles.strong}>{say('stop.title')}</Text>
           <List items={sheet.stopAndCall} />
+          {sheet.phone !== '' && (
+            <Text style={styles.strong}>{say('stop.call', { phone: sheet.phone })}</Text>
+          )}
         </View>
-        <Text style={{ marginTop: 5 }}>{sheet.bringAlong}</Text>
-        {sheet.again && <Text>{sheet.again}</Text>}
         <Text style={styles.caution}>{sheet.caution}</Text>
       </Page>
     </Document>,

@@ -1,4 +1,4 @@
-import type { Drawing } from '@/core/shoe/drawing/part';
+import type { Drawing, Point } from '@/core/shoe/drawing/part';
 import type { FeatureId } from '@/core/shoe/features';
 
 interface Props {
@@ -7,11 +7,13 @@ interface Props {
   lit?: ReadonlySet<FeatureId>;
   /** Millimetre ruler along the ground. */
   ruler?: boolean;
+  /** Places that are numbered from 1, in millimetres of the drawing. */
+  numbers?: readonly Point[];
   className?: string;
 }
 
 /** A computed drawing on the page: parts, measures and, for the profile, a ruler. */
-export function ShoeDrawing({ drawing, lit, ruler = false, className = '' }: Props) {
+export function ShoeDrawing({ drawing, lit, ruler = false, numbers = [], className = '' }: Props) {
   const [x, y, width, height] = drawing.viewBox;
   return (
     <svg
@@ -30,6 +32,14 @@ export function ShoeDrawing({ drawing, lit, ruler = false, className = '' }: Pro
         />
       ))}
       {ruler && <Ruler length={width - 66} />}
+      {numbers.map(([cx, cy], at) => (
+        <g key={`${cx} ${cy}`}>
+          <circle cx={cx} cy={cy} r={7.5} fill="var(--paper)" stroke="var(--ink)" strokeWidth={1} />
+          <text x={cx} y={cy + 3.6} textAnchor="middle" fontSize={10} fontWeight={600}>
+            {at + 1}
+          </text>
+        </g>
+      ))}
       {drawing.dimensions.map(({ from, to, text, feature }) => (
         <g key={feature}>
           <line className="dimension" x1={from[0]} y1={from[1]} x2={to[0]} y2={to[1]} />

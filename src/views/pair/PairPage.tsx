@@ -15,6 +15,7 @@ import { amountInWords, restsOn } from './pair-words';
 import { WindowBar } from './WindowBar';
 
 const Inspect = lazy(() => import('./Inspect').then((part) => ({ default: part.Inspect })));
+const BreakIn = lazy(() => import('./BreakIn').then((part) => ({ default: part.BreakIn })));
 const Photographs = lazy(() =>
   import('../photographs/Photographs').then((part) => ({ default: part.Photographs })),
 );
@@ -47,6 +48,17 @@ export function PairPage({
                   id: 'inspect',
                   title: 'Inspect',
                   content: <Inspect pair={pair} strengths={record.strengths} today={today} />,
+                },
+              ]
+            : []),
+          ...(record.breakIn
+            ? [
+                {
+                  id: 'break-in',
+                  title: 'Breaking in',
+                  content: (
+                    <BreakIn pairId={pair.id} given={record.breakIn} today={today} readOnly={!inUse} />
+                  ),
                 },
               ]
             : []),

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { call, failureInWords } from '@/contract/client';
 import type { ClinicRecord } from '@/contract/records';
+import { BREAK_IN_SCHOOLS, type BreakInSchool } from '@/core/break-in/schools';
 import { SCHOOL_CHOICES, type SchoolChoice } from '@/core/knowledge/schools';
 import { mapTable } from '@/core/tables/keys-of';
 import { BRING_IN, type BringIn } from '@/core/wear/bring-in';
@@ -24,7 +25,15 @@ export function ClinicDefaults({ clinic, mayChange }: { clinic: ClinicRecord; ma
   const [lifeSchool, setLifeSchool] = useState(clinic.lifeSchool);
   const [bringIn, setBringIn] = useState(clinic.bringIn);
   const [message, setMessage] = useState('');
-  const save = async (change: { school?: SchoolChoice; lifeSchool?: LifeSchool; bringIn?: BringIn }) => {
+  const [breakIn, setBreakIn] = useState(clinic.breakInSchool);
+  const [phone, setPhone] = useState(clinic.phone);
+  const save = async (change: {
+    school?: SchoolChoice;
+    lifeSchool?: LifeSchool;
+    bringIn?: BringIn;
+    breakInSchool?: BreakInSchool;
+    phone?: string;
+  }) => {
     const answer = await call('changeClinic', { body: change });
     setMessage(
       answer.ok ? 'Saved. New visits use it; what was issued stays as it was.' : failureInWords(answer),
@@ -80,6 +89,36 @@ export function ClinicDefaults({ clinic, mayChange }: { clinic: ClinicRecord; ma
           <span className="block text-faint mt-1">
             Each is somebody’s practice; Today lists a pair from that day on.
           </span>
+        </div>
+        <div>
+          <Select
+            label="New pairs are broken in"
+            options={BREAK_IN_SCHOOLS}
+            value={breakIn}
+            disabled={!mayChange}
+            onChange={(value) => {
+              if (!value) return;
+              setBreakIn(value);
+              void save({ breakInSchool: value });
+            }}
+          />
+          <span className="block text-faint mt-1">
+            Each is somebody’s practice. Feet at risk, a new prosthesis and a brace have plans of their own.
+          </span>
+        </div>
+        <div>
+          <label>
+            <span className="block text-faint">Number on the patients’ sheets</span>
+            <input
+              type="tel"
+              maxLength={60}
+              value={phone}
+              disabled={!mayChange}
+              onChange={({ target }) => setPhone(target.value)}
+              onBlur={() => phone.trim() !== clinic.phone && save({ phone: phone.trim() })}
+            />
+          </label>
+          <span className="block text-faint mt-1">Whom to call when a pair must come off.</span>
         </div>
       </div>
       <p role="status">{mayChange ? message : 'Only the clinic lead changes these.'}</p>

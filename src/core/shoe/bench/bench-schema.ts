@@ -23,7 +23,8 @@ export const featureValuesSchema = z
         at(`${feature.label} lies between ${from} and ${to}.`);
     }
   })
-  .transform((values) => values as Partial<Record<FeatureId, number | string>>);
+  .transform((values) => values as Partial<Record<FeatureId, number | string>>)
+  .meta({ example: { drop: 8 } });
 
 const sole = z
   .number()

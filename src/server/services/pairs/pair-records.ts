@@ -13,6 +13,7 @@ import { audit, type Tenant } from '../../database/tenant';
 import { notFound } from '../../http/problem';
 import { today } from '../clock';
 import { laterVersions, MODEL_COLUMNS, modelOf } from '../shoes/models';
+import { readBreakIn } from './break-in';
 import { conditionsOf, racingOf } from './conditions';
 import { refreshForecasts } from './forecasts';
 import { photographsOf } from './photographs';
@@ -146,6 +147,7 @@ export async function readPair(tenant: Tenant, pairId: string): Promise<PairPage
     pair,
     patient: { id: owner.id, name: `${owner.given_name} ${owner.family_name}` },
     strengths: await signStrengthsOf(tenant),
+    breakIn: await readBreakIn(tenant, pairId),
     photographs: await photographsOf(tenant, { pair_id: pairId }),
     forerunners: all.filter(
       ({ id, model, startedOn }) =>

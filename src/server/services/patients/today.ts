@@ -11,7 +11,9 @@ import { contactConsents } from './consents';
 
 /** Most urgent first: somebody is in the room, then what is late, then what comes. */
 const URGENCY: readonly TodayKind[] = [
+  'stop-wearing',
   'visit-open',
+  'refit-due',
   'order-to-check',
   'order-to-return',
   'order-to-collect',
@@ -105,6 +107,23 @@ export async function readToday(tenant: Tenant, site: string | null = null): Pro
     else if (now >= from) add('pair-in-window', pair.patient_id, title, middle);
     else add('bring-in-next', pair.patient_id, title, from);
   }
+
+  const sore = await tx
+    .selectFrom('pair')
+    .innerJoin('shoe_model', (join) =>
+      join.onRef('shoe_model.id', '=', 'pair.model_id').onRef('shoe_model.clinic_id', '=', 'pair.clinic_id'),
+    )
+    .select(['patient_id', 'maker', 'name', 'shoe_model.version', 'break_in_state', 'started_on'])
+    .where('ended_on', 'is', null)
+    .where('break_in_state', 'in', ['refit', 'stop'])
+    .execute();
+  for (const pair of sore)
+    add(
+      pair.break_in_state === 'stop' ? 'stop-wearing' : 'refit-due',
+      pair.patient_id,
+      modelTitle(pair),
+      pair.started_on,
+    );
 
   const waiting: Partial<Record<OrderState, TodayKind>> = {
     wanted: 'order-to-place',

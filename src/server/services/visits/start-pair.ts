@@ -1,24 +1,29 @@
 import { type PatientSheet, patientSheet, reviewDay } from '@/core/aftercare/patient-sheet';
-import { ageOn } from '@/core/calendar/days';
+import { addDays, ageOn } from '@/core/calendar/days';
 import { modelTitle, type ShoeModel } from '@/core/catalogue/model';
 import { categoryOfPerson } from '@/core/examination/at-risk-category';
 import type { ClinicalPicture } from '@/core/findings/picture';
 import type { TryOn } from '@/core/fitting/try-on';
-import { type Modification, modificationInWords } from '@/core/orders/order';
+import { causesFound } from '@/core/hot-spot/found';
+import { eyeletsOf } from '@/core/lacing/eyelets';
+import { type Modification, modificationInWords, RETURN_DAYS } from '@/core/orders/order';
 import type { Specification } from '@/core/prescribe/engine/specification';
 import { againInWords } from '@/core/repeat/again';
 import { omitUndefined } from '@/core/tables/omit-undefined';
 import type { StepContents } from '@/core/visit/contents';
+import { contentsOf } from '@/core/visit/held';
 import { CLOCK_OF_USE, madeForUse } from '@/core/wear/clocks';
 import { landingOf } from '@/core/wear/learned/conditions';
 import type { Tenant } from '../../database/tenant';
 import { refusedAt } from '../../http/problem';
 import { forecastOf, refreshForecasts } from '../pairs/forecasts';
+import { breakInOf } from '../pairs/new-break-in';
 import { batchSpreadOf } from '../pairs/repeat';
 import type { patientRow } from '../patients/patient-row';
 import { readClinic } from '../people/clinic';
 import { placeOfWork } from '../people/sites';
 import { sizesTried } from './issue';
+import { stepsOf } from './visit-steps';
 
 export interface PairStart {
   patient: Awaited<ReturnType<typeof patientRow>>;
@@ -32,7 +37,17 @@ export interface PairStart {
   modifications: readonly Modification[];
   input: Pick<
     StepContents['hand-over'],
-    'surface' | 'weeklyKm' | 'weeklyUse' | 'usualMinutes' | 'hills' | 'heat' | 'madeOn' | 'batch'
+    | 'surface'
+    | 'weeklyKm'
+    | 'weeklyUse'
+    | 'usualMinutes'
+    | 'hills'
+    | 'heat'
+    | 'madeOn'
+    | 'batch'
+    | 'breakIn'
+    | 'eyeletPairs'
+    | 'laces'
   >;
 }
 
@@ -79,9 +94,26 @@ export async function startPair(
     .executeTakeFirstOrThrow();
   await refreshForecasts(tenant, { patientId: patient.id });
   const forecast = await forecastOf(tenant, pairId);
+  const breakIn = await breakInOf(tenant, {
+    patientId: patient.id,
+    visitId: start.visitId,
+    picture,
+    category,
+    startedOn,
+    features: model.features,
+    weekly: inKm ? weekly : (input.weeklyUse ?? null),
+    school: input.breakIn ?? clinic.breakInSchool,
+    insertIsIn: tryOn.insert === 'own' || tryOn.insert === 'flat',
+  });
+  await tx
+    .updateTable('pair')
+    .set({ break_in: JSON.stringify(breakIn.input), break_in_state: breakIn.plan.state })
+    .where('id', '=', pairId)
+    .execute();
   const sheet = patientSheet({
     patient: `${patient.given_name} ${patient.family_name}`,
     clinic: await placeOfWork(tenant, clinic),
+    phone: clinic.phone,
     shoe: modelTitle(model),
     size: size.both,
     startedOn,
@@ -89,9 +121,17 @@ export async function startPair(
     specification: start.specification,
     values: model.features,
     tryOn,
+    found: causesFound(contentsOf(await stepsOf(tenant, start.visitId)).feet?.hotSpots ?? [], {
+      picture,
+      tryOn,
+      shareOfLife: null,
+    }),
     changes: modifications.map(modificationInWords),
-    category,
     usualMinutes: input.usualMinutes ?? 60,
+    eyelets: eyeletsOf(model.features, input.eyeletPairs),
+    laces: input.laces ?? 'flat',
+    breakIn,
+    returnBy: addDays(startedOn, RETURN_DAYS),
     windowDays: forecast.windowDays,
     startNextDay: forecast.startNextDay,
     again: againInWords({

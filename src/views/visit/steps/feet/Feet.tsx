@@ -12,6 +12,7 @@ import { useVisit } from '../../visit-context';
 import { MeasureFeet } from './MeasureFeet';
 
 const Compare = lazy(() => import('./Compare').then((part) => ({ default: part.Compare })));
+const HotSpots = lazy(() => import('./HotSpots').then((part) => ({ default: part.HotSpots })));
 const Swelling = lazy(() => import('./Swelling').then((part) => ({ default: part.Swelling })));
 const Warmth = lazy(() => import('./Warmth').then((part) => ({ default: part.Warmth })));
 const Footprints = lazy(() => import('../../devices/Footprints'));
@@ -31,6 +32,7 @@ export function Feet() {
           content: <BothFeet ids={['arch', 'toeShape', 'bunion', 'lesserToes', 'midfootArthritis']} />,
         },
         { id: 'skin', title: 'Skin', content: <SkinMap /> },
+        { id: 'hot-spots', title: 'Hot spots', content: <HotSpots /> },
         { id: 'warmth', title: 'Warmth', content: <Warmth /> },
         {
           id: 'sensation',

@@ -104,6 +104,8 @@ export function HandOver() {
         </p>
       )}
       <PairStart
+        school={visit.clinic.breakInSchool}
+        hasLaces={['laces', 'laces-extra-eyelet'].includes(String(model?.features.closure ?? 'laces'))}
         clock={clock}
         box={boxOf(content, chosen, model)}
         content={content}

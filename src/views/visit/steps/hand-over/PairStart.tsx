@@ -1,11 +1,15 @@
 import { type Answer, errorAt } from '@/contract/client';
+import { BREAK_IN_SCHOOLS, type BreakInSchool } from '@/core/break-in/schools';
 import { dayOf } from '@/core/calendar/days';
 import type { BoxLabel } from '@/core/catalogue/model';
 import { numberQuestion } from '@/core/findings/finding-kinds';
+import { FEWEST_PAIRS, MOST_PAIRS, USUAL_PAIRS } from '@/core/lacing/eyelets';
+import { LACE_KINDS } from '@/core/lacing/laces';
 import type { StepContents } from '@/core/visit/contents';
 import type { Clock } from '@/core/wear/clocks';
 import { Choice } from '@/ui/fields/Choice';
 import { Measure } from '@/ui/fields/Measure';
+import { Select } from '@/ui/fields/Select';
 
 type Content = StepContents['hand-over'];
 
@@ -20,6 +24,9 @@ const WEEKLY_USE = {
 const MINUTES = numberQuestion('Usual outing, minutes', 'count', [0, 1440], { plausible: [5, 300] });
 
 interface Props {
+  /** How the clinic breaks pairs in where nothing else is said. */
+  school: BreakInSchool;
+  hasLaces: boolean;
   clock: Clock;
   /** What its box says, as far as anybody read it. */
   box: BoxLabel;
@@ -30,7 +37,7 @@ interface Props {
 }
 
 /** How the pair starts: its first day, where and how much it will be used, and what its box says. */
-export function PairStart({ clock, box, content, typed, answer, save }: Props) {
+export function PairStart({ school, hasLaces, clock, box, content, typed, answer, save }: Props) {
   const text = (name: string, value: string | undefined) => {
     const { [name]: _, ...rest } = typed;
     return value === undefined ? rest : { ...rest, [name]: value };
@@ -112,6 +119,43 @@ export function PairStart({ clock, box, content, typed, answer, save }: Props) {
           />{' '}
           kept or worn in heat
         </label>
+      </div>
+      <div className="flex flex-wrap gap-6 items-end">
+        <Select
+          label="Breaking in"
+          none={`as the clinic does: ${BREAK_IN_SCHOOLS[school]}`}
+          options={BREAK_IN_SCHOOLS}
+          value={content.breakIn}
+          onChange={(breakIn) => save({ breakIn })}
+        />
+        {hasLaces && (
+          <>
+            <label>
+              <span className="block text-faint">Eyelet pairs</span>
+              <input
+                className="figure w-16 text-right"
+                inputMode="numeric"
+                placeholder={String(USUAL_PAIRS)}
+                defaultValue={content.eyeletPairs ?? ''}
+                onChange={({ target }) => {
+                  const pairs = Number(target.value);
+                  const isRight = Number.isInteger(pairs) && pairs >= FEWEST_PAIRS && pairs <= MOST_PAIRS;
+                  target.setCustomValidity(
+                    target.value === '' || isRight ? '' : `From ${FEWEST_PAIRS} to ${MOST_PAIRS} pairs.`,
+                  );
+                  target.reportValidity();
+                  save({ eyeletPairs: isRight ? pairs : undefined });
+                }}
+              />
+            </label>
+            <Choice
+              label="Laces"
+              options={LACE_KINDS}
+              value={content.laces}
+              onChange={(laces) => save({ laces })}
+            />
+          </>
+        )}
       </div>
     </>
   );

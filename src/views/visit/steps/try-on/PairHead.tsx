@@ -51,17 +51,17 @@ export function PairHead({ pair, fitting, first, looked, onLook }: Props) {
           Checks of {letter}
         </button>
       </div>
-      <div className="flex gap-2 items-end justify-between">
+      <div className="flex flex-wrap gap-x-2 items-end justify-between">
         {!blind && (
           <ShoeDrawing
             drawing={{ ...sideProfile(model.features), dimensions: [] }}
             className="h-14 min-w-0"
           />
         )}
-        <label className="text-sm">
+        <label className="text-sm min-w-0">
           <span className="block text-faint">Batch on the box</span>
           <input
-            className="w-24"
+            className="w-full max-w-24"
             maxLength={60}
             disabled={readOnly}
             value={tryOn.batch ?? ''}

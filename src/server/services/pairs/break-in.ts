@@ -1,0 +1,62 @@
+import type { z } from 'zod';
+import { type BreakInState, stateOf } from '@/core/break-in/answers';
+import type { BreakInInput } from '@/core/break-in/plan';
+import type { outingAnswerSchema } from '@/core/break-in/schema';
+import { audit, type Tenant } from '../../database/tenant';
+import { refusedAt } from '../../http/problem';
+import { checkDay, pairDays } from './pair-log';
+
+/** What a pair's break-in is made of, with the answers so far; null where none was planned. */
+export async function readBreakIn({ tx }: Tenant, pairId: string): Promise<BreakInInput | null> {
+  const row = await tx.selectFrom('pair').select('break_in').where('id', '=', pairId).executeTakeFirst();
+  if (!row?.break_in) return null;
+  const answers = await tx
+    .selectFrom('outing_answer')
+    .select(['answered_on', 'felt', 'gait_changed', 'marks'])
+    .where('pair_id', '=', pairId)
+    .orderBy('answered_on')
+    .execute();
+  return {
+    ...row.break_in,
+    answers: answers.map(({ answered_on, felt, gait_changed, marks }) => ({
+      on: answered_on,
+      felt,
+      gaitChanged: gait_changed,
+      marks,
+    })),
+  };
+}
+
+/** Keeps what was said of one outing; a second answer of a day puts the first right. The plan and what is due follow at once. */
+export async function answerOuting(
+  tenant: Tenant,
+  pairId: string,
+  { on, felt, gaitChanged = false, marks = false }: z.infer<typeof outingAnswerSchema>,
+): Promise<{ state: BreakInState }> {
+  const pair = await pairDays(tenant, pairId);
+  checkDay(on, pair);
+  const before = await readBreakIn(tenant, pairId);
+  if (!before) throw refusedAt('on', 'No break-in was planned for this pair.');
+  await audit(tenant, 'write', 'answer of an outing', pair.patient_id);
+  await tenant.tx
+    .insertInto('outing_answer')
+    .values({
+      clinic_id: tenant.actor.clinicId,
+      pair_id: pairId,
+      answered_on: on,
+      felt,
+      gait_changed: gaitChanged,
+      marks,
+      made_by: tenant.actor.userId,
+    })
+    .onConflict((conflict) =>
+      conflict
+        .columns(['clinic_id', 'pair_id', 'answered_on'])
+        .doUpdateSet({ felt, gait_changed: gaitChanged, marks, made_by: tenant.actor.userId }),
+    )
+    .execute();
+  const input = (await readBreakIn(tenant, pairId))!;
+  const state = stateOf(input.answers, input.plan === 'at-risk' || input.plan === 'prosthesis');
+  await tenant.tx.updateTable('pair').set({ break_in_state: state }).where('id', '=', pairId).execute();
+  return { state };
+}

@@ -1,0 +1,171 @@
+import { useState } from 'react';
+import { type Answer, call, errorAt, failureInWords } from '@/contract/client';
+import { breakInWords } from '@/core/aftercare/break-in-words';
+import { FELT, type Felt, type OutingAnswer } from '@/core/break-in/answers';
+import { type BreakInInput, planBreakIn } from '@/core/break-in/plan';
+import { BREAK_IN_SCHOOLS } from '@/core/break-in/schools';
+import { sayIn } from '@/core/texts/say';
+import { ShareBar } from '@/ui/drawing/ShareBar';
+import { Choice } from '@/ui/fields/Choice';
+import { FormProblem } from '@/ui/fields/Field';
+import { writtenDay } from '@/ui/formats';
+
+const STATE = {
+  going: 'On with the plan.',
+  refit: 'Three outings in a row were sore: refit it.',
+  stop: 'Stop wearing it: have the foot and the pair seen.',
+} as const;
+
+const OWN = {
+  'at-risk': 'a foot at risk: its own plan',
+  prosthesis: 'a new prosthesis: its own plan',
+  orthosis: 'a brace: its own plan',
+} as const;
+
+const PLANS: Readonly<Record<BreakInInput['plan'], string>> = { ...BREAK_IN_SCHOOLS, ...OWN };
+
+/** The plan of a new pair as the patient has it, what was answered, and the answer of one more outing. */
+export function BreakIn({
+  pairId,
+  given,
+  today,
+  readOnly,
+}: {
+  pairId: string;
+  given: BreakInInput;
+  today: string;
+  readOnly: boolean;
+}) {
+  const [answers, setAnswers] = useState<readonly OutingAnswer[]>(given.answers);
+  const input = { ...given, answers };
+  const plan = planBreakIn(input);
+  // As the sheet says it, in the words of whoever works here.
+  const words = breakInWords(plan, input, {
+    say: sayIn('en'),
+    language: 'en',
+    returnBy: null,
+    isMuchSofter: false,
+  });
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)_20rem] gap-8">
+      <div className="grid gap-3 content-start">
+        <p>
+          {PLANS[input.plan]}
+          {input.changeWeeks > 0 && `; far from the pair before: ${input.changeWeeks} weeks`}; done on{' '}
+          <strong>{writtenDay(plan.doneOn)}</strong>.
+        </p>
+        <p role="status" className={plan.state === 'going' ? '' : 'text-warn font-semibold'}>
+          {STATE[plan.state]}
+        </p>
+        <ol className="grid gap-1">
+          {words.weeks.map((week) => (
+            <li key={week.from} className="grid grid-cols-[9rem_8rem_minmax(0,1fr)] gap-3 items-baseline">
+              <span>
+                {week.label} <span className="text-faint text-sm">{writtenDay(week.from)}</span>
+              </span>
+              <ShareBar share={week.share} />
+              <span>{week.text}</span>
+            </li>
+          ))}
+        </ol>
+        <ul className="list-disc pl-5">
+          {words.lines.map((line) => (
+            <li key={line}>{line}</li>
+          ))}
+        </ul>
+        <p className="text-faint text-xs">
+          Weeks by the size of a change, first outings half as long, shares: ours. Three outings with mild
+          discomfort, then a refit: common practice.
+        </p>
+      </div>
+      <div className="grid gap-3 content-start">
+        {!readOnly && (
+          <AnswerForm
+            pairId={pairId}
+            today={today}
+            onAnswered={(answer) =>
+              setAnswers(
+                [...answers.filter(({ on }) => on !== answer.on), answer].toSorted((a, b) =>
+                  a.on < b.on ? -1 : 1,
+                ),
+              )
+            }
+          />
+        )}
+        {answers.length > 0 && (
+          <section aria-label="Outings answered">
+            <h3>Outings so far</h3>
+            <ul>
+              {answers.map(({ on, felt, gaitChanged, marks }) => (
+                <li key={on}>
+                  {writtenDay(on)}: {FELT[felt]}
+                  {gaitChanged && ', changed the gait'}
+                  {marks && ', left marks'}
+                </li>
+              ))}
+            </ul>
+          </section>
+        )}
+      </div>
+    </div>
+  );
+}
+
+function AnswerForm({
+  pairId,
+  today,
+  onAnswered,
+}: {
+  pairId: string;
+  today: string;
+  onAnswered: (answer: OutingAnswer) => void;
+}) {
+  const [on, setOn] = useState(today);
+  const [felt, setFelt] = useState<Felt | undefined>();
+  const [gaitChanged, setGait] = useState(false);
+  const [marks, setMarks] = useState(false);
+  const [answer, setAnswer] = useState<Answer<unknown> | null>(null);
+  const keep = async () => {
+    if (!felt) return;
+    const given = { on, felt, gaitChanged, marks };
+    const result = await call('answerOuting', { params: { id: pairId }, body: given });
+    setAnswer(result);
+    if (!result.ok) return;
+    onAnswered(given);
+    setFelt(undefined);
+    setGait(false);
+    setMarks(false);
+  };
+  const day = errorAt(answer, 'on');
+  return (
+    <section aria-label="An outing in it" className="grid gap-2">
+      <h3>An outing in it</h3>
+      <label>
+        <span className="block text-faint">Day</span>
+        <input
+          type="date"
+          value={on}
+          max={today}
+          aria-invalid={day ? true : undefined}
+          onChange={({ target }) => setOn(target.value)}
+        />
+        {day && <span className="problem block">{day}</span>}
+      </label>
+      <Choice label="How it felt" options={FELT} value={felt} onChange={setFelt} />
+      <label>
+        <input type="checkbox" checked={gaitChanged} onChange={({ target }) => setGait(target.checked)} />{' '}
+        changed how they walk or run
+      </label>
+      <label>
+        <input type="checkbox" checked={marks} onChange={({ target }) => setMarks(target.checked)} /> red
+        marks that stayed half an hour
+      </label>
+      {!day && <FormProblem message={answer && !answer.ok ? failureInWords(answer) : undefined} />}
+      <p>
+        <button type="button" className="press press-main" disabled={!felt || !on} onClick={keep}>
+          Keep the answer
+        </button>
+      </p>
+    </section>
+  );
+}

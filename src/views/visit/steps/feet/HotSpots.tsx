@@ -1,0 +1,172 @@
+import { SIDES } from '@/core/findings/finding-kinds';
+import { FINDINGS } from '@/core/findings/findings';
+import { NOT_EXAMINED } from '@/core/findings/picture';
+import { CAUSES } from '@/core/hot-spot/causes';
+import { readHotSpot } from '@/core/hot-spot/found';
+import { knownAnswers, stopFirst } from '@/core/hot-spot/known';
+import { QUESTION_TABLE, type QuestionId, type SpotAnswers } from '@/core/hot-spot/questions';
+import { type HotSpot, hotSpotSchema } from '@/core/hot-spot/schema';
+import { keysOf } from '@/core/tables/keys-of';
+import { chosenTryOn } from '@/core/visit/read-visit';
+import { ShareBar } from '@/ui/drawing/ShareBar';
+import { Choice } from '@/ui/fields/Choice';
+import { useStepContent } from '../../use-findings';
+import { useHeld, useVisit } from '../../visit-context';
+
+const PLACES = FINDINGS.rubbedAt.options;
+const same = (a: Pick<HotSpot, 'side' | 'place'>, b: Pick<HotSpot, 'side' | 'place'>) =>
+  a.side === b.side && a.place === b.place;
+
+/** Why it rubs: the place that was marked, the most telling question, the three likeliest causes with what to do. */
+export function HotSpots() {
+  const { picture, readOnly } = useVisit();
+  const { content, change } = useStepContent('feet');
+  const spots: readonly HotSpot[] = content.hotSpots ?? [];
+  const marked = SIDES.flatMap((side) => {
+    const { rubbedAt } = picture[side];
+    return rubbedAt === NOT_EXAMINED ? [] : rubbedAt.map((place): HotSpot => ({ side, place, answers: {} }));
+  });
+  const all = [...spots, ...marked.filter((spot) => !spots.some((other) => same(spot, other)))];
+  const [picked, pick] = useHeld<Pick<HotSpot, 'side' | 'place'> | null>('hot-spot', null);
+  const spot = all.find((entry) => picked && same(entry, picked)) ?? all[0];
+  const put = (answers: SpotAnswers) => {
+    if (!spot) return;
+    const read = hotSpotSchema.safeParse({ ...spot, answers });
+    if (read.success) change({ hotSpots: [...spots.filter((entry) => !same(entry, spot)), read.data] });
+  };
+  if (!spot)
+    return (
+      <p className="text-faint max-w-prose">
+        Mark a blister, a corn or a red place on the drawing under “Skin”, or what presses at the try-on: why
+        it rubs is asked here.
+      </p>
+    );
+  return (
+    <div className="grid gap-3">
+      <fieldset>
+        <legend className="sr-only">Places that rub</legend>
+        <div className="flex flex-wrap gap-2">
+          {all.map((entry) => (
+            <label
+              key={`${entry.side} ${entry.place}`}
+              className={`press ${same(entry, spot) ? 'press-main' : ''}`}
+            >
+              <input
+                type="radio"
+                name="hot-spot"
+                className="sr-only"
+                checked={same(entry, spot)}
+                onChange={() => pick(entry)}
+              />
+              {entry.side}: {PLACES[entry.place]}
+            </label>
+          ))}
+        </div>
+      </fieldset>
+      <OneSpot key={`${spot.side} ${spot.place}`} spot={spot} readOnly={readOnly} onAnswers={put} />
+    </div>
+  );
+}
+
+function OneSpot({
+  spot,
+  readOnly,
+  onAnswers,
+}: {
+  spot: HotSpot;
+  readOnly: boolean;
+  onAnswers: (answers: SpotAnswers) => void;
+}) {
+  const { picture, state } = useVisit();
+  const stop = stopFirst(picture, spot.side);
+  if (stop)
+    return (
+      <p role="alert" className="problem text-base">
+        {stop}
+      </p>
+    );
+  const seen = {
+    picture,
+    tryOn: chosenTryOn({ 'try-on': state.steps['try-on'].content }),
+    shareOfLife: null,
+  };
+  const known = knownAnswers({ ...seen, side: spot.side });
+  const answers: SpotAnswers = spot.answers;
+  const { ranked, next } = readHotSpot(spot, seen);
+  const rest = keysOf(QUESTION_TABLE).filter((question) => question !== next);
+  const field = (question: QuestionId) => (
+    <Question
+      key={question}
+      question={question}
+      value={answers[question] ?? known[question]}
+      isKnown={answers[question] === undefined && known[question] !== undefined}
+      readOnly={readOnly}
+      onChange={(value) => onAnswers({ ...answers, [question]: value })}
+    />
+  );
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)_21rem] gap-6">
+      <div className="grid gap-2 content-start">
+        {next ? (
+          <section aria-label="Ask next" className="border-l-2 border-accent pl-3">
+            <h3>Ask next, {QUESTION_TABLE[next].seconds} s</h3>
+            {field(next)}
+          </section>
+        ) : (
+          <p role="status">Nothing more would tell much.</p>
+        )}
+        <details>
+          <summary className="cursor-pointer">All questions, and what is known already</summary>
+          <div className="grid gap-2 mt-1">{rest.map(field)}</div>
+        </details>
+      </div>
+      <ol className="grid gap-3 content-start" aria-label="Likeliest causes">
+        {ranked.slice(0, 3).map(({ cause, chance, remedies, confirm }) => (
+          <li key={cause}>
+            <div className="flex justify-between gap-2">
+              <strong>{CAUSES[cause].label}</strong>
+              <span className="figure">{Math.round(chance * 100)} %</span>
+            </div>
+            <ShareBar share={chance} />
+            <ol className="list-decimal pl-5">
+              {remedies.map(({ text }) => (
+                <li key={text}>{text}</li>
+              ))}
+            </ol>
+            <p className="text-faint text-sm">Confirms it: {confirm}</p>
+          </li>
+        ))}
+        <li className="text-faint text-xs list-none">
+          The cheapest and easiest to undo comes first. First suspects by place are common practice; the marks
+          are ours. Open, hot or spreading skin: stop, and have it seen.
+        </li>
+      </ol>
+    </div>
+  );
+}
+
+function Question({
+  question,
+  value,
+  isKnown,
+  readOnly,
+  onChange,
+}: {
+  question: QuestionId;
+  value: string | undefined;
+  isKnown: boolean;
+  readOnly: boolean;
+  onChange: (value: string | undefined) => void;
+}) {
+  const { label, options } = QUESTION_TABLE[question];
+  return (
+    <fieldset disabled={readOnly}>
+      <Choice
+        label={isKnown ? `${label} (known)` : label}
+        options={Object.fromEntries(Object.entries(options).map(([id, option]) => [id, option.label]))}
+        value={value}
+        onChange={onChange}
+      />
+    </fieldset>
+  );
+}
