@@ -1,5 +1,5 @@
 import type { Crop } from '@/core/photograph/crop';
-import { LARGEST_FILE, LARGEST_KEPT, LONGEST_PX, THUMBNAIL_PX } from '@/core/photograph/photograph-schema';
+import { LARGEST_FILE, LARGEST_KEPT, LONGEST_PX, THUMBNAIL_PX } from '@/core/photograph/limits';
 import { fail, ok, type Result } from '@/core/result/result';
 import { serve } from './task';
 

@@ -145,7 +145,7 @@ test('the whole visit by keyboard alone, then a reload and a killed server, and 
   // The sheet, its PDF, the patient's page and later use.
   await page.goto(`${address}/sheet`);
   await expect(page.getByRole('heading', { level: 1 })).toContainText(chosenShoe);
-  await expect(page.getByRole('article')).toContainText('Decision support for licensed practitioners');
+  await expect(page.getByRole('article')).toContainText('It does not tell you what is wrong with your feet');
   const pdf = await page.request.get(`${address}/sheet.pdf`);
   expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
   await page.getByRole('link', { name: 'Back to the visit' }).click();

@@ -54,8 +54,8 @@ function weekInWords({ days }: BreakInWeek, writing: Writing): string {
   );
   if (atHome.length > 0)
     return say('break-in.hours', {
-      from: new Intl.NumberFormat(language).format(Math.min(...atHome)),
-      to: new Intl.NumberFormat(language).format(Math.max(...atHome)),
+      from: amountIn(language, Math.min(...atHome), 'hours'),
+      to: amountIn(language, Math.max(...atHome), 'hours'),
     });
   const parts = [
     ...(days.some(({ step }) => step === 'indoors') ? [say('break-in.indoors')] : []),

@@ -161,6 +161,13 @@ describe('the patient’s sheet', () => {
         expect(gradeOf(text.replace(/\{\{\w+\}\}/g, 'two')), key).toBeLessThanOrEqual(9);
   });
 
+  it('sends only whom it may to a shop: not a foot at risk, not a child, not a prosthesis', () => {
+    expect(sheetOf({}).shop).toHaveLength(4);
+    expect(sheetOf(DIFFICULT[1]!).shop).toEqual([]);
+    expect(sheetOf({ body: { ageYears: 12 } }).shop).toEqual([]);
+    expect(sheetOf({ body: { prosthesisSide: 'left', prosthesisMonths: 40 } }).shop).toEqual([]);
+  });
+
   it('is what its schema says, stored and read back', () => {
     for (const findings of DIFFICULT) {
       const sheet = sheetOf(findings);

@@ -124,6 +124,15 @@ function dateLines(
 /** From here a heel counter is firm, on its scale of five. */
 const FIRM_COUNTER = 3.5;
 
+/** Feet that are looked at each time, prostheses and growing feet have each pair fitted: they get no checks for a shop. */
+function mayChooseAlone({ picture, breakIn }: SheetInput): boolean {
+  const { plan } = breakIn.input;
+  const { ageYears, prosthesisSide } = picture.body;
+  const isGrowing = typeof ageYears === 'number' && ageYears < 18;
+  const hasProsthesis = prosthesisSide === 'left' || prosthesisSide === 'right';
+  return plan !== 'at-risk' && plan !== 'prosthesis' && plan !== 'orthosis' && !isGrowing && !hasProsthesis;
+}
+
 /** The patient's sheet as a value. */
 export function patientSheet(input: SheetInput): PatientSheet {
   const { language = 'en', picture, specification, startedOn, values, tryOn, eyelets } = input;
@@ -177,23 +186,16 @@ export function patientSheet(input: SheetInput): PatientSheet {
     dates: dateLines(dates, say),
     stopAndCall: (['pain', 'skin', 'numb', 'fall'] as const).map((line) => say(`stop.${line}`)),
     again: input.again ?? null,
-    shop: [
-      say('shop.bend'),
-      say('shop.twist'),
-      say('shop.heel', {
-        how: say(Number(values.heelCounter ?? 0) >= FIRM_COUNTER ? 'shop.heel.firm' : 'shop.heel.soft'),
-      }),
-      say('shop.table'),
-    ],
+    shop: mayChooseAlone(input)
+      ? [
+          say('shop.bend'),
+          say('shop.twist'),
+          say('shop.heel', {
+            how: say(Number(values.heelCounter ?? 0) >= FIRM_COUNTER ? 'shop.heel.firm' : 'shop.heel.soft'),
+          }),
+          say('shop.table'),
+        ]
+      : [],
     caution: say('caution'),
   };
 }
-
-/** When the pair will be used up, for whoever handed it over. */
-export const usedUpInWords = ({
-  replaceBetween,
-  startNextOn,
-}: Pick<PatientSheet, 'replaceBetween' | 'startNextOn'>): string =>
-  replaceBetween && startNextOn
-    ? `Start the next pair from ${startNextOn}. Likely used up between ${replaceBetween.from} and ${replaceBetween.to}.`
-    : 'Nobody can say yet when this pair will be used up: note how much it is worn.';

@@ -15,6 +15,7 @@ import {
   sizeThatFits,
 } from './remedies';
 import type { FootFit, TryOn } from './try-on';
+import { SLIP_CAUSES, whyItSlips } from './why-it-slips';
 
 export type { FitContext, Remedy } from './remedies';
 
@@ -92,6 +93,7 @@ const CHECKS = [
       ...otherModels(context, 'heelCounter', 1),
     ],
   ),
+  row('midfootHold', 'loose', 'change', 'Midfoot not held: lace it snug over the instep first.'),
   row('collar', 'presses', 'change', 'Collar meets the ankle bones: another model.', (context) =>
     otherModels(context, 'collarPadding', -1),
   ),
@@ -120,6 +122,12 @@ export const fitAdvice = (tryOn: TryOn, context: FitContext): FitAdvice[] => [
   ...pairAdvice(tryOn, context),
 ];
 
+/** Why it slips, before anything is done about it. */
+function slipInWords(fit: FootFit, { room, model }: FitContext): string {
+  const causes = whyItSlips(fit, room.most, model?.features).map((cause) => SLIP_CAUSES[cause]);
+  return causes.length === 0 ? '' : ` First: ${causes.join('; then ')}.`;
+}
+
 function footAdvice(tryOn: TryOn, side: Side, context: FitContext): FitAdvice[] {
   const fit = tryOn[side];
   if (!fit) return [];
@@ -129,7 +137,7 @@ function footAdvice(tryOn: TryOn, side: Side, context: FitContext): FitAdvice[] 
       level,
       side,
       field: check,
-      sentence,
+      sentence: check === 'heelSlip' ? `${sentence}${slipInWords(fit, context)}` : sentence,
       remedies: remedies(context, tryOn, side).filter((remedy) => remedy !== null),
       mark,
     }),

@@ -9,6 +9,8 @@ export interface FootFit {
   widthFit?: 'tight' | 'right' | 'loose';
   depth?: 'tight' | 'right' | 'loose';
   heelSlip?: 'none' | 'slight' | 'clear';
+  /** Held over the instep when it is laced. */
+  midfootHold?: 'held' | 'loose';
   collar?: 'clear' | 'presses';
   archFeel?: 'right' | 'presses' | 'missing';
   instep?: 'right' | 'presses';

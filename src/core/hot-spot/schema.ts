@@ -5,32 +5,29 @@ import { keySchema } from '../tables/key-schema';
 import type { SpotPlace } from './causes';
 import { QUESTIONS } from './questions';
 
-const answer = <Q extends keyof typeof QUESTIONS>(question: Q) =>
-  keySchema<keyof (typeof QUESTIONS)[Q]['options'] & string>(QUESTIONS[question].options).optional();
-
 /** A hot spot or a blister that was looked into: where, and what was answered beyond what was known. */
 export const hotSpotSchema = z.strictObject({
   side: z.enum(SIDES),
   place: keySchema<SpotPlace>(FINDINGS.rubbedAt.options),
   answers: z.strictObject({
-    age: answer('age'),
-    lacing: answer('lacing'),
-    feet: answer('feet'),
-    hills: answer('hills'),
-    camber: answer('camber'),
-    wet: answer('wet'),
-    sock: answer('sock'),
-    pinch: answer('pinch'),
-    arch: answer('arch'),
-    insert: answer('insert'),
-    steps: answer('steps'),
-    sound: answer('sound'),
-    room: answer('room'),
-    width: answer('width'),
-    heel: answer('heel'),
-    edge: answer('edge'),
-    roll: answer('roll'),
-    lining: answer('lining'),
+    age: keySchema(QUESTIONS.age.options).optional(),
+    lacing: keySchema(QUESTIONS.lacing.options).optional(),
+    feet: keySchema(QUESTIONS.feet.options).optional(),
+    hills: keySchema(QUESTIONS.hills.options).optional(),
+    camber: keySchema(QUESTIONS.camber.options).optional(),
+    wet: keySchema(QUESTIONS.wet.options).optional(),
+    sock: keySchema(QUESTIONS.sock.options).optional(),
+    pinch: keySchema(QUESTIONS.pinch.options).optional(),
+    arch: keySchema(QUESTIONS.arch.options).optional(),
+    insert: keySchema(QUESTIONS.insert.options).optional(),
+    steps: keySchema(QUESTIONS.steps.options).optional(),
+    sound: keySchema(QUESTIONS.sound.options).optional(),
+    room: keySchema(QUESTIONS.room.options).optional(),
+    width: keySchema(QUESTIONS.width.options).optional(),
+    heel: keySchema(QUESTIONS.heel.options).optional(),
+    edge: keySchema(QUESTIONS.edge.options).optional(),
+    roll: keySchema(QUESTIONS.roll.options).optional(),
+    lining: keySchema(QUESTIONS.lining.options).optional(),
   }),
 });
 export type HotSpot = z.infer<typeof hotSpotSchema>;

@@ -122,8 +122,8 @@ export function lacingDrawing(side: Side, eyelets: ShoeEyelets, lacing: SideLaci
     extras,
     tongue: `M${round(left.high.x)} ${round(left.high.y)}L${round(left.low.x)} ${round(left.low.y)}Q${round(width / 2)} ${round(left.low.y - 14)} ${round(right.low.x)} ${round(right.low.y)}L${round(right.high.x)} ${round(right.high.y)}`,
     sides: {
-      inner: { x: round(width / 2 + mirror * -(half + 16)), y: 10 },
-      outer: { x: round(width / 2 + mirror * (half + 16)), y: 10 },
+      inner: { x: round(width / 2 + mirror * -(half + 4)), y: 10 },
+      outer: { x: round(width / 2 + mirror * (half + 4)), y: 10 },
     },
   };
 }

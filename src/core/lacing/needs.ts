@@ -87,7 +87,11 @@ export function lacingNeeds(
   if (has(foot.skin, 'nail')) needs.push({ kind: 'big-toe-nail' });
   else if (has(foot.rubbedAt, 'toe-tips')) needs.push({ kind: 'other-nails' });
   if (foot.swelling === 'changes' || foot.swelling === 'constant') needs.push({ kind: 'swells' });
-  if ((rubs('ball') && fit?.widthFit !== 'tight') || causes.includes('slides-forward'))
+  if (
+    fit?.midfootHold === 'loose' ||
+    (rubs('ball') && fit?.widthFit !== 'tight') ||
+    causes.includes('slides-forward')
+  )
     needs.push({ kind: 'slides-forward' });
   return needs;
 }

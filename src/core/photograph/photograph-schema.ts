@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { isoDay } from '../calendar/iso-day';
 import { keySchema } from '../tables/key-schema';
+import { LARGEST_KEPT, LONGEST_PX } from './limits';
 
 export const PHOTOGRAPH_KINDS = {
   rear: 'from behind, on a table',
@@ -10,12 +11,6 @@ export const PHOTOGRAPH_KINDS = {
   other: 'another view',
 } as const;
 export type PhotographKind = keyof typeof PHOTOGRAPH_KINDS;
-
-/** Largest file that is opened, and longest side and size of what is kept. */
-export const LARGEST_FILE = 25 * 1024 * 1024;
-export const LONGEST_PX = 1600;
-export const THUMBNAIL_PX = 240;
-export const LARGEST_KEPT = 1_500_000;
 
 const spot = z.strictObject({ x: z.number(), y: z.number() });
 const line = z.tuple([spot, spot]);

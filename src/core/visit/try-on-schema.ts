@@ -39,6 +39,7 @@ const footFitSchema = z.strictObject({
   widthFit: one('tight', 'right', 'loose'),
   depth: one('tight', 'right', 'loose'),
   heelSlip: one('none', 'slight', 'clear'),
+  midfootHold: one('held', 'loose'),
   collar: one('clear', 'presses'),
   archFeel: one('right', 'presses', 'missing'),
   instep: one('right', 'presses'),

@@ -177,6 +177,15 @@ function Part({ title, items }: { title: string; items: readonly string[] }) {
   );
 }
 
+function Care({ sheet, say }: { sheet: PatientSheet; say: Say }) {
+  return (
+    <View>
+      <Part title={say('care.title')} items={sheet.care} />
+      {sheet.shop.length > 0 && <Part title={say('shop.title')} items={sheet.shop} />}
+    </View>
+  );
+}
+
 function Lacing({ sheet: { lacing }, say }: { sheet: PatientSheet; say: Say }) {
   if (lacing.kind === 'closure') return <Part title={say('closure.title')} items={lacing.steps} />;
   return (
@@ -269,6 +278,7 @@ function rendered(sheet: PatientSheet, fontSize: number): Promise<Buffer> {
             />
             <Text style={styles.faint}>{say('fit.ruler', sheet.roomMm)}</Text>
             <Lacing sheet={sheet} say={say} />
+            {sheet.lacing.kind === 'closure' && <Care sheet={sheet} say={say} />}
           </View>
           <View style={styles.column}>
             <BreakIn sheet={sheet} say={say} />
@@ -278,8 +288,7 @@ function rendered(sheet: PatientSheet, fontSize: number): Promise<Buffer> {
               items={[...sheet.dates, ...(sheet.again ? [sheet.again] : [])]}
             />
             {sheet.changes.length > 0 && <Part title={say('changes.title')} items={sheet.changes} />}
-            <Part title={say('care.title')} items={sheet.care} />
-            {sheet.shop.length > 0 && <Part title={say('shop.title')} items={sheet.shop} />}
+            {sheet.lacing.kind === 'laced' && <Care sheet={sheet} say={say} />}
           </View>
         </View>
         <View style={styles.warn} wrap={false}>

@@ -21,14 +21,14 @@ export function Sheet({ sheet }: { sheet: PatientSheet }) {
         <div className="grid gap-3 content-start">
           <Fit sheet={sheet} say={say} />
           <Lacing sheet={sheet} say={say} />
+          {sheet.lacing.kind === 'closure' && <Care sheet={sheet} say={say} />}
         </div>
         <div className="grid gap-3 content-start">
           <BreakIn sheet={sheet} say={say} />
           <Part title={say('socks.title')} lines={sheet.skin} />
           <Part title={say('dates.title')} lines={[...sheet.dates, ...(sheet.again ? [sheet.again] : [])]} />
           {sheet.changes.length > 0 && <Part title={say('changes.title')} lines={sheet.changes} />}
-          <Part title={say('care.title')} lines={sheet.care} />
-          {sheet.shop.length > 0 && <Part title={say('shop.title')} lines={sheet.shop} />}
+          {sheet.lacing.kind === 'laced' && <Care sheet={sheet} say={say} />}
         </div>
       </div>
       <section className="border-2 border-warn p-3 mt-4 break-inside-avoid">
@@ -64,6 +64,16 @@ function Part({ title, lines }: { title: string; lines: readonly string[] }) {
         ))}
       </ul>
     </section>
+  );
+}
+
+/** What stands where there is room: beside a lacing in the other column, else under it. */
+function Care({ sheet, say }: Props) {
+  return (
+    <>
+      <Part title={say('care.title')} lines={sheet.care} />
+      {sheet.shop.length > 0 && <Part title={say('shop.title')} lines={sheet.shop} />}
+    </>
   );
 }
 

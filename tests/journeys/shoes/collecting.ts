@@ -130,5 +130,5 @@ export async function fromSpecificationToCollected(
   await expect(order.getByText('Collected and in use.')).toBeVisible();
   await hands.press(page, 'Patient’s sheet', 'link');
   await expect(page.getByRole('article')).toContainText('left: lift inside 5 mm');
-  await expect(page.getByRole('article')).toContainText('Heel lock');
+  await expect(page.getByRole('article')).toContainText('Your heel slips');
 }

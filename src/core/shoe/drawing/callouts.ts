@@ -70,8 +70,9 @@ const ZONE_OF: Readonly<Partial<Record<FeatureId, Zone>>> = {
   heelLift: 'inside',
 };
 
-/** Numbers that would lie on one another stand side by side, mm. */
+/** Numbers that would lie on one another stand side by side, mm; at the tip, back toward the heel. */
 const APART = 17;
+const TOWARD_THE_HEEL: ReadonlySet<Zone> = new Set(['toes', 'tip']);
 
 /**
  * Where the number of each feature stands on a side view, in its millimetres; several of one place side by side.
@@ -100,6 +101,6 @@ export function callouts(features: readonly FeatureId[], values: FeatureValues, 
     const before = taken.get(zone) ?? 0;
     taken.set(zone, before + 1);
     const [x, y] = places[zone];
-    return [x + before * APART, y];
+    return [x + before * (TOWARD_THE_HEEL.has(zone) ? -APART : APART), y];
   });
 }

@@ -20,6 +20,7 @@ visits/*.json         each visit step by step, as it was written
 specifications/*.json what was prescribed: findings, choices and result, with the edition of the rules
 sheets/*.pdf, *.json  what was taken home
 photographs/*.jpg     pairs as they were photographed
+outings.json          how outings in new pairs felt
 week.json             outings of the week and which pair goes to which
 trail.json            who read or changed this, the latest 50
 
@@ -78,6 +79,14 @@ export async function exportPatient(tenant: Tenant, id: string): Promise<Respons
     .execute();
   for (const { id: photograph, kind, taken_on, image } of photographs)
     files[`photographs/${taken_on}-${kind}-${photograph.slice(0, 8)}.jpg`] = new Uint8Array(image);
+  const outings = await tx
+    .selectFrom('outing_answer')
+    .innerJoin('pair', 'pair.id', 'outing_answer.pair_id')
+    .select(['pair_id', 'answered_on', 'felt', 'gait_changed', 'marks'])
+    .where('pair.patient_id', '=', id)
+    .orderBy('answered_on')
+    .execute();
+  if (outings.length > 0) files['outings.json'] = json(outings);
   const week = await tx
     .selectFrom('week_plan')
     .select(['sessions', 'settled', 'saved_at'])

@@ -5,7 +5,7 @@ import { CAUSES } from '@/core/hot-spot/causes';
 import { readHotSpot } from '@/core/hot-spot/found';
 import { knownAnswers, stopFirst } from '@/core/hot-spot/known';
 import { QUESTION_TABLE, type QuestionId, type SpotAnswers } from '@/core/hot-spot/questions';
-import { type HotSpot, hotSpotSchema } from '@/core/hot-spot/schema';
+import type { HotSpot } from '@/core/hot-spot/schema';
 import { keysOf } from '@/core/tables/keys-of';
 import { chosenTryOn } from '@/core/visit/read-visit';
 import { ShareBar } from '@/ui/drawing/ShareBar';
@@ -31,8 +31,7 @@ export function HotSpots() {
   const spot = all.find((entry) => picked && same(entry, picked)) ?? all[0];
   const put = (answers: SpotAnswers) => {
     if (!spot) return;
-    const read = hotSpotSchema.safeParse({ ...spot, answers });
-    if (read.success) change({ hotSpots: [...spots.filter((entry) => !same(entry, spot)), read.data] });
+    change({ hotSpots: [...spots.filter((entry) => !same(entry, spot)), { ...spot, answers }] });
   };
   if (!spot)
     return (

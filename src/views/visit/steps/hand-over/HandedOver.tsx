@@ -1,6 +1,6 @@
 import { lazy, Suspense } from 'react';
 import type { IssuedPairRecord } from '@/contract/records';
-import { usedUpInWords } from '@/core/aftercare/patient-sheet';
+import { usedUpInWords } from '@/core/aftercare/used-up';
 import type { AskedPair } from '@/core/purpose/pairs';
 import { useTurnToPair } from '../../PairPicker';
 import { useVisit } from '../../visit-context';

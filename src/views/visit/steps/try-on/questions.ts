@@ -8,6 +8,7 @@ export const COMFORT = numberQuestion('Comfort, 0–100', 'score', [0, 100], { w
 export const FOOT_CHECKS = {
   widthFit: { label: 'Width, ball', options: { tight: 'tight', right: 'right', loose: 'loose' } },
   depth: { label: 'Depth', options: { tight: 'tight', right: 'right', loose: 'loose' } },
+  midfootHold: { label: 'Midfoot', options: { held: 'held', loose: 'loose' } },
   heelSlip: { label: 'Heel slip', options: { none: 'none', slight: 'slight', clear: 'clear' } },
   collar: { label: 'Collar', options: { clear: 'clear', presses: 'presses' } },
   archFeel: { label: 'Arch', options: { right: 'right', presses: 'presses', missing: 'missing' } },
