@@ -3,7 +3,14 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { ensureBuilt, ensureChromium, ensureNpmPackages, isRoot, ROOT } from './lib/packages.mjs';
+import {
+  ensureBuilt,
+  ensureChromium,
+  ensureNpmPackages,
+  ensurePoppler,
+  isRoot,
+  ROOT,
+} from './lib/packages.mjs';
 import { dataFolder, startPostgres } from './lib/postgres.mjs';
 
 const total = { passed: 0, failed: 0, skipped: 0 };
@@ -110,7 +117,10 @@ try {
     rmSync(folder, { recursive: true, force: true });
     database = await startPostgres(folder, 'sovet_test');
     const env = { SOVET_TEST_DATABASE_URL: database.url };
-    if (wanted('integration')) vitest('integration', env);
+    if (wanted('integration')) {
+      ensurePoppler();
+      vitest('integration', env);
+    }
     if (wanted('journeys')) {
       ensureChromium();
       ensureBuilt();

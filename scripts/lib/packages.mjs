@@ -90,6 +90,11 @@ export function ensureBuilt() {
 
 const CHROMIUM = '/usr/bin/chromium';
 
+/** Debian's poppler, by which the tests read a PDF back. */
+export function ensurePoppler() {
+  if (!existsSync('/usr/bin/pdftotext')) aptInstall('poppler-utils');
+}
+
 /** Debian's Chromium for the browser tests. */
 export function ensureChromium() {
   if (!existsSync(CHROMIUM)) aptInstall('chromium');

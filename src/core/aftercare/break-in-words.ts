@@ -43,7 +43,9 @@ function outingsInWords(days: readonly BreakInDay[], { say, language, unit }: Wr
           }),
         ]
       : []),
-    ...(inNew.some(({ step }) => step === 'full') ? [say('break-in.all')] : []),
+    ...(inNew.some(({ step }) => step === 'full')
+      ? [say(short.length > 0 ? 'break-in.then-all' : 'break-in.all')]
+      : []),
   ];
 }
 

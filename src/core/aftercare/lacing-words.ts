@@ -41,7 +41,9 @@ const shoeInWords = (side: Side, label: string, lacing: SideLacing, say: Say): L
   side,
   lacing,
   because: [
-    ...lacing.needs.map(({ kind }) => say(`lacing.because.${kind}`)),
+    ...lacing.needs
+      .filter(({ kind }) => lacing.nextBest.every(({ need }) => need !== kind))
+      .map(({ kind }) => say(`lacing.because.${kind}`)),
     ...[...new Set(lacing.nextBest.map(({ instead }) => instead))].map((instead) =>
       say(`lacing.instead.${instead}`),
     ),

@@ -24,6 +24,7 @@ const sideLacing = z.object({
       nodes: z.array(eyelet),
       startsAfter: z.int(),
       base: z.enum(['cross', 'parallel', 'toe-lift']),
+      lift: z.enum(LACE_SIDES),
       topRow: z.int(),
       twistAfter: z.int().nullable(),
       isLocked: z.boolean(),

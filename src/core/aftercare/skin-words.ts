@@ -6,15 +6,14 @@ import { isLacedGently } from '../lacing/needs';
 import { keysOf } from '../tables/keys-of';
 import type { Say } from '../texts/say';
 
-/** Places that are taped before setting out: what rubbed before, on any foot that may be taped. */
-function knownPlaces(picture: ClinicalPicture): (keyof typeof FINDINGS.rubbedAt.options)[] {
-  return keysOf(FINDINGS.rubbedAt.options).filter((place) =>
+/** Places that are taped before setting out: what rubbed before. */
+const knownPlaces = (picture: ClinicalPicture): (keyof typeof FINDINGS.rubbedAt.options)[] =>
+  keysOf(FINDINGS.rubbedAt.options).filter((place) =>
     SIDES.some((side) => {
       const { rubbedAt } = picture[side];
-      return rubbedAt !== NOT_EXAMINED && rubbedAt.includes(place) && !isLacedGently(picture, side);
+      return rubbedAt !== NOT_EXAMINED && rubbedAt.includes(place);
     }),
   );
-}
 
 /** Socks, tape and skin, for the findings of this patient. Common practice (handbook 07). */
 export function skinWords(picture: ClinicalPicture, points: readonly PressurePoint[], say: Say): string[] {
@@ -28,7 +27,7 @@ export function skinWords(picture: ClinicalPicture, points: readonly PressurePoi
     say('socks.fibre'),
     ...(swells ? [say('socks.compression')] : []),
     ...(isSpared ? [say('socks.never-pad')] : []),
-    ...(places.length > 0 ? [say('socks.pad', { places: places.join(', ') })] : []),
+    ...(!isSpared && places.length > 0 ? [say('socks.pad', { places: places.join(', ') })] : []),
     ...(isSpared ? [] : [say('socks.hot-spot')]),
     ...(has('callus') || rubs ? [say('socks.dry-skin')] : []),
     ...(has('nail') ? [say('socks.nails')] : []),

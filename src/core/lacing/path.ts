@@ -32,6 +32,8 @@ export interface LacePath {
   /** The lace is laid in with its middle between this node and the next; both ends are worked up from there. */
   startsAfter: number;
   base: LaceDesign['base'];
+  /** Of a toe lift: the side on which the lifting end begins. */
+  lift: LaceSide;
   /** The last row of pairs, on which the bow is tied where there is no lock. */
   topRow: number;
   twistAfter: number | null;
@@ -127,6 +129,7 @@ export function lacePath(
     nodes: [...ends.inner.toReversed(), ...ends.outer],
     startsAfter: ends.inner.length - 1,
     base: design.base,
+    lift: design.lift,
     topRow: last,
     twistAfter: design.twistAfter,
     isLocked: design.isLocked,

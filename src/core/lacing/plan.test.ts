@@ -173,6 +173,10 @@ describe('the steps', () => {
       { do: 'lift', side: 'inner', to: 6 },
       { do: 'close-the-rest', side: 'inner', from: 1, to: 6 },
     ]);
+    expect(steps([{ kind: 'other-nails' }])).toEqual([
+      { do: 'lift', side: 'outer', to: 6 },
+      { do: 'close-the-rest', side: 'outer', from: 1, to: 6 },
+    ]);
     expect(steps([{ kind: 'swells' }])).toEqual([
       { do: 'lay-in', row: 1 },
       { do: 'bar', side: 'inner', row: 2 },

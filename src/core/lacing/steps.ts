@@ -45,12 +45,11 @@ function risingSteps({ nodes, startsAfter, topRow }: LacePath): LacingStep[] {
   return steps;
 }
 
-function liftSteps({ nodes, topRow }: LacePath): LacingStep[] {
-  const top = nodes.findIndex(({ row }) => row === topRow);
-  const [to, from, ...rest] = nodes.slice(top);
+function liftSteps({ nodes, lift, topRow }: LacePath): LacingStep[] {
+  const first = Math.min(...nodes.map(({ row }) => row));
   return [
-    { do: 'lift', side: from!.side, to: to!.row + 1 },
-    { do: 'close-the-rest', side: from!.side, from: rest[0]!.row + 1, to: topRow + 1 },
+    { do: 'lift', side: lift, to: topRow + 1 },
+    { do: 'close-the-rest', side: lift, from: first + 1, to: topRow + 1 },
   ];
 }
 

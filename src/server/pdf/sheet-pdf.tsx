@@ -1,8 +1,6 @@
-import { createRequire } from 'node:module';
 import {
   Circle,
   Document,
-  Font,
   G,
   Line,
   Page,
@@ -21,34 +19,14 @@ import { callouts } from '@/core/shoe/drawing/callouts';
 import type { Drawing, DrawnPart, Point } from '@/core/shoe/drawing/part';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
 import { dayIn, type Say, sayIn } from '@/core/texts/say';
-
-const require = createRequire(import.meta.url);
-const face = (name: string) => require.resolve(`@fontsource/${name}.woff`);
-
-let registered = false;
-function registerFaces(): void {
-  if (registered) return;
-  Font.register({
-    family: 'text',
-    fonts: [
-      { src: face('ibm-plex-sans/files/ibm-plex-sans-latin-400-normal'), fontWeight: 400 },
-      { src: face('ibm-plex-sans/files/ibm-plex-sans-latin-600-normal'), fontWeight: 600 },
-    ],
-  });
-  Font.register({
-    family: 'display',
-    fonts: [{ src: face('vollkorn/files/vollkorn-latin-600-normal'), fontWeight: 600 }],
-  });
-  Font.registerHyphenationCallback((word) => [word]);
-  registered = true;
-}
+import { DISPLAY_FAMILY, registerFaces, TEXT_FAMILY, undrawable } from './fonts';
 
 const INK = '#231d15';
 
 const styles = StyleSheet.create({
-  page: { padding: 30, fontFamily: 'text', fontSize: 9, lineHeight: 1.3, color: INK },
-  title: { fontFamily: 'display', fontWeight: 600, fontSize: 19, lineHeight: 1.2 },
-  head: { fontFamily: 'display', fontWeight: 600, fontSize: 11.5, marginTop: 7, marginBottom: 2 },
+  page: { padding: 26, fontFamily: TEXT_FAMILY, fontSize: 9, lineHeight: 1.3, color: INK },
+  title: { fontFamily: DISPLAY_FAMILY, fontWeight: 600, fontSize: 19, lineHeight: 1.2 },
+  head: { fontFamily: DISPLAY_FAMILY, fontWeight: 600, fontSize: 11.5, marginTop: 7, marginBottom: 2 },
   strong: { fontWeight: 600 },
   faint: { color: '#5d5343' },
   columns: { flexDirection: 'row', gap: 22 },
@@ -74,7 +52,7 @@ const FILL: Record<DrawnPart['kind'], string | null> = {
 
 function Shoe({ drawing, numbers }: { drawing: Drawing; numbers: readonly Point[] }) {
   return (
-    <Svg viewBox={drawing.viewBox.join(' ')} style={{ height: 120 }}>
+    <Svg viewBox={drawing.viewBox.join(' ')} style={{ height: 104 }}>
       {drawing.parts.map((part) => (
         <Path
           key={part.id}
@@ -91,7 +69,7 @@ function Shoe({ drawing, numbers }: { drawing: Drawing; numbers: readonly Point[
           <Text
             x={x - (at > 8 ? 6 : 3)}
             y={y + 3.8}
-            style={{ fontFamily: 'text', fontWeight: 600, fontSize: 11 }}
+            style={{ fontFamily: TEXT_FAMILY, fontWeight: 600, fontSize: 11 }}
             fill={INK}
           >
             {at + 1}
@@ -113,7 +91,7 @@ function Laced({ shoe, eyelets, say }: { shoe: LacedShoe; eyelets: ShoeEyelets; 
       key={`${x} ${y} ${text}`}
       x={x - (text.length * size) / 4}
       y={y}
-      style={{ fontFamily: 'text', fontSize: size }}
+      style={{ fontFamily: TEXT_FAMILY, fontSize: size }}
       fill={INK}
     >
       {text}
@@ -177,36 +155,33 @@ function Part({ title, items }: { title: string; items: readonly string[] }) {
   );
 }
 
-function Care({ sheet, say }: { sheet: PatientSheet; say: Say }) {
-  return (
-    <View>
-      <Part title={say('care.title')} items={sheet.care} />
-      {sheet.shop.length > 0 && <Part title={say('shop.title')} items={sheet.shop} />}
-    </View>
-  );
-}
-
 function Lacing({ sheet: { lacing }, say }: { sheet: PatientSheet; say: Say }) {
   if (lacing.kind === 'closure') return <Part title={say('closure.title')} items={lacing.steps} />;
+  const after = (
+    <View style={lacing.shoes.length === 1 ? styles.column : {}}>
+      <List items={lacing.after} />
+      <Text style={styles.faint}>{say('lacing.view')}</Text>
+    </View>
+  );
   return (
     <View>
       <Text style={styles.head}>{say('lacing.title')}</Text>
-      {lacing.shoes.map((shoe) => (
-        <View key={shoe.label} style={{ flexDirection: 'row', gap: 8 }} wrap={false}>
-          <Laced shoe={shoe} eyelets={lacing.eyelets} say={say} />
-          <View style={styles.column}>
-            <Text style={styles.strong}>{shoe.label}</Text>
-            {shoe.because.map((line) => (
-              <Text key={line}>{line}</Text>
-            ))}
-            <List items={shoe.steps} numbered />
+      <View style={styles.columns}>
+        {lacing.shoes.map((shoe) => (
+          <View key={shoe.label} style={{ ...styles.column, flexDirection: 'row', gap: 8 }} wrap={false}>
+            <Laced shoe={shoe} eyelets={lacing.eyelets} say={say} />
+            <View style={styles.column}>
+              <Text style={styles.strong}>{shoe.label}</Text>
+              {shoe.because.map((line) => (
+                <Text key={line}>{line}</Text>
+              ))}
+              <List items={shoe.steps} numbered />
+            </View>
           </View>
-        </View>
-      ))}
-      <Text style={styles.faint}>{say('lacing.view')}</Text>
-      {lacing.after.map((line) => (
-        <Text key={line}>{line}</Text>
-      ))}
+        ))}
+        {lacing.shoes.length === 1 && after}
+      </View>
+      {lacing.shoes.length > 1 && after}
     </View>
   );
 }
@@ -234,22 +209,74 @@ function BreakIn({ sheet: { breakIn, language }, say }: { sheet: PatientSheet; s
   );
 }
 
-/** Sizes of type, largest first: the first with which all stands on one page is taken. */
-const SIZES_PT = [10, 9.5, 9, 8.5, 8] as const;
+/** A letter that no face has is said where it stands, never replaced by another. */
+function sayingMissing(sheet: PatientSheet): { sheet: PatientSheet; missing: string[] } {
+  const found = new Set<string>();
+  const drawn = (text: string): string => {
+    const missing = undrawable(text);
+    return [...text.normalize('NFC')]
+      .map((letter) => {
+        if (!missing.includes(letter)) return letter;
+        const code = `U+${letter.codePointAt(0)!.toString(16).toUpperCase().padStart(4, '0')}`;
+        found.add(code);
+        return `[${code}]`;
+      })
+      .join('');
+  };
+  // What a person wrote: the rest comes from message files.
+  const written = {
+    ...sheet,
+    patient: drawn(sheet.patient),
+    clinic: drawn(sheet.clinic),
+    shoe: drawn(sheet.shoe),
+    size: drawn(sheet.size),
+    phone: drawn(sheet.phone),
+    changes: sheet.changes.map(drawn),
+    breakIn: { ...sheet.breakIn, lines: sheet.breakIn.lines.map(drawn) },
+  };
+  return { sheet: written, missing: [...found] };
+}
+
+/** Sizes of type, largest first: the largest with which all stands on one page is taken. */
+const SIZES_PT: readonly number[] = [10, 9.5, 9, 8.5, 8, 7.5];
+/** Letters that a page of ten points holds, and by how many more the type goes down half a point. Measured on this page. */
+const HOLDS = { letters: 1750, more: 230 };
+/** The size to try first: what is plainly too large is not tried. */
+function likelySize(sheet: PatientSheet): number {
+  const { lacing, points, breakIn } = sheet;
+  const lines = [
+    ...points.map(({ text }) => text),
+    ...sheet.howItFits,
+    ...(lacing.kind === 'laced'
+      ? [...lacing.shoes.flatMap(({ because, steps }) => [...because, ...steps]), ...lacing.after]
+      : lacing.steps),
+    ...breakIn.weeks.map(({ text }) => text),
+    ...breakIn.lines,
+    ...sheet.skin,
+    ...sheet.care,
+    ...sheet.dates,
+    ...sheet.shop,
+    ...sheet.changes,
+  ];
+  const letters = lines.reduce((sum, line) => sum + line.length, 0);
+  return SIZES_PT[0]! - 0.5 * Math.max(0, Math.floor((letters - HOLDS.letters) / HOLDS.more));
+}
 const pagesIn = (pdf: Buffer): number => pdf.toString('latin1').match(/\/Type \/Page\b/g)?.length ?? 0;
 
 /** The patient's sheet as PDF, from the same value and the same drawings as the screen; on one page, in type as large as fits. */
-export async function sheetPdf(sheet: PatientSheet): Promise<Buffer> {
+export async function sheetPdf(given: PatientSheet): Promise<Buffer> {
   registerFaces();
-  let pdf = await rendered(sheet, SIZES_PT[0]);
-  for (const size of SIZES_PT.slice(1)) {
-    if (pagesIn(pdf) <= 1) break;
-    pdf = await rendered(sheet, size);
+  const { sheet, missing } = sayingMissing(given);
+  const likely = SIZES_PT.filter((size) => size <= likelySize(sheet));
+  const [smallest = SIZES_PT.at(-1)!] = likely.slice(-1);
+  for (const size of likely) {
+    const pdf = await rendered(sheet, missing, size);
+    if (size === smallest || pagesIn(pdf) <= 1) return pdf;
   }
-  return pdf;
+  return rendered(sheet, missing, smallest);
 }
 
-function rendered(sheet: PatientSheet, fontSize: number): Promise<Buffer> {
+function rendered(sheet: PatientSheet, missing: readonly string[], fontSize: number): Promise<Buffer> {
   const say = sayIn(sheet.language);
   const numbered = sheet.points.flatMap(({ feature }) => (feature === null ? [] : [feature]));
   return renderToBuffer(
@@ -277,18 +304,28 @@ function rendered(sheet: PatientSheet, fontSize: number): Promise<Buffer> {
               style={{ height: 7, marginTop: 3, width: `${sheet.roomMm.most}mm`, backgroundColor: '#0c5960' }}
             />
             <Text style={styles.faint}>{say('fit.ruler', sheet.roomMm)}</Text>
-            <Lacing sheet={sheet} say={say} />
-            {sheet.lacing.kind === 'closure' && <Care sheet={sheet} say={say} />}
           </View>
           <View style={styles.column}>
             <BreakIn sheet={sheet} say={say} />
+          </View>
+        </View>
+        <Lacing sheet={sheet} say={say} />
+        <View style={styles.columns}>
+          <View style={styles.column}>
             <Part title={say('socks.title')} items={sheet.skin} />
+            {sheet.shop.length > 0 && <Part title={say('care.title')} items={sheet.care} />}
+            {sheet.changes.length > 0 && <Part title={say('changes.title')} items={sheet.changes} />}
+          </View>
+          <View style={styles.column}>
             <Part
               title={say('dates.title')}
               items={[...sheet.dates, ...(sheet.again ? [sheet.again] : [])]}
             />
-            {sheet.changes.length > 0 && <Part title={say('changes.title')} items={sheet.changes} />}
-            {sheet.lacing.kind === 'laced' && <Care sheet={sheet} say={say} />}
+            {sheet.shop.length > 0 ? (
+              <Part title={say('shop.title')} items={sheet.shop} />
+            ) : (
+              <Part title={say('care.title')} items={sheet.care} />
+            )}
           </View>
         </View>
         <View style={styles.warn} wrap={false}>
@@ -298,6 +335,9 @@ function rendered(sheet: PatientSheet, fontSize: number): Promise<Buffer> {
             <Text style={styles.strong}>{say('stop.call', { phone: sheet.phone })}</Text>
           )}
         </View>
+        {missing.length > 0 && (
+          <Text style={styles.strong}>{say('pdf.missing', { letters: missing.join(', ') })}</Text>
+        )}
         <Text style={styles.caution}>{sheet.caution}</Text>
       </Page>
     </Document>,

@@ -6,6 +6,8 @@ import { LacingDiagram } from '@/ui/drawing/LacingDiagram';
 import { ShareBar } from '@/ui/drawing/ShareBar';
 import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
 
+const COLUMNS = 'grid sm:grid-cols-2 print:grid-cols-2 gap-x-8 gap-y-3 mt-3';
+
 /** What the patient takes home, one page, plain words; screen and print. */
 export function Sheet({ sheet }: { sheet: PatientSheet }) {
   const say = sayIn(sheet.language);
@@ -17,18 +19,24 @@ export function Sheet({ sheet }: { sheet: PatientSheet }) {
       <h1 className="text-3xl">{say('title', { shoe: sheet.shoe })}</h1>
       <p>{say('size', { size: sheet.size })}</p>
       <Points sheet={sheet} say={say} />
-      <div className="grid sm:grid-cols-2 print:grid-cols-2 gap-x-8 gap-y-3 mt-3">
+      <div className={COLUMNS}>
+        <Fit sheet={sheet} say={say} />
+        <BreakIn sheet={sheet} say={say} />
+      </div>
+      <Lacing sheet={sheet} say={say} />
+      <div className={COLUMNS}>
         <div className="grid gap-3 content-start">
-          <Fit sheet={sheet} say={say} />
-          <Lacing sheet={sheet} say={say} />
-          {sheet.lacing.kind === 'closure' && <Care sheet={sheet} say={say} />}
+          <Part title={say('socks.title')} lines={sheet.skin} />
+          {sheet.shop.length > 0 && <Part title={say('care.title')} lines={sheet.care} />}
+          {sheet.changes.length > 0 && <Part title={say('changes.title')} lines={sheet.changes} />}
         </div>
         <div className="grid gap-3 content-start">
-          <BreakIn sheet={sheet} say={say} />
-          <Part title={say('socks.title')} lines={sheet.skin} />
           <Part title={say('dates.title')} lines={[...sheet.dates, ...(sheet.again ? [sheet.again] : [])]} />
-          {sheet.changes.length > 0 && <Part title={say('changes.title')} lines={sheet.changes} />}
-          {sheet.lacing.kind === 'laced' && <Care sheet={sheet} say={say} />}
+          {sheet.shop.length > 0 ? (
+            <Part title={say('shop.title')} lines={sheet.shop} />
+          ) : (
+            <Part title={say('care.title')} lines={sheet.care} />
+          )}
         </div>
       </div>
       <section className="border-2 border-warn p-3 mt-4 break-inside-avoid">
@@ -64,16 +72,6 @@ function Part({ title, lines }: { title: string; lines: readonly string[] }) {
         ))}
       </ul>
     </section>
-  );
-}
-
-/** What stands where there is room: beside a lacing in the other column, else under it. */
-function Care({ sheet, say }: Props) {
-  return (
-    <>
-      <Part title={say('care.title')} lines={sheet.care} />
-      {sheet.shop.length > 0 && <Part title={say('shop.title')} lines={sheet.shop} />}
-    </>
   );
 }
 
@@ -122,35 +120,42 @@ function Fit({ sheet: { howItFits, roomMm }, say }: Props) {
 function Lacing({ sheet: { lacing }, say }: Props) {
   if (lacing.kind === 'closure') return <Part title={say('closure.title')} lines={lacing.steps} />;
   return (
-    <section>
+    <section className="mt-3">
       <h2>{say('lacing.title')}</h2>
-      {lacing.shoes.map((shoe) => (
-        <div key={shoe.label} className="grid grid-cols-[9.5rem_minmax(0,1fr)] gap-3 break-inside-avoid mb-2">
-          <LacingDiagram
-            side={shoe.side}
-            eyelets={lacing.eyelets}
-            lacing={shoe.lacing}
-            words={{ inner: say('lacing.inner'), outer: say('lacing.outer') }}
-            summary={shoe.steps.join(' ')}
-            className="w-full"
-          />
-          <div>
-            <strong>{shoe.label}</strong>
-            {shoe.because.map((line) => (
-              <p key={line}>{line}</p>
-            ))}
-            <ol className="list-decimal pl-5">
-              {shoe.steps.map((step) => (
-                <li key={step}>{step}</li>
+      <div className="grid sm:grid-cols-2 print:grid-cols-2 gap-x-8">
+        {lacing.shoes.map((shoe) => (
+          <div
+            key={shoe.label}
+            className="grid grid-cols-[9.5rem_minmax(0,1fr)] gap-3 break-inside-avoid mb-2"
+          >
+            <LacingDiagram
+              side={shoe.side}
+              eyelets={lacing.eyelets}
+              lacing={shoe.lacing}
+              words={{ inner: say('lacing.inner'), outer: say('lacing.outer') }}
+              summary={shoe.steps.join(' ')}
+              className="w-full"
+            />
+            <div>
+              <strong>{shoe.label}</strong>
+              {shoe.because.map((line) => (
+                <p key={line}>{line}</p>
               ))}
-            </ol>
+              <ol className="list-decimal pl-5">
+                {shoe.steps.map((step) => (
+                  <li key={step}>{step}</li>
+                ))}
+              </ol>
+            </div>
           </div>
+        ))}
+        <div className="self-end">
+          {lacing.after.map((line) => (
+            <p key={line}>{line}</p>
+          ))}
+          <p className="text-faint text-sm">{say('lacing.view')}</p>
         </div>
-      ))}
-      <p className="text-faint text-sm">{say('lacing.view')}</p>
-      {lacing.after.map((line) => (
-        <p key={line}>{line}</p>
-      ))}
+      </div>
     </section>
   );
 }

@@ -1,0 +1,140 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { clinicBreakIn } from '@tests/fixtures/break-in';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { patientSheet, type SheetInput } from '@/core/aftercare/patient-sheet';
+import { planBreakIn } from '@/core/break-in/plan';
+import { clinicalPicture } from '@/core/examination/clinical-picture';
+import type { Findings } from '@/core/findings/picture';
+import { resolve } from '@/core/prescribe/engine/resolve';
+import { undrawable } from '@/server/pdf/fonts';
+import { sheetPdf } from '@/server/pdf/sheet-pdf';
+
+let folder: string;
+beforeAll(() => {
+  folder = mkdtempSync(join(tmpdir(), 'sovet-pdf-'));
+});
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+const sheetOf = (findings: Findings, over: Partial<SheetInput> = {}) => {
+  const picture = clinicalPicture(findings);
+  const input = clinicBreakIn({ picture });
+  return patientSheet({
+    patient: 'Ada Example',
+    clinic: 'Test clinic',
+    phone: '055 010100',
+    shoe: 'Testmaker One 1',
+    size: 'EU 42 D',
+    startedOn: '2030-03-04',
+    picture,
+    specification: resolve(picture),
+    values: { drop: 10, closure: 'laces' },
+    tryOn: null,
+    usualMinutes: 60,
+    eyelets: { zones: [6], extra: true },
+    laces: 'flat',
+    windowDays: { q10: 150, q90: 300 },
+    startNextDay: 120,
+    reviewOn: '2030-03-18',
+    breakIn: { input, plan: planBreakIn(input), isMuchSofter: false },
+    returnBy: null,
+    ...over,
+  });
+};
+
+/** A PDF as poppler reads it: text in the order of the page, pages, and fonts. */
+async function read(findings: Findings, over: Partial<SheetInput> = {}) {
+  const pdf = await sheetPdf(sheetOf(findings, over));
+  const file = join(folder, 'sheet.pdf');
+  writeFileSync(file, pdf);
+  const poppler = (tool: string, ...args: string[]) => execFileSync(tool, args, { encoding: 'utf8' });
+  return {
+    bytes: pdf.length,
+    text: poppler('pdftotext', file, '-').replace(/\s+/g, ' '),
+    pages: Number(/Pages:\s+(\d+)/.exec(poppler('pdfinfo', file))?.[1]),
+    fonts: poppler('pdffonts', file),
+  };
+}
+
+const DIFFICULT: Findings = {
+  body: { ageYears: 80, conditions: ['diabetes'], hands: 'tie', falls: 2 },
+  left: {
+    bunion: 'severe',
+    lesserToes: 'rigid',
+    sensation: 'lost',
+    pulses: 'absent',
+    skin: ['nail', 'fragile'],
+    swelling: 'constant',
+  },
+  right: { rubbedAt: ['toe-tips', 'heel-back'], legLength: 880 },
+};
+
+describe('the sheet as PDF, read back by poppler', () => {
+  it('is one page under 300 kB with its text in order, also for a difficult patient', async () => {
+    for (const findings of [{}, DIFFICULT]) {
+      const { bytes, text, pages } = await read(findings);
+      expect(pages).toBe(1);
+      expect(bytes).toBeLessThan(300_000);
+      const order = [
+        'Your shoe: Testmaker One 1',
+        'What matters in this pair',
+        'How it should fit',
+        'Lacing',
+        'Stop wearing it',
+        'Our number: 055 010100',
+        'This page helps you',
+      ];
+      const places = order.map((words) => text.indexOf(words));
+      expect(places).not.toContain(-1);
+      expect(places).toEqual(places.toSorted((a, b) => a - b));
+    }
+  });
+
+  it.each([
+    ['Łukasz Żółć', 'Latin'],
+    ['Ηλέκτρα Νίκου', 'Greek'],
+    ['Юлія Ґонта', 'Cyrillic'],
+    ['Nguyễn Thị Ánh', 'Vietnamese'],
+  ])('writes %s (%s) letter by letter', async (patient) => {
+    const { text, fonts } = await read({}, { patient });
+    expect(text.normalize('NFC')).toContain(patient);
+    expect(text).not.toContain('cannot be printed');
+    expect(
+      fonts
+        .split('\n')
+        .slice(2)
+        .filter(Boolean)
+        .every((line) => / yes yes yes /.test(line)),
+    ).toBe(true);
+  });
+
+  it.each([
+    ['שרה כהן', 'Hebrew'],
+    ['ليلى حسن', 'Arabic'],
+  ])('draws %s (%s), from the right, without a missing letter', async (patient) => {
+    const { text } = await read({}, { patient });
+    expect(undrawable(patient)).toEqual([]);
+    expect(text).not.toContain('cannot be printed');
+    // Poppler gives the letters in the order of reading or of drawing; all of them are there.
+    const letters = [...patient.replace(/\s/g, '')];
+    expect(letters.filter((letter) => !text.normalize('NFKC').includes(letter))).toEqual([]);
+  });
+
+  it('says which letters it cannot draw, and draws no other in their place', async () => {
+    const { text } = await read({}, { patient: 'Ada 田中' });
+    expect(text).toContain('Some letters cannot be printed here: U+7530, U+4E2D');
+    expect(text).toContain('for Ada [U+7530][U+4E2D]');
+    expect(undrawable('Ada 田中')).toEqual(['田', '中']);
+  });
+
+  it('is written in half a second', async () => {
+    const sheet = sheetOf(DIFFICULT);
+    await sheetPdf(sheet);
+    const began = performance.now();
+    await sheetPdf(sheet);
+    // Twice what is asked for, for a busy machine.
+    expect(performance.now() - began).toBeLessThan(1000);
+  });
+});
