@@ -5,7 +5,7 @@ import { planBreakIn } from '../break-in/plan';
 import { clinicalPicture } from '../examination/clinical-picture';
 import type { Findings } from '../findings/picture';
 import { resolve } from '../prescribe/engine/resolve';
-import texts from '../texts/en/sheet.json';
+import texts from '../texts/en/sheet.json' with { type: 'json' };
 import { patientSheet, reviewDay, type SheetInput } from './patient-sheet';
 import { MOST_POINTS } from './points';
 import { patientSheetSchema } from './sheet-schema';

@@ -1,5 +1,5 @@
 import { createInstance } from 'i18next';
-import sheet from './en/sheet.json';
+import sheet from './en/sheet.json' with { type: 'json' };
 
 /** Languages that a sheet can be written in. */
 export const LANGUAGES = { en: 'English' } as const;
