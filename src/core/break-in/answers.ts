@@ -20,19 +20,17 @@ const MILD_OUTINGS = 3;
 export type BreakInState = 'going' | 'refit' | 'stop';
 
 /**
- * What the answers make of the plan: three mild ones in a row ask for a refit, a severe one or a changed gait stops at once; a foot
- * at risk stops at the first mark or soreness.
+ * What the answers make of the plan: three mild ones in a row ask for a refit, until one is fine again; a severe one or a changed gait
+ * stops at once; a foot at risk stops at the first mark or soreness.
  */
-export function stateOf(answers: readonly OutingAnswer[], isAtRisk: boolean): BreakInState {
+export function stateOf(answers: readonly OutingAnswer[], stopsAtFirst: boolean): BreakInState {
   const inOrder = answers.toSorted((a, b) => (a.on < b.on ? -1 : 1));
   let mild = 0;
-  let state: BreakInState = 'going';
   for (const { felt, gaitChanged, marks } of inOrder) {
-    if (felt === 'severe' || gaitChanged || (isAtRisk && (marks || felt === 'mild'))) return 'stop';
+    if (felt === 'severe' || gaitChanged || (stopsAtFirst && (marks || felt === 'mild'))) return 'stop';
     mild = felt === 'mild' || marks ? mild + 1 : 0;
-    if (mild >= MILD_OUTINGS) state = 'refit';
   }
-  return state;
+  return mild >= MILD_OUTINGS ? 'refit' : 'going';
 }
 
 /** Outings that did not go well move the plan by as many outings. */

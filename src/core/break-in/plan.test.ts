@@ -84,6 +84,8 @@ describe('the new pair on the patient’s own days', () => {
       Array.from({ length: count }, (_, at) => ({ on: addDays(MONDAY, 8 + at), felt: 'mild' }));
     expect(plan({ answers: mild(2) }).state).toBe('going');
     expect(plan({ answers: mild(3) }).state).toBe('refit');
+    // Refitted, and fine again.
+    expect(plan({ answers: [...mild(3), { on: addDays(MONDAY, 30), felt: 'fine' }] }).state).toBe('going');
     expect(plan({ answers: [...mild(2), { on: addDays(MONDAY, 20), felt: 'fine' }] }).state).toBe('going');
     expect(plan({ answers: [{ on: MONDAY, felt: 'severe' }] }).state).toBe('stop');
     expect(plan({ answers: [{ on: MONDAY, felt: 'fine', gaitChanged: true }] }).state).toBe('stop');

@@ -1,7 +1,7 @@
 import { addDays, daysBetween, type IsoDay } from '../calendar/days';
 import { type BreakInState, type OutingAnswer, outingsToRepeat, stateOf } from './answers';
 import { wearDays } from './own-plans';
-import { type BreakInSchool, HOME_TRIAL_DAYS, type OwnPlan } from './schools';
+import { type BreakInSchool, HOME_TRIAL_DAYS, type OwnPlan, stopsAtFirst } from './schools';
 import { shareWeek } from './week-share';
 
 /** One outing of the patient's own week, the same each week. */
@@ -110,8 +110,7 @@ export const shareAllowed = (week: number, changeWeeks: number): number =>
  */
 export function planBreakIn(input: BreakInInput): BreakInPlan {
   const { startOn, outings, plan, changeWeeks, answers, events } = input;
-  const isAtRisk = plan === 'at-risk';
-  const state = stateOf(answers, isAtRisk || plan === 'prosthesis');
+  const state = stateOf(answers, stopsAtFirst(plan));
   if (plan === 'at-risk' || plan === 'orthosis' || plan === 'prosthesis')
     return { ...wearDays(input, plan), state };
   const delay = Math.ceil((outingsToRepeat(answers) * 7) / Math.max(1, outings.length));

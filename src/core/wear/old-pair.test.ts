@@ -11,6 +11,7 @@ import {
   noticesOf,
   type OldPair,
   priorSpentOf,
+  shareOfLife,
   usedOf,
   verdictOfPair,
   wantsOldPairFirst,
@@ -205,5 +206,23 @@ describe('what a pair is beside its wear', () => {
     expect(wantsOldPairFirst(clinicalPicture({ left: { pain: [] } }))).toBe(false);
     expect(wantsOldPairFirst(clinicalPicture({ left: { pain: ['shin'] } }))).toBe(true);
     expect(wantsOldPairFirst(clinicalPicture({ right: { skin: ['blister'] } }))).toBe(true);
+  });
+});
+
+describe('how much of its life the main pair has used', () => {
+  const context = { on: '2031-06-15', school: 'median', weeklyKm: 30 } as const;
+
+  it('is its use over the middle of such lives, of the pair that did most of the miles', () => {
+    const pairs = [
+      { id: 'a', title: 'A', use: 'road-running', amount: 100 },
+      { id: 'b', title: 'B', use: 'road-running', amount: 2000, isMain: true },
+    ] as const;
+    expect(shareOfLife(pairs, context)).toBeGreaterThan(1);
+    expect(shareOfLife(pairs.slice(0, 1), context)).toBeLessThan(0.3);
+  });
+
+  it('is nothing where no pair was brought or nobody knows how far it went', () => {
+    expect(shareOfLife([], context)).toBeNull();
+    expect(shareOfLife([{ id: 'c', title: 'C', use: 'house' }], context)).toBeNull();
   });
 });

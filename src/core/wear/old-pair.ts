@@ -93,6 +93,13 @@ export function priorSpentOf(pair: OldPair, context: VerdictContext): number {
   return Math.max(usedUpAfter(life, used.amount), byAge);
 }
 
+/** How much of the middle life of such pairs the main pair that was brought has used; null where nobody can say. */
+export function shareOfLife(pairs: readonly OldPair[], context: VerdictContext): number | null {
+  const main = mainPair(pairs);
+  const used = main && usedOf(main, context);
+  return main && used ? used.amount / priorLifeOf(main.use, context.school).life.median : null;
+}
+
 /** A slip-rated sole with too large a smooth patch is at its end whatever its foam does. */
 export const isWornSmooth = ({ smoothPatchMm2, values }: OldPair): boolean =>
   values?.tread === 'slip-rated' && (smoothPatchMm2 ?? 0) > SMOOTH_PATCH_MM2;

@@ -2,6 +2,7 @@ import type { z } from 'zod';
 import { type BreakInState, stateOf } from '@/core/break-in/answers';
 import type { BreakInInput } from '@/core/break-in/plan';
 import type { outingAnswerSchema } from '@/core/break-in/schema';
+import { stopsAtFirst } from '@/core/break-in/schools';
 import { audit, type Tenant } from '../../database/tenant';
 import { refusedAt } from '../../http/problem';
 import { checkDay, pairDays } from './pair-log';
@@ -56,7 +57,7 @@ export async function answerOuting(
     )
     .execute();
   const input = (await readBreakIn(tenant, pairId))!;
-  const state = stateOf(input.answers, input.plan === 'at-risk' || input.plan === 'prosthesis');
+  const state = stateOf(input.answers, stopsAtFirst(input.plan));
   await tenant.tx.updateTable('pair').set({ break_in_state: state }).where('id', '=', pairId).execute();
   return { state };
 }

@@ -14,6 +14,7 @@ import type { StepContents } from '@/core/visit/contents';
 import { contentsOf } from '@/core/visit/held';
 import { CLOCK_OF_USE, madeForUse } from '@/core/wear/clocks';
 import { landingOf } from '@/core/wear/learned/conditions';
+import { shareOfLife } from '@/core/wear/old-pair';
 import type { Tenant } from '../../database/tenant';
 import { refusedAt } from '../../http/problem';
 import { forecastOf, refreshForecasts } from '../pairs/forecasts';
@@ -110,6 +111,7 @@ export async function startPair(
     .set({ break_in: JSON.stringify(breakIn.input), break_in_state: breakIn.plan.state })
     .where('id', '=', pairId)
     .execute();
+  const contents = contentsOf(await stepsOf(tenant, start.visitId));
   const sheet = patientSheet({
     patient: `${patient.given_name} ${patient.family_name}`,
     clinic: await placeOfWork(tenant, clinic),
@@ -121,10 +123,14 @@ export async function startPair(
     specification: start.specification,
     values: model.features,
     tryOn,
-    found: causesFound(contentsOf(await stepsOf(tenant, start.visitId)).feet?.hotSpots ?? [], {
+    found: causesFound(contents.feet?.hotSpots ?? [], {
       picture,
       tryOn,
-      shareOfLife: null,
+      shareOfLife: shareOfLife(contents['old-pair']?.pairs ?? [], {
+        on: startedOn,
+        school: clinic.lifeSchool,
+        weeklyKm: weekly,
+      }),
     }),
     changes: modifications.map(modificationInWords),
     usualMinutes: input.usualMinutes ?? 60,

@@ -8,6 +8,7 @@ import { QUESTION_TABLE, type QuestionId, type SpotAnswers } from '@/core/hot-sp
 import type { HotSpot } from '@/core/hot-spot/schema';
 import { keysOf } from '@/core/tables/keys-of';
 import { chosenTryOn } from '@/core/visit/read-visit';
+import { shareOfLife } from '@/core/wear/old-pair';
 import { ShareBar } from '@/ui/drawing/ShareBar';
 import { Choice } from '@/ui/fields/Choice';
 import { useStepContent } from '../../use-findings';
@@ -76,7 +77,7 @@ function OneSpot({
   readOnly: boolean;
   onAnswers: (answers: SpotAnswers) => void;
 }) {
-  const { picture, state } = useVisit();
+  const { picture, state, verdictContext } = useVisit();
   const stop = stopFirst(picture, spot.side);
   if (stop)
     return (
@@ -87,7 +88,7 @@ function OneSpot({
   const seen = {
     picture,
     tryOn: chosenTryOn({ 'try-on': state.steps['try-on'].content }),
-    shareOfLife: null,
+    shareOfLife: shareOfLife(state.steps['old-pair'].content.pairs ?? [], verdictContext),
   };
   const known = knownAnswers({ ...seen, side: spot.side });
   const answers: SpotAnswers = spot.answers;
