@@ -9,7 +9,6 @@ import { endPair } from '@/server/services/pairs/pair-log';
 import { readPair } from '@/server/services/pairs/pair-records';
 import { saveWeek } from '@/server/services/pairs/week';
 import { erasePatient } from '@/server/services/patients/one-person';
-import { addPatient } from '@/server/services/patients/patients';
 import { readToday } from '@/server/services/patients/today';
 import { changeClinic } from '@/server/services/people/clinic';
 import { handOver } from '@/server/services/visits/hand-over';
@@ -17,7 +16,7 @@ import { readSheet } from '@/server/services/visits/sheets';
 import { saveStep, startVisit } from '@/server/services/visits/visits';
 import { asOwner, freshDatabase, type TestDatabase } from './database';
 import { refusal } from './signing-in';
-import { wornModel, wornPair } from './worn-pair';
+import { somebodyCalled, wornModel, wornPair } from './worn-pair';
 
 let db: TestDatabase;
 let me: Actor;
@@ -35,9 +34,7 @@ let names = 0;
 async function handedOver(steps: { ask?: object; feet?: object; input?: object; before?: string } = {}) {
   names += 1;
   const familyName = `Wears${names}`;
-  const { id: patientId } = await asTenant(me, (tenant) =>
-    addPatient(tenant, { givenName: 'Liv', familyName, bornOn: '1980-01-01', sizingGroup: 'women' }),
-  );
+  const patientId = await somebodyCalled(me, familyName, '1980-01-01');
   if (steps.before)
     await wornPair(me, patientId, steps.before, addDays(today(), -200), { expected_weekly_km: 18 });
   const model = await wornModel(me, { name: `New ${names}` });

@@ -16,13 +16,12 @@ import { readTimeLine } from '@/server/services/pairs/time-line';
 import { readWeek, saveWeek } from '@/server/services/pairs/week';
 import { addConsent, withdrawConsent } from '@/server/services/patients/consents';
 import { erasePatient } from '@/server/services/patients/one-person';
-import { addPatient } from '@/server/services/patients/patients';
 import { readToday } from '@/server/services/patients/today';
 import { changeClinic } from '@/server/services/people/clinic';
 import { closeVisit, saveStep, startVisit } from '@/server/services/visits/visits';
 import { freshDatabase, type TestDatabase } from './database';
 import { refusal } from './signing-in';
-import { wornModel, wornPair } from './worn-pair';
+import { somebodyCalled, wornModel, wornPair } from './worn-pair';
 
 let db: TestDatabase;
 let me: Actor;
@@ -35,17 +34,9 @@ beforeAll(async () => {
 afterAll(() => db.drop());
 
 let names = 0;
-const somebody = async () => {
+const somebody = () => {
   names += 1;
-  const { id } = await asTenant(me, (tenant) =>
-    addPatient(tenant, {
-      givenName: 'Liv',
-      familyName: `Pair${names}`,
-      bornOn: '1970-01-01',
-      sizingGroup: 'women',
-    }),
-  );
-  return id;
+  return somebodyCalled(me, `Pair${names}`);
 };
 const ago = (days: number) => addDays(today(), -days);
 const log = (pairId: string, entry: object) =>

@@ -11,11 +11,10 @@ import {
   photographFile,
 } from '@/server/services/pairs/photographs';
 import { erasePatient } from '@/server/services/patients/one-person';
-import { addPatient } from '@/server/services/patients/patients';
 import { closeVisit, saveStep, startVisit } from '@/server/services/visits/visits';
 import { asOwner, freshDatabase, type TestDatabase } from './database';
 import { refusal } from './signing-in';
-import { wornModel, wornPair } from './worn-pair';
+import { somebodyCalled, wornModel, wornPair } from './worn-pair';
 
 let db: TestDatabase;
 let me: Actor;
@@ -28,17 +27,9 @@ beforeAll(async () => {
 afterAll(() => db.drop());
 
 let names = 0;
-const somebody = async () => {
+const somebody = () => {
   names += 1;
-  const { id } = await asTenant(me, (tenant) =>
-    addPatient(tenant, {
-      givenName: 'Liv',
-      familyName: `Pair${names}`,
-      bornOn: '1970-01-01',
-      sizingGroup: 'women',
-    }),
-  );
-  return id;
+  return somebodyCalled(me, `Pair${names}`);
 };
 const ago = (days: number) => addDays(today(), -days);
 

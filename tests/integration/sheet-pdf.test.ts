@@ -2,13 +2,10 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { clinicBreakIn } from '@tests/fixtures/break-in';
+import { sheetOf } from '@tests/fixtures/sheet';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { patientSheet, type SheetInput } from '@/core/aftercare/patient-sheet';
-import { planBreakIn } from '@/core/break-in/plan';
-import { clinicalPicture } from '@/core/examination/clinical-picture';
+import type { SheetInput } from '@/core/aftercare/patient-sheet';
 import type { Findings } from '@/core/findings/picture';
-import { resolve } from '@/core/prescribe/engine/resolve';
 import { undrawable } from '@/server/pdf/fonts';
 import { sheetPdf } from '@/server/pdf/sheet-pdf';
 
@@ -17,32 +14,6 @@ beforeAll(() => {
   folder = mkdtempSync(join(tmpdir(), 'sovet-pdf-'));
 });
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
-
-const sheetOf = (findings: Findings, over: Partial<SheetInput> = {}) => {
-  const picture = clinicalPicture(findings);
-  const input = clinicBreakIn({ picture });
-  return patientSheet({
-    patient: 'Ada Example',
-    clinic: 'Test clinic',
-    phone: '055 010100',
-    shoe: 'Testmaker One 1',
-    size: 'EU 42 D',
-    startedOn: '2030-03-04',
-    picture,
-    specification: resolve(picture),
-    values: { drop: 10, closure: 'laces' },
-    tryOn: null,
-    usualMinutes: 60,
-    eyelets: { zones: [6], extra: true },
-    laces: 'flat',
-    windowDays: { q10: 150, q90: 300 },
-    startNextDay: 120,
-    reviewOn: '2030-03-18',
-    breakIn: { input, plan: planBreakIn(input), isMuchSofter: false },
-    returnBy: null,
-    ...over,
-  });
-};
 
 /** A PDF as poppler reads it: text in the order of the page, pages, and fonts. */
 async function read(findings: Findings, over: Partial<SheetInput> = {}) {

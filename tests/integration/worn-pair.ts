@@ -1,4 +1,5 @@
 import { type Actor, asTenant } from '@/server/database/tenant';
+import { addPatient } from '@/server/services/patients/patients';
 
 interface WornModel {
   maker?: string;
@@ -63,3 +64,15 @@ export const wornPair = (
       .executeTakeFirstOrThrow();
     return id;
   });
+
+/** Somebody new in an actor's clinic, by family name; answers their id. */
+export const somebodyCalled = async (
+  actor: Actor,
+  familyName: string,
+  bornOn = '1970-01-01',
+): Promise<string> => {
+  const { id } = await asTenant(actor, (tenant) =>
+    addPatient(tenant, { givenName: 'Liv', familyName, bornOn, sizingGroup: 'women' }),
+  );
+  return id;
+};

@@ -1,5 +1,4 @@
 import type { FINDINGS } from '../findings/findings';
-import type { SheetText } from '../texts/say';
 
 /** Where a blister or a hot spot sits. */
 export type SpotPlace = keyof typeof FINDINGS.rubbedAt.options;
@@ -217,6 +216,3 @@ export const ADVICE: Readonly<Record<Cause, CauseAdvice>> = {
     confirm: 'Count one foot for a minute, running: under about 85.',
   },
 };
-
-/** What the page of a patient says of a place. */
-export const placeText = (place: SpotPlace): SheetText => `place.${place}`;

@@ -1,5 +1,13 @@
 import type { Side } from '../findings/finding-kinds';
-import { type Eyelet, eyeletAt, eyeletKey, LACE_SIDES, pairsOf, type ShoeEyelets } from './eyelets';
+import {
+  type Eyelet,
+  eyeletAt,
+  eyeletKey,
+  LACE_SIDES,
+  type LaceSide,
+  pairsOf,
+  type ShoeEyelets,
+} from './eyelets';
 import { moveOf } from './path';
 import type { SideLacing, Tension } from './plan';
 
@@ -29,6 +37,9 @@ export interface LacingDrawing {
   /** Where the words for both sides stand. */
   sides: { inner: { x: number; y: number }; outer: { x: number; y: number } };
 }
+
+/** How broad a lace is drawn, by how firmly it is drawn tight; broad enough to tell apart on paper. */
+export const LACE_WIDTH: Readonly<Record<Tension, number>> = { easy: 2.2, snug: 3.2, firm: 4.4 };
 
 const MARGIN = { across: 34, above: 22, below: 40 };
 const LOOP = 7;
@@ -99,15 +110,14 @@ export function lacingDrawing(side: Side, eyelets: ShoeEyelets, lacing: SideLaci
       })),
     ];
   });
-  const [innerEdge, outerEdge] = LACE_SIDES.map((of) => {
+  // Seen on the page: the big toe of a left foot is on its right.
+  const edge = (of: LaceSide) => {
     const [low, high] = [place({ side: of, row: 0 }), place({ side: of, row: topRow })];
     const off = Math.sign(low.x - width / 2) * -9;
     return { low: { x: low.x + off, y: low.y - 8 }, high: { x: high.x + off, y: highest + 6 } };
-  });
-  const [left, right] = [innerEdge!, outerEdge!].toSorted((a, b) => a.low.x - b.low.x) as [
-    typeof innerEdge & object,
-    typeof innerEdge & object,
-  ];
+  };
+  const left = edge(side === 'left' ? 'outer' : 'inner');
+  const right = edge(side === 'left' ? 'inner' : 'outer');
   return {
     width: round(width),
     height: round(highest + MARGIN.below),

@@ -10,7 +10,6 @@ export interface Eyelet {
   side: LaceSide;
   row: number;
 }
-export const sameEyelet = (a: Eyelet, b: Eyelet): boolean => a.side === b.side && a.row === b.row;
 export const eyeletKey = ({ side, row }: Eyelet): string => `${side} ${row}`;
 
 /** The eyelets of one shoe. */

@@ -73,10 +73,9 @@ function parallel(first: number, last: number): Ends {
     end.push(at(side, row), at(otherSide(side), row));
   }
   // The last row is closed by the bow. Where both ends stand on one side, the lower one goes over.
-  const [lower, higher] = [ends.inner, ends.outer].toSorted((a, b) => a.at(-1)!.row - b.at(-1)!.row) as [
-    Eyelet[],
-    Eyelet[],
-  ];
+  const isInnerLower = ends.inner.at(-1)!.row < ends.outer.at(-1)!.row;
+  const lower = isInnerLower ? ends.inner : ends.outer;
+  const higher = isInnerLower ? ends.outer : ends.inner;
   const { side } = higher.at(-1)!;
   if (last > first) {
     higher.push(at(side, last));

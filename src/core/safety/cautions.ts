@@ -5,11 +5,3 @@ export const SHEET_CAUTION =
 /** Goes with every answer and screen on which a specification is shown. */
 export const LIMITS_OF_USE =
   'Decision support for licensed practitioners; not a diagnosis. What nobody examined is not known, published values were recalled from memory, and local codes come first.';
-
-/** The same caution in plain words for the patient's own sheet. */
-export const STOP_AND_CALL = [
-  'new pain, or pain that gets worse',
-  'broken skin, a blister that does not settle, or a red mark that stays 30 minutes',
-  'numbness, heat, or swelling of one leg',
-  'a fall',
-] as const;

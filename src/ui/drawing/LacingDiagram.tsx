@@ -1,5 +1,5 @@
 import type { Side } from '@/core/findings/finding-kinds';
-import { lacingDrawing } from '@/core/lacing/drawing';
+import { LACE_WIDTH, lacingDrawing } from '@/core/lacing/drawing';
 import type { ShoeEyelets } from '@/core/lacing/eyelets';
 import type { SideLacing } from '@/core/lacing/plan';
 
@@ -14,8 +14,6 @@ interface Props {
   className?: string;
 }
 
-const WIDTH = { easy: 2.2, snug: 3.2, firm: 4.4 } as const;
-
 /**
  * How a shoe is laced, seen as one looks down on it. Both ends differ without colour: one is solid, the other is drawn as an
  * outline, so that it can be followed on paper.
@@ -28,9 +26,9 @@ export function LacingDiagram({ side, eyelets, lacing, words, summary, className
       <path d={drawing.tongue} fill="var(--draw-upper)" stroke="var(--draw-line)" strokeWidth={1} />
       {drawing.laces.map(({ from, to, end, d, tension }) => (
         <g key={`${from.side} ${from.row} ${to.side} ${to.row}`} fill="none" strokeLinecap="round">
-          <path d={d} stroke="var(--paper)" strokeWidth={WIDTH[tension] + 2.6} />
-          <path d={d} stroke="var(--ink)" strokeWidth={WIDTH[tension]} />
-          {end === 1 && <path d={d} stroke="var(--paper)" strokeWidth={WIDTH[tension] - 1.6} />}
+          <path d={d} stroke="var(--paper)" strokeWidth={LACE_WIDTH[tension] + 2.6} />
+          <path d={d} stroke="var(--ink)" strokeWidth={LACE_WIDTH[tension]} />
+          {end === 1 && <path d={d} stroke="var(--paper)" strokeWidth={LACE_WIDTH[tension] - 1.6} />}
         </g>
       ))}
       {drawing.extras.map(({ d, kind }) => (
