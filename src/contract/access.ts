@@ -11,6 +11,9 @@ import {
   siteSchema,
 } from './people-schema';
 import { ROUTES } from './routes';
+import { changedTextsSchema, clinicLanguageSchema, clinicTextsSchema } from './texts-schema';
+
+const byLanguage = z.strictObject({ language: z.string().min(2).max(35) });
 
 /** The clinic itself, its sites, and by what one is signed in. */
 export const access = {
@@ -41,6 +44,28 @@ export const access = {
     summary: 'Revoke an access token',
     params: byId,
     status: 204,
+  }),
+  languages: operation(ROUTES.languages, {
+    id: 'listLanguages',
+    answer: z.array(clinicLanguageSchema),
+    tag: 'clinic',
+    summary: 'Languages that sheets are written in, and how much of each is the clinic’s own',
+  }),
+  texts: operation(ROUTES.texts, {
+    id: 'readTexts',
+    answer: clinicTextsSchema,
+    tag: 'clinic',
+    summary: 'Every sentence of the sheets in one language, with the clinic’s own beside it',
+    params: byLanguage,
+  }),
+  changeTexts: operation(ROUTES.changeTexts, {
+    id: 'changeTexts',
+    answer: clinicTextsSchema,
+    tag: 'clinic',
+    summary:
+      'Write sentences of the clinic’s own, by key as a message file has them; an empty one takes the standard again',
+    params: byLanguage,
+    body: changedTextsSchema,
   }),
   sites: operation(ROUTES.sites, {
     id: 'listSites',

@@ -95,5 +95,7 @@ function lastOf(options: readonly z.ZodType[] = []): z.ZodType {
 /** One entry of a table; a table that need not be complete stays empty where its values are optional. */
 function exampleOfRecord({ keyType, valueType }: Definition): unknown {
   if (!keyType || !valueType || isOptional(valueType)) return {};
-  return { [String(exampleOf(keyType))]: exampleOf(valueType) };
+  // A record of known keys has each of them.
+  const keys = keyType._zod.values ?? [exampleOf(keyType)];
+  return Object.fromEntries([...keys].map((key) => [String(key), exampleOf(valueType)]));
 }

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { outingAnswerSchema } from '@/core/break-in/schema';
+import { goOnSchema, outingAnswerSchema } from '@/core/break-in/schema';
 import { isoDay } from '@/core/calendar/iso-day';
 import { photographSchema } from '@/core/photograph/photograph-schema';
 import { oldPairSchema } from '@/core/visit/worn-pairs-schema';
@@ -57,6 +57,15 @@ export const pairs = {
     summary: 'Keep how an outing in a new pair felt; the plan of its break-in follows',
     params: byId,
     body: outingAnswerSchema,
+    status: 201,
+  }),
+  goOn: operation(ROUTES.goOn, {
+    id: 'goOn',
+    answer: z.object({ state: z.enum(['going', 'refit', 'stop']) }),
+    tag: 'records',
+    summary: 'A pair that was stopped or sore was looked at, and may go on',
+    params: byId,
+    body: goOnSchema,
     status: 201,
   }),
   keepPhotograph: operation(ROUTES.keepPhotograph, {

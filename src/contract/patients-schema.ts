@@ -38,6 +38,8 @@ export const patientSchema = z.strictObject({
   email: mail.optional(),
   address: z.string().max(400).optional(),
   contactBy: keySchema<ContactWay>(CONTACT_WAYS).optional(),
+  /** In which their sheets are written, as a tag by BCP 47. */
+  language: z.string().min(2).max(35).optional(),
 });
 
 /** What may be changed of a patient: the record, and whether it stands among the others. */

@@ -10,7 +10,8 @@ import type { Findings } from '@/core/findings/picture';
 import type { Formats } from '@/core/formats/formats';
 import type { HouseRules } from '@/core/knowledge/house-rules';
 import type { SchoolChoice } from '@/core/knowledge/schools';
-import type { Modification, OrderEvent, OrderState } from '@/core/orders/order';
+import type { Modification } from '@/core/modification/modification';
+import type { OrderEvent, OrderState } from '@/core/orders/order';
 import type { ChangeReading } from '@/core/outcomes/real-change';
 import type { PhotographKind, PictureScale, TiltLines } from '@/core/photograph/photograph-schema';
 import type { PictureChange } from '@/core/prescribe/counterfactual/preview';
@@ -254,6 +255,8 @@ export interface PatientRecord extends PatientSummary, ContactDetails {
   pairs: PairRecord[];
   visits: VisitSummary[];
   orders: OrderRecord[];
+  /** In which their sheets are written. */
+  language: string;
   archived: boolean;
   consents: ConsentRecord[];
 }

@@ -17,7 +17,7 @@ import { rank } from '@/core/match/rank';
 import { RETURN_DAYS } from '@/core/orders/order';
 import type { Specification } from '@/core/prescribe/engine/specification';
 import type { Activity } from '@/core/purpose/serves';
-import { againInWords } from '@/core/repeat/again';
+import { againOf } from '@/core/repeat/again';
 import { batchSpread } from '@/core/repeat/batch-spread';
 import type { FitObservation } from '@/core/sizing/learned/learn-offsets';
 import { sizePair } from '@/core/sizing/size-pair';
@@ -330,14 +330,16 @@ function handedOver(
     returnBy: addDays(day, RETURN_DAYS),
     windowDays: forecast.windowDays,
     startNextDay: forecast.startNextDay,
-    again: againInWords({
+    again: againOf({
       picture,
       ageYears: persona.age,
       tryOn: chosen,
       specification,
       batchSdMm: batchSpread([]).sdMm,
       isStillMade: model.status === 'current',
-    }),
+    }).may,
+    shelf: models.flatMap(({ id, features }) => (id === model.id ? [] : [features])),
+    language: persona.language ?? 'en',
     reviewOn: reviewDay(day, category),
   });
   return {

@@ -1,10 +1,9 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { patientSheetSchema } from '@/core/aftercare/sheet-schema';
 import { planBreakIn } from '@/core/break-in/plan';
 import { addDays } from '@/core/calendar/days';
 import { type Actor, asTenant } from '@/server/database/tenant';
 import { today } from '@/server/services/clock';
-import { answerOuting, readBreakIn } from '@/server/services/pairs/break-in';
+import { answerOuting, goOn, readBreakIn } from '@/server/services/pairs/break-in';
 import { endPair } from '@/server/services/pairs/pair-log';
 import { readPair } from '@/server/services/pairs/pair-records';
 import { saveWeek } from '@/server/services/pairs/week';
@@ -12,11 +11,11 @@ import { erasePatient } from '@/server/services/patients/one-person';
 import { readToday } from '@/server/services/patients/today';
 import { changeClinic } from '@/server/services/people/clinic';
 import { handOver } from '@/server/services/visits/hand-over';
-import { readSheet } from '@/server/services/visits/sheets';
 import { saveStep, startVisit } from '@/server/services/visits/visits';
 import { asOwner, freshDatabase, type TestDatabase } from './database';
+import { handedOver as handedOverBy } from './handed-over';
 import { refusal } from './signing-in';
-import { somebodyCalled, wornModel, wornPair } from './worn-pair';
+import { wornModel, wornPair } from './worn-pair';
 
 let db: TestDatabase;
 let me: Actor;
@@ -29,32 +28,7 @@ beforeAll(async () => {
 });
 afterAll(() => db.drop());
 
-let names = 0;
-/** Somebody who is handed a pair today: answers the pair, the visit and the sheet. */
-async function handedOver(steps: { ask?: object; feet?: object; input?: object; before?: string } = {}) {
-  names += 1;
-  const familyName = `Wears${names}`;
-  const patientId = await somebodyCalled(me, familyName, '1980-01-01');
-  if (steps.before)
-    await wornPair(me, patientId, steps.before, addDays(today(), -200), { expected_weekly_km: 18 });
-  const model = await wornModel(me, { name: `New ${names}` });
-  const { id: visitId } = await asTenant(me, (tenant) => startVisit(tenant, patientId));
-  const contents = {
-    ask: { findings: { body: { activities: ['walking'], bodyMass: 70, weeklyDistance: 18 } }, ...steps.ask },
-    feet: { findings: { left: { footLength: 244 }, right: { footLength: 245 } }, ...steps.feet },
-    warnings: { checked: true, present: [] },
-    'try-on': {
-      tryOns: [{ model, sizeLeft: 39, sizeRight: 39, width: 'D', comfort: 71, verdict: 'chosen' }],
-    },
-  } as const;
-  for (const step of ['ask', 'feet', 'warnings', 'try-on'] as const)
-    await asTenant(me, (tenant) =>
-      saveStep(tenant, visitId, step, { revision: 0, state: 'done', content: contents[step] }),
-    );
-  const { pairId } = await asTenant(me, (tenant) => handOver(tenant, visitId, steps.input ?? {}));
-  const sheet = await readSheet(me, visitId, null);
-  return { patientId, familyName, visitId, pairId, sheet: patientSheetSchema.parse(sheet) };
-}
+const handedOver = (steps: Parameters<typeof handedOverBy>[1] = {}) => handedOverBy(me, steps);
 const answer = (pairId: string, part: object) =>
   asTenant(me, (tenant) => answerOuting(tenant, pairId, { on: today(), felt: 'fine', ...part }));
 const kinds = async (patientId: string) =>
@@ -91,7 +65,7 @@ describe('breaking in a pair that was handed over', () => {
       }),
     );
     // The next pair of the same person is planned on it.
-    const model = await wornModel(me, { name: `Next ${names}` });
+    const model = await wornModel(me, { name: 'Next' });
     const { id: visitId } = await asTenant(me, (tenant) => startVisit(tenant, first.patientId));
     for (const [step, content] of [
       ['warnings', { checked: true, present: [] }],
@@ -127,6 +101,26 @@ describe('breaking in a pair that was handed over', () => {
     expect(await kinds(patientId)).not.toContain('stop-wearing');
   });
 
+  it('goes on once a clinician looked at it, and what was found is kept; sore again counts anew', async () => {
+    const { patientId, pairId } = await handedOver();
+    const seen = (found: string) => asTenant(me, (tenant) => goOn(tenant, pairId, { found }));
+    expect((await refusal(seen('nothing to see'))).extra.errors).toEqual([
+      { path: ['found'], message: 'Nothing stands in the way of this pair.' },
+    ]);
+    await answer(pairId, { felt: 'severe' });
+    expect(await kinds(patientId)).toContain('stop-wearing');
+    expect(await seen('a fold in the sock, skin whole')).toEqual({ state: 'going' });
+    expect(await kinds(patientId)).not.toContain('stop-wearing');
+    const page = await asTenant(me, (tenant) => readPair(tenant, pairId));
+    expect(planBreakIn(page.breakIn!).state).toBe('going');
+    const { rows } = await asOwner(db, (client) =>
+      client.query('select note, seen from outing_answer where pair_id = $1', [pairId]),
+    );
+    expect(rows).toEqual([{ note: 'a fold in the sock, skin whole', seen: true }]);
+    // Answered anew, it is no longer what was looked at.
+    expect((await answer(pairId, { felt: 'severe' })).state).toBe('stop');
+  });
+
   it('a foot at risk has its own plan whatever the clinic does, and the first mark stops it', async () => {
     const { pairId, sheet } = await handedOver({
       feet: {
@@ -154,7 +148,7 @@ describe('breaking in a pair that was handed over', () => {
     const unplanned = await wornPair(
       me,
       patientId,
-      await wornModel(me, { name: `Old ${names}` }),
+      await wornModel(me, { name: `Old another` }),
       addDays(today(), -9),
     );
     expect((await refusal(answer(unplanned, {}))).extra.errors?.[0]?.path).toEqual(['on']);

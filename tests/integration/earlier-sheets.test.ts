@@ -31,10 +31,10 @@ const EARLIER = {
 };
 
 it('sheets from before the page was rewritten keep their words in the places of the new one', async () => {
-  const migration = readFileSync(new URL('../../migrations/0016_after_care.sql', import.meta.url), 'utf8');
-  const update = migration
-    .slice(migration.indexOf('update hand_over set sheet'))
-    .replace('hand_over', 'earlier');
+  const updates = ['0016_after_care', '0017_words_of_the_clinic'].map((name) => {
+    const migration = readFileSync(new URL(`../../migrations/${name}.sql`, import.meta.url), 'utf8');
+    return migration.slice(migration.indexOf('update hand_over set sheet')).replace('hand_over', 'earlier');
+  });
   const sheets = await asOwner(db, async (client) => {
     await client.query('create temporary table earlier (id int, sheet jsonb)');
     const put = (id: number, sheet: object) =>
@@ -49,7 +49,13 @@ it('sheets from before the page was rewritten keep their words in the places of 
     });
     // Of somebody who was erased.
     await put(3, {});
-    await client.query(update);
+    await client.query(updates[0]!);
+    // One that was written between the two.
+    await client.query(
+      `update earlier set sheet = jsonb_set(sheet, '{breakIn,weeks}', $1::jsonb) where id = 2`,
+      [JSON.stringify([{ label: 'Week 1', from: '2030-03-04', share: 0.2, text: 'One short outing.' }])],
+    );
+    await client.query(updates[1]!);
     return (await client.query('select sheet from earlier order by id')).rows.map(({ sheet }) => sheet);
   });
   const [first, second] = sheets.slice(0, 2).map((sheet) => patientSheetSchema.parse(sheet));
@@ -67,5 +73,14 @@ it('sheets from before the page was rewritten keep their words in the places of 
     again: 'Come in and try it.',
     points: [],
   });
+  expect(first!.words).toMatchObject({
+    title: 'Your shoe: Testmaker One 1',
+    for: 'for Ada Example, 4 March 2030',
+    firstUse: 'First worn 4 March 2030',
+    call: '',
+    care: 'Looking after it',
+  });
+  expect(first!.breakIn.weeks).toEqual([]);
+  expect(second!.breakIn.weeks[0]).toMatchObject({ from: '2030-03-04', fromInWords: '4 March 2030' });
   expect(sheets[2]).toEqual({});
 });

@@ -6,6 +6,7 @@ import { sheetOf } from '@tests/fixtures/sheet';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { SheetInput } from '@/core/aftercare/patient-sheet';
 import type { Findings } from '@/core/findings/picture';
+import english from '@/core/texts/en/sheet.json' with { type: 'json' };
 import { undrawable } from '@/server/pdf/fonts';
 import { sheetPdf } from '@/server/pdf/sheet-pdf';
 
@@ -28,6 +29,14 @@ async function read(findings: Findings, over: Partial<SheetInput> = {}) {
     fonts: poppler('pdffonts', file),
   };
 }
+
+/** Every sentence as one word of a language that is written from the right, with its blanks. */
+const PSEUDO = Object.fromEntries(
+  Object.entries(english).map(([key, text]) => [
+    key,
+    ['שלום', ...(text.match(/\{\{\w+\}\}/g) ?? []), '.'].join(' '),
+  ]),
+);
 
 const DIFFICULT: Findings = {
   body: { ageYears: 80, conditions: ['diabetes'], hands: 'tie', falls: 2 },
@@ -98,6 +107,24 @@ describe('the sheet as PDF, read back by poppler', () => {
     expect(text).toContain('Some letters cannot be printed here: U+7530, U+4E2D');
     expect(text).toContain('for Ada [U+7530][U+4E2D]');
     expect(undrawable('Ada 田中')).toEqual(['田', '中']);
+  });
+
+  it('runs from the right in a language that does, one page, with the parts in their order', async () => {
+    const { text, pages } = await read(DIFFICULT, { language: 'he', house: PSEUDO });
+    expect(pages).toBe(1);
+    const shalom = text.split('שלום').length;
+    expect(shalom).toBeGreaterThan(40);
+    expect(text).not.toContain('cannot be printed');
+    expect(text).not.toMatch(/Looking after it|Lacing/);
+  });
+
+  it('is one page in each language that ships', async () => {
+    for (const language of ['en', 'de'])
+      for (const findings of [{}, DIFFICULT]) {
+        const { pages, text } = await read(findings, { language });
+        expect(pages, language).toBe(1);
+        expect(text).toContain(language === 'de' ? 'Nicht mehr tragen' : 'Stop wearing it');
+      }
   });
 
   it('is written in half a second', async () => {

@@ -244,6 +244,7 @@ export const patientRecordSchema: z.ZodType<PatientRecord> = z.object({
   phone: z.string(),
   email: z.string(),
   address: z.string(),
+  language: z.string(),
   archived: z.boolean(),
   consents: z.array(consentRecordSchema),
   ...whoTheyAre,

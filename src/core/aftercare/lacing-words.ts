@@ -3,7 +3,8 @@ import type { ShoeEyelets } from '../lacing/eyelets';
 import { type LaceKind, RETIE_MINUTES } from '../lacing/laces';
 import type { SideLacing } from '../lacing/plan';
 import { isSameLacing, type LacingStep, lacingSteps } from '../lacing/steps';
-import { isSheetText, type Say } from '../texts/say';
+import { isSheetText } from '../texts/english';
+import type { Say } from '../texts/speech';
 
 /** One shoe's lacing, or both where they are the same. */
 export interface LacedShoe {
@@ -76,8 +77,8 @@ export function lacingWords(
     kind: 'laced',
     eyelets,
     shoes: same
-      ? [shoeInWords('right', say('lacing.both'), sides.right, say)]
-      : SIDES.map((side) => shoeInWords(side, say(`lacing.${side}`), sides[side], say)),
+      ? [shoeInWords('right', say('shoe.both'), sides.right, say)]
+      : SIDES.map((side) => shoeInWords(side, say(`shoe.${side}`), sides[side], say)),
     after: [
       ...(handsAreWeak ? [say('lacing.elastic')] : [say('lacing.heel-first')]),
       ...(retie !== null && !handsAreWeak && usualMinutes > retie

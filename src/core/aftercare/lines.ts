@@ -12,6 +12,5 @@ export const linesOf = (sheet: PatientSheet): string[] => [
   ...sheet.skin,
   ...sheet.care,
   ...sheet.dates,
-  ...sheet.shop,
   ...sheet.changes,
 ];

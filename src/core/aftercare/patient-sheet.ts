@@ -9,23 +9,33 @@ import type { ShoeEyelets } from '../lacing/eyelets';
 import type { LaceKind } from '../lacing/laces';
 import { isLacedGently, lacingNeeds } from '../lacing/needs';
 import { planLacing } from '../lacing/plan';
+import type { Modification } from '../modification/modification';
 import type { Specification } from '../prescribe/engine/specification';
-import { liftStages, liftStagesInWords } from '../prescribe/explain/lift-stages';
+import type { RepeatAnswer } from '../repeat/repeat';
 import type { FeatureValues } from '../shoe/features';
 import { roomWished } from '../sizing/size-wish';
-import { dayIn, type Language, type Say, sayIn } from '../texts/say';
+import { speechIn } from '../texts/languages';
+import type { MessageFile, Speech } from '../texts/speech';
+import { type Direction, directionOf } from '../texts/tags';
+import { type AmongKinds, amongKinds } from './among';
 import { breakInWords, type SheetBreakIn } from './break-in-words';
+import { changeInWords, liftInWords } from './changes';
+import { headingsOf, type SheetWords } from './headings';
 import { lacingWords, type SheetLacing } from './lacing-words';
 import { type SheetPoint, sheetPoints } from './points';
-import { skinWords } from './skin-words';
+import { type SockUse, skinWords, sockWords } from './skin-words';
+import { type Wearer, wearerOf } from './wearer';
 
 /**
  * Everything a patient takes home, as it was said on the day of the hand-over and in the patient's language: screen, print and
  * PDF show the same one.
  */
 export interface PatientSheet {
-  edition: 2;
-  language: Language;
+  edition: 3;
+  language: string;
+  direction: Direction;
+  /** Headings and captions. */
+  words: SheetWords;
   patient: string;
   clinic: string;
   /** The clinic's number; empty where it stated none. */
@@ -39,6 +49,8 @@ export interface PatientSheet {
   startNextOn: string | null;
   values: FeatureValues;
   points: SheetPoint[];
+  /** The pair among others of its use; null where nobody can say. */
+  among: AmongKinds | null;
   roomMm: { least: number; most: number };
   howItFits: string[];
   /** What was changed on the pair for this patient. */
@@ -51,13 +63,16 @@ export interface PatientSheet {
   stopAndCall: string[];
   /** Whether the next pair may be bought without coming in. */
   again: string | null;
-  /** What to feel for in a shop. */
+  /** What to feel for in a shop, for a card of its own. */
   shop: string[];
   caution: string;
 }
 
 export interface SheetInput {
-  language?: Language;
+  /** A language that this ships with, or one of the clinic’s; English where nothing is said. */
+  language?: string;
+  /** The clinic’s own sentences of that language. */
+  house?: MessageFile;
   patient: string;
   clinic: string;
   phone: string;
@@ -70,18 +85,21 @@ export interface SheetInput {
   tryOn: TryOn | null;
   /** What leads to hot spots, as the visit found it. */
   found?: Readonly<Record<Side, FoundCauses>>;
-  changes?: readonly string[];
+  modifications?: readonly Modification[];
+  /** Shoes of the same shelf, to stand it among. */
+  shelf?: readonly FeatureValues[];
   usualMinutes: number;
   eyelets: ShoeEyelets;
   laces: LaceKind;
   windowDays: { q10: number; q90: number } | null;
   startNextDay: number | null;
   /** Whether the same may be bought again unseen. */
-  again?: string;
+  again?: RepeatAnswer['may'];
   reviewOn: string;
   breakIn: { input: BreakInInput; plan: BreakInPlan; isMuchSofter: boolean };
   /** Until when it may go back, where it may. */
   returnBy: string | null;
+  socks?: Pick<SockUse, 'heat' | 'wet' | 'sock'>;
 }
 
 /** Weeks to the next review: two after a hand-over, and never later than the at-risk category allows. */
@@ -90,24 +108,15 @@ export function reviewDay(startedOn: string, category: AtRiskCategory | null): s
   return addDays(startedOn, Math.min(14, latest));
 }
 
-function liftPlan(specification: Specification, side: Side): string[] {
-  const plan = liftStagesInWords(liftStages(specification, side));
-  return plan === ''
-    ? []
-    : [`Your ${side} leg is raised ${plan}. Go on to the next when you no longer notice the one you have.`];
-}
-
 /** When to come back and when it is used up, in days that the patient can read. */
 function dateLines(
   {
     reviewOn,
     replaceBetween,
     startNextOn,
-    language,
-  }: Pick<PatientSheet, 'reviewOn' | 'replaceBetween' | 'startNextOn' | 'language'>,
-  say: Say,
+  }: Pick<PatientSheet, 'reviewOn' | 'replaceBetween' | 'startNextOn'>,
+  { say, day }: Speech,
 ): string[] {
-  const day = (on: string) => dayIn(language, on);
   return [
     say('dates.review', { on: day(reviewOn) }),
     replaceBetween && startNextOn
@@ -121,28 +130,75 @@ function dateLines(
   ];
 }
 
+/** How to tell that it fits, and what to feel for each time. */
+function fitLines(roomMm: PatientSheet['roomMm'], wearer: Wearer, { say }: Speech): string[] {
+  return [
+    say('fit.room', roomMm),
+    say('fit.sides'),
+    say('fit.heel'),
+    ...(wearer.measuredMonths === null
+      ? []
+      : [say('fit.grows', { months: wearer.measuredMonths, least: roomMm.least })]),
+    ...(wearer.isAtRisk ? [say('fit.feel-inside')] : []),
+    ...(wearer.hasProsthesis ? [say('fit.heel-height')] : []),
+  ];
+}
+
+/** Signs at which the pair comes off: what does not hurt counts most where nothing is felt. */
+function stopLines({ isAtRisk, hasProsthesis }: Wearer, { say }: Speech): string[] {
+  return [
+    say(isAtRisk ? 'stop.pain-unfelt' : 'stop.pain'),
+    say(isAtRisk ? 'stop.skin-risk' : 'stop.skin'),
+    ...(hasProsthesis ? [say('stop.skin-limb'), say('stop.pain-limb')] : []),
+    ...(isAtRisk ? [] : [say('stop.numb')]),
+    say('stop.fall'),
+  ];
+}
+
 /** From here a heel counter is firm, on its scale of five. */
 const FIRM_COUNTER = 3.5;
 
 /** Feet that are looked at each time, prostheses and growing feet have each pair fitted: they get no checks for a shop. */
-function mayChooseAlone({ picture, breakIn }: SheetInput): boolean {
+function shopLines({ breakIn, values, size }: SheetInput, wearer: Wearer, { say }: Speech): string[] {
   const { plan } = breakIn.input;
-  const { ageYears, prosthesisSide } = picture.body;
-  const isGrowing = typeof ageYears === 'number' && ageYears < 18;
-  const hasProsthesis = prosthesisSide === 'left' || prosthesisSide === 'right';
-  return plan !== 'at-risk' && plan !== 'prosthesis' && plan !== 'orthosis' && !isGrowing && !hasProsthesis;
+  const isFitted = wearer.isAtRisk || wearer.isGrowing || wearer.hasProsthesis;
+  if (isFitted || plan === 'at-risk' || plan === 'prosthesis' || plan === 'orthosis') return [];
+  const isFirm = Number(values.heelCounter ?? 0) >= FIRM_COUNTER;
+  return [
+    say('shop.bend'),
+    say('shop.twist'),
+    say('shop.heel', { how: say(isFirm ? 'shop.heel.firm' : 'shop.heel.soft') }),
+    say('shop.table'),
+    say('shop.size', { size }),
+  ];
+}
+
+function lacingOf(input: SheetInput, { say }: Speech): SheetLacing {
+  const { picture, tryOn, eyelets, values, laces, usualMinutes, found } = input;
+  const of = (side: Side) =>
+    planLacing(lacingNeeds(picture, side, tryOn, found?.[side]), eyelets, isLacedGently(picture, side));
+  return lacingWords(
+    {
+      closure: String(values.closure ?? 'laces'),
+      eyelets,
+      sides: { left: of('left'), right: of('right') },
+      laces,
+      usualMinutes,
+      handsAreWeak: picture.body.hands === 'pull' || picture.body.hands === 'weak',
+    },
+    say,
+  );
 }
 
 /** The patient's sheet as a value. */
 export function patientSheet(input: SheetInput): PatientSheet {
-  const { language = 'en', picture, specification, startedOn, values, tryOn, eyelets } = input;
-  const say = sayIn(language);
+  const { language = 'en', picture, specification, startedOn, values, tryOn, patient, shoe, size } = input;
+  const wearer = wearerOf(picture);
+  const speech = speechIn(language, input.house, wearer.reader);
+  const { say, day } = speech;
   const room = roomWished(specification);
   const roomMm = { least: Math.round(room.least), most: Math.round(room.most) };
-  const lacingOf = (side: Side) =>
-    planLacing(lacingNeeds(picture, side, tryOn, input.found?.[side]), eyelets, isLacedGently(picture, side));
   const dates = {
-    language,
     reviewOn: input.reviewOn,
     replaceBetween: input.windowDays && {
       from: addDays(startedOn, input.windowDays.q10),
@@ -150,52 +206,48 @@ export function patientSheet(input: SheetInput): PatientSheet {
     },
     startNextOn: input.startNextDay === null ? null : addDays(startedOn, input.startNextDay),
   };
+  const { outings, events } = input.breakIn.input;
+  const use = { heat: false, wet: false, ...input.socks, outings, events };
   return {
-    edition: 2,
+    edition: 3,
+    language,
+    direction: directionOf(language),
+    words: {
+      ...headingsOf(speech),
+      title: say('title', { shoe, patient }),
+      for: say('for', { patient, on: day(startedOn) }),
+      size: say('size', { size }),
+      ruler: say('fit.ruler', roomMm),
+      call: input.phone === '' ? '' : say('stop.call', { phone: input.phone }),
+      firstUse: say('label.first-use', { on: day(startedOn) }),
+    },
     ...dates,
-    patient: input.patient,
+    patient,
     clinic: input.clinic,
     phone: input.phone,
-    shoe: input.shoe,
-    size: input.size,
+    shoe,
+    size,
     startedOn,
     values,
     points: sheetPoints(specification, say),
+    among: amongKinds(values, input.shelf ?? []),
     roomMm,
-    howItFits: [say('fit.room', roomMm), say('fit.sides'), say('fit.heel')],
-    changes: [...(input.changes ?? []), ...SIDES.flatMap((side) => liftPlan(specification, side))],
-    lacing: lacingWords(
-      {
-        closure: String(values.closure ?? 'laces'),
-        eyelets,
-        sides: { left: lacingOf('left'), right: lacingOf('right') },
-        laces: input.laces,
-        usualMinutes: input.usualMinutes,
-        handsAreWeak: picture.body.hands === 'pull' || picture.body.hands === 'weak',
-      },
-      say,
-    ),
-    breakIn: breakInWords(input.breakIn.plan, input.breakIn.input, {
-      say,
-      language,
+    howItFits: fitLines(roomMm, wearer, speech),
+    changes: [
+      ...(input.modifications ?? []).map((modification) => changeInWords(modification, say)),
+      ...SIDES.flatMap((side) => liftInWords(specification, side, say)),
+    ],
+    lacing: lacingOf(input, speech),
+    breakIn: breakInWords(input.breakIn.plan, input.breakIn.input, speech, {
       returnBy: input.returnBy,
       isMuchSofter: input.breakIn.isMuchSofter,
     }),
-    skin: skinWords(picture, tryOn?.points ?? [], say),
+    skin: [...sockWords(use, tryOn, say), ...skinWords(picture, tryOn, use, wearer, say)],
     care: (['untie', 'wet', 'rest', 'purpose', 'first-use'] as const).map((line) => say(`care.${line}`)),
-    dates: dateLines(dates, say),
-    stopAndCall: (['pain', 'skin', 'numb', 'fall'] as const).map((line) => say(`stop.${line}`)),
-    again: input.again ?? null,
-    shop: mayChooseAlone(input)
-      ? [
-          say('shop.bend'),
-          say('shop.twist'),
-          say('shop.heel', {
-            how: say(Number(values.heelCounter ?? 0) >= FIRM_COUNTER ? 'shop.heel.firm' : 'shop.heel.soft'),
-          }),
-          say('shop.table'),
-        ]
-      : [],
+    dates: dateLines(dates, speech),
+    stopAndCall: stopLines(wearer, speech),
+    again: input.again ? say(`again.${input.again}`) : null,
+    shop: shopLines(input, wearer, speech),
     caution: say('caution'),
   };
 }

@@ -1,7 +1,8 @@
 import type { Specification, Target } from '../prescribe/engine/specification';
 import { acceptsEverything } from '../prescribe/explain/in-words';
 import { type FeatureId, featureOf } from '../shoe/features';
-import { isSheetText, type Say, type SheetText } from '../texts/say';
+import { isSheetText } from '../texts/english';
+import type { Say, SheetText } from '../texts/speech';
 
 /** One thing that matters in the pair, with its number on the drawing. */
 export interface SheetPoint {

@@ -7,7 +7,7 @@ import { TENSIONS } from '../lacing/plan';
 import { featureValuesSchema } from '../shoe/bench/bench-schema';
 import { FEATURES, type FeatureId } from '../shoe/features';
 import { keySchema } from '../tables/key-schema';
-import { LANGUAGES, type Language } from '../texts/say';
+import { SHEET_WORDS } from './headings';
 import type { PatientSheet } from './patient-sheet';
 
 const eyelet = z.object({ side: z.enum(LACE_SIDES), row: z.int().min(0) });
@@ -41,11 +41,14 @@ const sideLacing = z.object({
   lengthsCm: z.array(z.number()),
 });
 const lines = z.array(z.string());
+const place = z.object({ firm: z.number(), stiff: z.number() });
 
 /** A sheet as it is stored and sent. */
 export const patientSheetSchema: z.ZodType<PatientSheet> = z.object({
-  edition: z.literal(2),
-  language: keySchema<Language>(LANGUAGES),
+  edition: z.literal(3),
+  language: z.string(),
+  direction: z.enum(['ltr', 'rtl']),
+  words: z.record(z.enum(SHEET_WORDS), z.string()),
   patient: z.string(),
   clinic: z.string(),
   phone: z.string(),
@@ -57,6 +60,7 @@ export const patientSheetSchema: z.ZodType<PatientSheet> = z.object({
   startNextOn: isoDay.nullable(),
   values: featureValuesSchema,
   points: z.array(z.object({ feature: keySchema<FeatureId>(FEATURES).nullable(), text: z.string() })),
+  among: z.object({ pair: place, others: z.array(place) }).nullable(),
   roomMm: z.object({ least: z.number(), most: z.number() }),
   howItFits: lines,
   changes: lines,
@@ -78,7 +82,15 @@ export const patientSheetSchema: z.ZodType<PatientSheet> = z.object({
     z.object({ kind: z.literal('closure'), steps: lines }),
   ]),
   breakIn: z.object({
-    weeks: z.array(z.object({ label: z.string(), from: isoDay, share: z.number(), text: z.string() })),
+    weeks: z.array(
+      z.object({
+        label: z.string(),
+        from: isoDay,
+        fromInWords: z.string(),
+        share: z.number(),
+        text: z.string(),
+      }),
+    ),
     lines,
   }),
   skin: lines,

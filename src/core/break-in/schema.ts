@@ -14,6 +14,11 @@ export const outingAnswerSchema = z.strictObject({
   marks: z.boolean().optional(),
 });
 
+/** What a clinician found before a pair goes on. */
+export const goOnSchema = z.strictObject({
+  found: z.string().trim().min(3, 'Write what was found.').max(600, 'Use at most 600 letters.'),
+});
+
 export const breakInInputSchema: z.ZodType<BreakInInput> = z.object({
   startOn: isoDay,
   unit: z.enum(['km', 'hours']),
@@ -27,5 +32,5 @@ export const breakInInputSchema: z.ZodType<BreakInInput> = z.object({
     z.object({ on: isoDay, days: z.number(), name: z.string(), amount: z.number().nullable() }),
   ),
   oldLeft: z.number().nullable(),
-  answers: z.array(outingAnswerSchema),
+  answers: z.array(outingAnswerSchema.extend({ isSeen: z.boolean().optional() })),
 });

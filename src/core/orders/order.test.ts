@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import { modificationInWords } from '../modification/modification';
 import {
   checkArrival,
   daysToReturn,
-  modificationInWords,
   ORDER_EVENTS,
   ORDER_STATES,
   type OrderEvent,

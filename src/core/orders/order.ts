@@ -98,31 +98,3 @@ export const RETURN_DAYS = 30;
 /** Days left to return a pair; negative once the term is over. */
 export const daysToReturn = (arrivedDaysAgo: number, termDays = RETURN_DAYS): number =>
   termDays - arrivedDaysAgo;
-
-/** Changes made to a pair before it is worn. */
-export const MODIFICATIONS = {
-  'heel-lift': { label: 'lift inside', unit: 'mm', most: 12 },
-  'sole-lift': { label: 'sole raised', unit: 'mm', most: 60 },
-  rocker: { label: 'rocker added, apex', unit: '%', most: 75 },
-  stretch: { label: 'stretched at the ball', unit: 'mm', most: 6 },
-  'medial-wedge': { label: 'wedge, inner side', unit: 'deg', most: 8 },
-  'lateral-wedge': { label: 'wedge, outer side', unit: 'deg', most: 8 },
-  filler: { label: 'filler', unit: 'mm', most: 12 },
-  lacing: { label: 'relaced', unit: null, most: 0 },
-} as const;
-export type ModificationKind = keyof typeof MODIFICATIONS;
-
-export interface Modification {
-  kind: ModificationKind;
-  side: 'left' | 'right' | 'both';
-  amount?: number;
-  note?: string;
-}
-
-/** As it stands on the order and the sheet: `left: lift inside 6 mm`. */
-export function modificationInWords({ kind, side, amount, note }: Modification): string {
-  const { label, unit } = MODIFICATIONS[kind];
-  const sign = unit === 'deg' ? '°' : unit === '%' ? ' %' : ' mm';
-  const size = amount === undefined || unit === null ? '' : ` ${amount}${sign}`;
-  return `${side === 'both' ? 'both' : side}: ${label}${size}${note ? ` (${note})` : ''}`;
-}

@@ -3,10 +3,10 @@ import type { TryOn } from '../fitting/try-on';
 import type { Specification } from '../prescribe/engine/specification';
 import { roomWished } from '../sizing/size-wish';
 import { fitRead } from './fit-read';
-import { mayRepeatUnseen, repeatInWords } from './repeat';
+import { mayRepeatUnseen, type RepeatAnswer } from './repeat';
 
-/** What a sheet says of buying the same again, on the day of the hand-over. */
-export const againInWords = ({
+/** Whether the same may be bought again unseen, on the day of the hand-over. */
+export const againOf = ({
   picture,
   ageYears,
   tryOn,
@@ -20,15 +20,13 @@ export const againInWords = ({
   specification: Specification;
   batchSdMm: number;
   isStillMade: boolean;
-}): string =>
-  repeatInWords(
-    mayRepeatUnseen({
-      picture,
-      ageYears,
-      ...fitRead(tryOn),
-      room: roomWished(specification),
-      yearsSince: 0,
-      batchSdMm,
-      isStillMade,
-    }),
-  );
+}): RepeatAnswer =>
+  mayRepeatUnseen({
+    picture,
+    ageYears,
+    ...fitRead(tryOn),
+    room: roomWished(specification),
+    yearsSince: 0,
+    batchSdMm,
+    isStillMade,
+  });

@@ -104,17 +104,3 @@ export function mayRepeatUnseen(input: RepeatInput): RepeatAnswer {
     ],
   };
 }
-
-/** In plain words, for the patient. */
-export function repeatInWords({ may }: RepeatAnswer): string {
-  switch (may) {
-    case 'yes':
-      return 'Another pair of this very model, version and size may be bought without trying it on, within the year. A later version is another shoe: come in.';
-    case 'two-sizes':
-      return 'If you buy this model again, take two sizes with a right to send one back, and keep the one that fits. A later version is another shoe: come in.';
-    case 'come-in':
-      return 'Come in before you buy the next pair: it may not fit as this one does.';
-    case 'never':
-      return 'Never buy a pair without having it fitted here: your feet need each pair checked.';
-  }
-}

@@ -25,6 +25,10 @@ const CHECKS: readonly { below: number; months: number }[] = [
   { below: Number.POSITIVE_INFINITY, months: 6 },
 ];
 
+/** Months between measurements of a foot that still grows; null for a grown one. */
+export const growthCheckMonths = (ageYears: number): number | null =>
+  ageYears >= GROWN_AT ? null : checkMonths(ageYears);
+
 const checkMonths = (ageYears: number): number => CHECKS.find(({ below }) => ageYears < below)!.months;
 const DAYS_A_MONTH = 30.4;
 const inMonths = (count: number): string => `${count} month${count === 1 ? '' : 's'}`;

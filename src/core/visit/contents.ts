@@ -89,8 +89,9 @@ export const handOverSchema = z.strictObject({
   weeklyUse: z.number().min(0).max(168, 'A week has 168 hours.').optional(),
   usualMinutes: z.number().min(0).max(1440).optional(),
   hills: z.boolean().optional(),
-  /** Kept or worn in heat. */
+  /** Kept or worn in heat; worn in the wet. */
   heat: z.boolean().optional(),
+  wet: z.boolean().optional(),
   /** As the box says. */
   madeOn: isoDay.optional(),
   batch: z.string().trim().max(60, 'Use at most 60 letters.').optional(),

@@ -15,7 +15,12 @@ import {
   TASKS,
   type Task,
 } from '../fitting/try-on';
-import { MODIFICATIONS, type ModificationKind } from '../orders/order';
+import {
+  MODIFICATIONS,
+  MODIFIED_PLACES,
+  type ModificationKind,
+  type ModifiedPlace,
+} from '../modification/modification';
 import { INSERTS, MEASURED, SOCKS } from '../sizing/size-wish';
 import { keySchema } from '../tables/key-schema';
 
@@ -99,11 +104,18 @@ export const fittingConditionsSchema = z.strictObject({
   measured: keySchema<keyof typeof MEASURED>(MEASURED).optional(),
 });
 
+export const modificationCheckSchema = z.strictObject({
+  measured: z.number().min(0).max(120).optional(),
+  isMade: z.boolean(),
+});
+
 export const modificationSchema = z.strictObject({
   kind: keySchema<ModificationKind>(MODIFICATIONS),
   side: z.enum(['left', 'right', 'both']),
   amount: z.number().min(0).max(120).optional(),
+  place: keySchema<ModifiedPlace>(MODIFIED_PLACES).optional(),
   note: z.string().max(120).optional(),
+  check: modificationCheckSchema.optional(),
 });
 
 /** Features that the patient's wishes limit beside the specification. */

@@ -143,6 +143,7 @@ export const LONG_KNOWN: readonly Persona[] = [
   {
     given: 'Leonie',
     family: 'Achterberg',
+    language: 'de',
     age: 78,
     group: 'women',
     occupation: 'retired choir conductor',

@@ -13,6 +13,8 @@ export interface Persona {
   age: number;
   group: SizingGroup;
   occupation: string;
+  /** In which their sheets are written; English where nothing is said. */
+  language?: string;
   findings: Findings;
   weeklyKm: number | null;
   surface: WearSurface;

@@ -151,6 +151,7 @@ async function addPatient(
       born_on: patient.bornOn,
       sizing_group: persona.group,
       occupation: persona.occupation,
+      language: persona.language ?? 'en',
     })
     .execute();
   for (const visit of patient.visits) {

@@ -15,7 +15,8 @@ import type { Formats } from '@/core/formats/formats';
 import type { HouseChange, HouseSettings } from '@/core/knowledge/house-rules';
 import type { Rule } from '@/core/knowledge/rule';
 import type { SchoolChoice } from '@/core/knowledge/schools';
-import type { Modification, OrderEvent, OrderState } from '@/core/orders/order';
+import type { Modification } from '@/core/modification/modification';
+import type { OrderEvent, OrderState } from '@/core/orders/order';
 import type { PhotographKind, PictureScale, TiltLines } from '@/core/photograph/photograph-schema';
 import type { Specification } from '@/core/prescribe/engine/specification';
 import type { Activity } from '@/core/purpose/serves';
@@ -161,6 +162,7 @@ export interface Database {
     email: Generated<string>;
     address: Generated<string>;
     contact_by: Generated<ContactWay>;
+    language: Generated<string>;
     archived_at: Date | null;
     site_id: Generated<string | null>;
   };
@@ -342,8 +344,17 @@ export interface Database {
     gait_changed: Generated<boolean>;
     marks: Generated<boolean>;
     note: Generated<string>;
+    seen: Generated<boolean>;
     made_by: string;
     made_at: Generated<Date>;
+  };
+  house_text: {
+    clinic_id: string;
+    language: string;
+    key: string;
+    text: string;
+    changed_by: string;
+    changed_at: Generated<Date>;
   };
   hand_over: {
     clinic_id: string;

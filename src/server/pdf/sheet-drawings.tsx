@@ -1,9 +1,11 @@
-import { Circle, G, Line, Path, Svg, Text } from '@react-pdf/renderer';
+import { Circle, G, Line, Path, Rect, Svg, Text } from '@react-pdf/renderer';
+import type { AmongKinds } from '@/core/aftercare/among';
+import { AMONG, amongDrawing } from '@/core/aftercare/among-drawing';
+import type { SheetWords } from '@/core/aftercare/headings';
 import type { LacedShoe } from '@/core/aftercare/lacing-words';
 import { LACE_WIDTH, lacingDrawing } from '@/core/lacing/drawing';
 import type { ShoeEyelets } from '@/core/lacing/eyelets';
 import type { Drawing, DrawnPart, Point } from '@/core/shoe/drawing/part';
-import type { Say } from '@/core/texts/say';
 import { TEXT_FAMILY } from './fonts';
 
 export const INK = '#231d15';
@@ -54,7 +56,15 @@ export function Shoe({ drawing, numbers }: { drawing: Drawing; numbers: readonly
 }
 
 /** The same lacing as on the screen, by the same drawing. */
-export function Laced({ shoe, eyelets, say }: { shoe: LacedShoe; eyelets: ShoeEyelets; say: Say }) {
+export function Laced({
+  shoe,
+  eyelets,
+  words,
+}: {
+  shoe: LacedShoe;
+  eyelets: ShoeEyelets;
+  words: SheetWords;
+}) {
   const drawing = lacingDrawing(shoe.side, eyelets, shoe.lacing);
   const { width, height } = drawing;
   const word = (x: number, y: number, text: string, size: number) => (
@@ -103,8 +113,42 @@ export function Laced({ shoe, eyelets, say }: { shoe: LacedShoe; eyelets: ShoeEy
         </G>
       ))}
       {(['inner', 'outer'] as const).map((side) =>
-        word(drawing.sides[side].x, drawing.sides[side].y, say(`lacing.${side}`), 8),
+        word(drawing.sides[side].x, drawing.sides[side].y, words[side], 8),
       )}
+    </Svg>
+  );
+}
+
+/** The pair among others of its use, as on the screen. */
+export function Among({ among, words }: { among: AmongKinds; words: SheetWords }) {
+  const { others, pair } = amongDrawing(among);
+  const { left, right, top, bottom } = AMONG;
+  const word = (x: number, y: number, text: string, anchor: 'start' | 'end' = 'start') => (
+    <Text x={x} y={y} textAnchor={anchor} style={{ fontFamily: TEXT_FAMILY, fontSize: 8 }} fill={INK}>
+      {text}
+    </Text>
+  );
+  const isFar = pair[0] > 110;
+  return (
+    <Svg viewBox={AMONG.viewBox} style={{ width: 150, height: 76, marginTop: 3 }}>
+      <Rect
+        x={left}
+        y={top}
+        width={right - left}
+        height={bottom - top}
+        fill="none"
+        stroke="#857760"
+        strokeWidth={0.8}
+      />
+      {others.map(([x, y]) => (
+        <Circle key={`${x} ${y}`} cx={x} cy={y} r={2.4} fill="#5d5343" />
+      ))}
+      <Circle cx={pair[0]} cy={pair[1]} r={5} fill="#0c5960" />
+      {word(pair[0] + (isFar ? -8 : 8), pair[1] + 3, words.thisPair, isFar ? 'end' : 'start')}
+      {word(left, bottom + 11, words.soft)}
+      {word(right, bottom + 11, words.firm, 'end')}
+      {word(left + 3, top + 9, words.stiff)}
+      {word(left + 3, bottom - 4, words.bends)}
     </Svg>
   );
 }

@@ -3,9 +3,9 @@ import { linesOf } from '@/core/aftercare/lines';
 import type { PatientSheet } from '@/core/aftercare/patient-sheet';
 import { callouts } from '@/core/shoe/drawing/callouts';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
-import { dayIn, type Say, sayIn } from '@/core/texts/say';
+import { speechIn } from '@/core/texts/languages';
 import { DISPLAY_FAMILY, registerFaces, TEXT_FAMILY, undrawable } from './fonts';
-import { INK, Laced, Shoe } from './sheet-drawings';
+import { Among, INK, Laced, Shoe } from './sheet-drawings';
 
 const styles = StyleSheet.create({
   page: { padding: 26, fontFamily: TEXT_FAMILY, fontSize: 9, lineHeight: 1.3, color: INK },
@@ -13,50 +13,74 @@ const styles = StyleSheet.create({
   head: { fontFamily: DISPLAY_FAMILY, fontWeight: 600, fontSize: 11.5, marginTop: 7, marginBottom: 2 },
   strong: { fontWeight: 600 },
   faint: { color: '#5d5343' },
-  columns: { flexDirection: 'row', gap: 22 },
   column: { flex: 1 },
   warn: { border: '1.2pt solid #8c1f13', padding: 6, marginTop: 8 },
   caution: { fontSize: 7, color: '#5d5343', marginTop: 8 },
 });
 
-const List = ({ items, numbered = false }: { items: readonly string[]; numbered?: boolean }) => (
-  <View>
-    {items.map((item, at) => (
-      <Text key={item}>{`${numbered ? `${at + 1}.` : '–'} ${item}`}</Text>
-    ))}
-  </View>
-);
+/** Which way a page runs: text and columns both. */
+const runOf = ({ direction }: PatientSheet) =>
+  direction === 'rtl'
+    ? ({ text: { textAlign: 'right' }, row: { flexDirection: 'row-reverse' } } as const)
+    : ({ text: {}, row: { flexDirection: 'row' } } as const);
 
-function Part({ title, items }: { title: string; items: readonly string[] }) {
+interface Props {
+  sheet: PatientSheet;
+}
+
+/** Each line with its mark, on the side from which the language is read. */
+const List = ({
+  items,
+  sheet,
+  numbered = false,
+}: Props & { items: readonly string[]; numbered?: boolean }) => {
+  const { row, text } = runOf(sheet);
   return (
     <View>
-      <Text style={styles.head}>{title}</Text>
-      <List items={items} />
+      {items.map((item, at) => (
+        <View key={item} style={{ ...row, gap: 3 }}>
+          <Text>{numbered ? `${at + 1}.` : '–'}</Text>
+          <Text style={{ ...styles.column, ...text }}>{item}</Text>
+        </View>
+      ))}
+    </View>
+  );
+};
+
+function Part({ title, items, sheet }: Props & { title: string; items: readonly string[] }) {
+  return (
+    <View>
+      <Text style={{ ...styles.head, ...runOf(sheet).text }}>{title}</Text>
+      <List items={items} sheet={sheet} />
     </View>
   );
 }
 
-function Lacing({ sheet: { lacing }, say }: { sheet: PatientSheet; say: Say }) {
-  if (lacing.kind === 'closure') return <Part title={say('closure.title')} items={lacing.steps} />;
+function Lacing({ sheet }: Props) {
+  const { lacing, words } = sheet;
+  if (lacing.kind === 'closure') return <Part title={words.closing} items={lacing.steps} sheet={sheet} />;
+  const { row, text } = runOf(sheet);
   const after = (
     <View style={lacing.shoes.length === 1 ? styles.column : {}}>
-      <List items={lacing.after} />
-      <Text style={styles.faint}>{say('lacing.view')}</Text>
+      <List items={lacing.after} sheet={sheet} />
+      <Text style={{ ...styles.faint, ...text }}>{words.lacingView}</Text>
     </View>
   );
   return (
     <View>
-      <Text style={styles.head}>{say('lacing.title')}</Text>
-      <View style={styles.columns}>
+      <Text style={{ ...styles.head, ...text }}>{words.lacing}</Text>
+      <View style={{ ...row, gap: 22 }}>
         {lacing.shoes.map((shoe) => (
-          <View key={shoe.label} style={{ ...styles.column, flexDirection: 'row', gap: 8 }} wrap={false}>
-            <Laced shoe={shoe} eyelets={lacing.eyelets} say={say} />
+          <View key={shoe.label} style={{ ...styles.column, ...row, gap: 8 }} wrap={false}>
+            <Laced shoe={shoe} eyelets={lacing.eyelets} words={words} />
             <View style={styles.column}>
-              <Text style={styles.strong}>{shoe.label}</Text>
+              <Text style={{ ...styles.strong, ...text }}>{shoe.label}</Text>
               {shoe.because.map((line) => (
-                <Text key={line}>{line}</Text>
+                <Text key={line} style={text}>
+                  {line}
+                </Text>
               ))}
-              <List items={shoe.steps} numbered />
+              <List items={shoe.steps} sheet={sheet} numbered />
             </View>
           </View>
         ))}
@@ -67,25 +91,26 @@ function Lacing({ sheet: { lacing }, say }: { sheet: PatientSheet; say: Say }) {
   );
 }
 
-function BreakIn({ sheet: { breakIn, language }, say }: { sheet: PatientSheet; say: Say }) {
+function BreakIn({ sheet }: Props) {
+  const { row, text } = runOf(sheet);
   return (
     <View>
-      <Text style={styles.head}>{say('break-in.title')}</Text>
-      {breakIn.weeks.map((week) => (
-        <View key={week.from} style={{ flexDirection: 'row', gap: 6 }} wrap={false}>
+      <Text style={{ ...styles.head, ...text }}>{sheet.words.breakIn}</Text>
+      {sheet.breakIn.weeks.map((week) => (
+        <View key={week.from} style={{ ...row, gap: 6 }} wrap={false}>
           <View style={{ width: 84 }}>
-            <Text style={styles.strong}>{week.label}</Text>
-            <Text style={styles.faint}>{dayIn(language, week.from)}</Text>
+            <Text style={{ ...styles.strong, ...text }}>{week.label}</Text>
+            <Text style={{ ...styles.faint, ...text }}>{week.fromInWords}</Text>
             <View style={{ height: 5, border: '0.6pt solid #857760' }}>
               <View
                 style={{ height: 4, width: `${Math.round(week.share * 100)}%`, backgroundColor: '#0c5960' }}
               />
             </View>
           </View>
-          <Text style={styles.column}>{week.text}</Text>
+          <Text style={{ ...styles.column, ...text }}>{week.text}</Text>
         </View>
       ))}
-      <List items={breakIn.lines} />
+      <List items={sheet.breakIn.lines} sheet={sheet} />
     </View>
   );
 }
@@ -105,8 +130,16 @@ function sayingMissing(sheet: PatientSheet): { sheet: PatientSheet; missing: str
       .join('');
   };
   // What a person wrote: the rest comes from message files.
+  const { words } = sheet;
   const written = {
     ...sheet,
+    words: {
+      ...words,
+      title: drawn(words.title),
+      for: drawn(words.for),
+      size: drawn(words.size),
+      call: drawn(words.call),
+    },
     patient: drawn(sheet.patient),
     clinic: drawn(sheet.clinic),
     shoe: drawn(sheet.shoe),
@@ -143,68 +176,68 @@ export async function sheetPdf(given: PatientSheet): Promise<Buffer> {
 }
 
 function rendered(sheet: PatientSheet, missing: readonly string[], fontSize: number): Promise<Buffer> {
-  const say = sayIn(sheet.language);
-  const numbered = sheet.points.flatMap(({ feature }) => (feature === null ? [] : [feature]));
+  const { words, points, values, changes, again } = sheet;
+  const { row, text } = runOf(sheet);
+  const columns = { ...row, gap: 22 };
+  const numbered = points.flatMap(({ feature }) => (feature === null ? [] : [feature]));
   return renderToBuffer(
-    <Document title={say('title', { shoe: sheet.shoe })} author={sheet.clinic} language={sheet.language}>
+    <Document title={words.title} author={sheet.clinic} language={sheet.language}>
       <Page size="A4" style={{ ...styles.page, fontSize }}>
-        <Text style={styles.faint}>
-          {`${sheet.clinic} · ${say('for', { patient: sheet.patient, on: dayIn(sheet.language, sheet.startedOn) })}`}
-        </Text>
-        <Text style={styles.title}>{say('title', { shoe: sheet.shoe })}</Text>
-        <Text>{say('size', { size: sheet.size })}</Text>
-        <View style={styles.columns}>
+        <Text style={{ ...styles.faint, ...text }}>{`${sheet.clinic} · ${words.for}`}</Text>
+        <Text style={{ ...styles.title, ...text }}>{words.title}</Text>
+        <Text style={text}>{words.size}</Text>
+        <View style={columns}>
           <View style={{ flex: 1.2 }}>
-            <Shoe drawing={sideProfile(sheet.values)} numbers={callouts(numbered, sheet.values)} />
+            <Shoe drawing={sideProfile(values)} numbers={callouts(numbered, values)} />
           </View>
           <View style={styles.column}>
-            <Text style={styles.head}>{say('why.title')}</Text>
-            {sheet.points.length === 0 && <Text>{say('why.none')}</Text>}
-            <List items={sheet.points.map(({ text }) => text)} numbered />
-          </View>
-        </View>
-        <View style={styles.columns}>
-          <View style={styles.column}>
-            <Part title={say('fit.title')} items={sheet.howItFits} />
-            <View
-              style={{ height: 7, marginTop: 3, width: `${sheet.roomMm.most}mm`, backgroundColor: '#0c5960' }}
-            />
-            <Text style={styles.faint}>{say('fit.ruler', sheet.roomMm)}</Text>
-          </View>
-          <View style={styles.column}>
-            <BreakIn sheet={sheet} say={say} />
+            <Text style={{ ...styles.head, ...text }}>{words.why}</Text>
+            {points.length === 0 && <Text style={text}>{words.nothingSpecial}</Text>}
+            <List items={points.map((point) => point.text)} sheet={sheet} numbered />
           </View>
         </View>
-        <Lacing sheet={sheet} say={say} />
-        <View style={styles.columns}>
+        <View style={columns}>
           <View style={styles.column}>
-            <Part title={say('socks.title')} items={sheet.skin} />
-            {sheet.shop.length > 0 && <Part title={say('care.title')} items={sheet.care} />}
-            {sheet.changes.length > 0 && <Part title={say('changes.title')} items={sheet.changes} />}
+            <Part title={words.fit} items={sheet.howItFits} sheet={sheet} />
+            <View style={{ ...row }}>
+              <View
+                style={{
+                  height: 7,
+                  marginTop: 3,
+                  width: `${sheet.roomMm.most}mm`,
+                  backgroundColor: '#0c5960',
+                }}
+              />
+            </View>
+            <Text style={{ ...styles.faint, ...text }}>{words.ruler}</Text>
+            {sheet.among && <Among among={sheet.among} words={words} />}
           </View>
           <View style={styles.column}>
-            <Part
-              title={say('dates.title')}
-              items={[...sheet.dates, ...(sheet.again ? [sheet.again] : [])]}
-            />
-            {sheet.shop.length > 0 ? (
-              <Part title={say('shop.title')} items={sheet.shop} />
-            ) : (
-              <Part title={say('care.title')} items={sheet.care} />
-            )}
+            <BreakIn sheet={sheet} />
+          </View>
+        </View>
+        <Lacing sheet={sheet} />
+        <View style={columns}>
+          <View style={styles.column}>
+            <Part title={words.socks} items={sheet.skin} sheet={sheet} />
+          </View>
+          <View style={styles.column}>
+            <Part title={words.dates} items={[...sheet.dates, ...(again ? [again] : [])]} sheet={sheet} />
+            <Part title={words.care} items={sheet.care} sheet={sheet} />
+            {changes.length > 0 && <Part title={words.changes} items={changes} sheet={sheet} />}
           </View>
         </View>
         <View style={styles.warn} wrap={false}>
-          <Text style={styles.strong}>{say('stop.title')}</Text>
-          <List items={sheet.stopAndCall} />
-          {sheet.phone !== '' && (
-            <Text style={styles.strong}>{say('stop.call', { phone: sheet.phone })}</Text>
-          )}
+          <Text style={{ ...styles.strong, ...text }}>{words.stop}</Text>
+          <List items={sheet.stopAndCall} sheet={sheet} />
+          {words.call !== '' && <Text style={{ ...styles.strong, ...text }}>{words.call}</Text>}
         </View>
         {missing.length > 0 && (
-          <Text style={styles.strong}>{say('pdf.missing', { letters: missing.join(', ') })}</Text>
+          <Text style={{ ...styles.strong, ...text }}>
+            {speechIn(sheet.language).say('pdf.missing', { letters: missing.join(', ') })}
+          </Text>
         )}
-        <Text style={styles.caution}>{sheet.caution}</Text>
+        <Text style={{ ...styles.caution, ...text }}>{sheet.caution}</Text>
       </Page>
     </Document>,
   );

@@ -1,7 +1,8 @@
 import { Controller } from 'react-hook-form';
 import { z } from 'zod';
 import type { OrderRecord } from '@/contract/records';
-import { checkArrival, modificationInWords } from '@/core/orders/order';
+import { modificationInWords } from '@/core/modification/modification';
+import { checkArrival } from '@/core/orders/order';
 import { Choice } from '@/ui/fields/Choice';
 import { Field } from '@/ui/fields/Field';
 import { useApiForm } from '../use-api-form';

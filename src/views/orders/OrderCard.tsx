@@ -2,8 +2,8 @@ import { useState } from 'react';
 import { type Answer, call, errorAt, failureInWords } from '@/contract/client';
 import type { OrderRecord } from '@/contract/records';
 import { modelTitle } from '@/core/catalogue/model';
+import { modificationInWords } from '@/core/modification/modification';
 import {
-  modificationInWords,
   ORDER_EVENTS,
   ORDER_STATES,
   type OrderEvent,

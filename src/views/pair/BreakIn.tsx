@@ -4,7 +4,7 @@ import { breakInWords } from '@/core/aftercare/break-in-words';
 import { FELT, type Felt, type OutingAnswer } from '@/core/break-in/answers';
 import { type BreakInInput, planBreakIn } from '@/core/break-in/plan';
 import { BREAK_IN_SCHOOLS } from '@/core/break-in/schools';
-import { sayIn } from '@/core/texts/say';
+import { ENGLISH } from '@/core/texts/english';
 import { ShareBar } from '@/ui/drawing/ShareBar';
 import { Choice } from '@/ui/fields/Choice';
 import { FormProblem } from '@/ui/fields/Field';
@@ -40,12 +40,7 @@ export function BreakIn({
   const input = { ...given, answers };
   const plan = planBreakIn(input);
   // As the sheet says it, in the words of whoever works here.
-  const words = breakInWords(plan, input, {
-    say: sayIn('en'),
-    language: 'en',
-    returnBy: null,
-    isMuchSofter: false,
-  });
+  const words = breakInWords(plan, input, ENGLISH, { returnBy: null, isMuchSofter: false });
   return (
     <div className="grid grid-cols-[minmax(0,1fr)_20rem] gap-8">
       <div className="grid gap-3 content-start">

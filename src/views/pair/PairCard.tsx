@@ -1,6 +1,6 @@
 import type { PairRecord } from '@/contract/records';
 import { modelTitle } from '@/core/catalogue/model';
-import { modificationInWords } from '@/core/orders/order';
+import { modificationInWords } from '@/core/modification/modification';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
 import { cushioningKept } from '@/core/wear/cushioning';
 import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';

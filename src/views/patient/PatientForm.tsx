@@ -30,12 +30,20 @@ const formSchema = z.object({
   email: patientSchema.shape.email.unwrap(),
   address: patientSchema.shape.address.unwrap(),
   contactBy: patientSchema.shape.contactBy.unwrap(),
+  language: patientSchema.shape.language.unwrap(),
 });
 
 const SIZES = FINDINGS.sizingGroup.options;
 
 /** A new patient, or one whose record is put right; the server's word on each field appears at the field. */
-export function PatientForm({ patient }: { patient?: PatientRecord }) {
+export function PatientForm({
+  patient,
+  languages,
+}: {
+  patient?: PatientRecord;
+  /** Languages that a sheet can be written in. */
+  languages: readonly { language: string; name: string }[];
+}) {
   const { register, handleSubmit, refuse, formState } = useApiForm(
     formSchema,
     {
@@ -49,6 +57,7 @@ export function PatientForm({ patient }: { patient?: PatientRecord }) {
       email: patient?.email ?? '',
       address: patient?.address ?? '',
       contactBy: patient?.contactBy ?? 'phone',
+      language: patient?.language ?? 'en',
     },
     { heightMm: 'height' },
   );
@@ -102,6 +111,17 @@ export function PatientForm({ patient }: { patient?: PatientRecord }) {
             {keysOf(CONTACT_WAYS).map((way) => (
               <option key={way} value={way}>
                 {CONTACT_WAYS[way]}
+              </option>
+            ))}
+          </select>
+        )}
+      </Field>
+      <Field label="Language of their sheets" error={errors.language?.message}>
+        {(control) => (
+          <select {...register('language')} {...control}>
+            {languages.map(({ language, name }) => (
+              <option key={language} value={language}>
+                {name}
               </option>
             ))}
           </select>

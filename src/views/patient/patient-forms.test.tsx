@@ -51,14 +51,20 @@ const known: PatientRecord = {
   email: '',
   address: '',
   contactBy: 'phone',
+  language: 'en',
   archived: false,
   consents: [],
 };
 
+const LANGUAGES = [
+  { language: 'en', name: 'English' },
+  { language: 'de', name: 'Deutsch' },
+];
+
 describe('putting a record right', () => {
   it('begins with what is there and sends all of it; a height that was taken away is taken away', async () => {
     const calls = serve({ 'PATCH /patients/known': () => ({ body: { id: 'known' } }) });
-    render(<PatientForm patient={known} />);
+    render(<PatientForm languages={LANGUAGES} patient={known} />);
     expect(screen.getByLabelText(/^Height/)).toHaveProperty('value', '172.5 cm');
     write('Family name', 'Example');
     write('Shoe sizing', 'women');
@@ -82,6 +88,7 @@ describe('putting a record right', () => {
       email: '',
       address: '',
       contactBy: 'text',
+      language: 'en',
     });
     expect(gone).toEqual(['/patients/known']);
   });
@@ -181,7 +188,7 @@ describe('a new patient', () => {
 
   it('height is read as people say it, and left out where nobody knows it', async () => {
     const calls = serve({ 'POST /patients': () => ({ body: { id: 'new' } }) });
-    render(<PatientForm />);
+    render(<PatientForm languages={LANGUAGES} />);
     fill();
     await press('Add');
     expect(calls[0]!.body).not.toHaveProperty('heightMm');
@@ -193,7 +200,7 @@ describe('a new patient', () => {
 
   it('a missing name, a birthday that is none and a height in words are each said at their field; nothing is sent', async () => {
     const calls = serve({});
-    render(<PatientForm />);
+    render(<PatientForm languages={LANGUAGES} />);
     write('Given name', '  ');
     write(/^Height/, 'rather tall');
     await press('Add');
@@ -205,7 +212,7 @@ describe('a new patient', () => {
 
   it('what the server calls heightMm is said at the height', async () => {
     serve({ 'POST /patients': () => refused('heightMm', 'Height lies between 40 and 250 cm.') });
-    render(<PatientForm />);
+    render(<PatientForm languages={LANGUAGES} />);
     fill();
     write(/^Height/, '300 cm');
     await press('Add');
@@ -220,7 +227,7 @@ describe('a new patient', () => {
     vi.stubGlobal('fetch', async () => {
       throw new TypeError('refused');
     });
-    render(<PatientForm />);
+    render(<PatientForm languages={LANGUAGES} />);
     fill();
     await press('Add');
     expect(screen.getByRole('alert').textContent).toMatch(/reach|connection/i);

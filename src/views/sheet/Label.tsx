@@ -1,27 +1,43 @@
 import { initialsOf } from '@/core/aftercare/initials';
 import type { PatientSheet } from '@/core/aftercare/patient-sheet';
-import { dayIn, sayIn } from '@/core/texts/say';
 
-/** Labels for both insoles: first use, size, initials, and room for a code. Nothing on them says more of a person. */
+/**
+ * Labels for both insoles: first use, size, initials, and room for a code; nothing on them says more of a person. Beside them a card
+ * with what to feel for in a shop, for whoever may choose alone.
+ */
 export function Label({ sheet }: { sheet: PatientSheet }) {
-  const say = sayIn(sheet.language);
+  const { words, shop } = sheet;
   return (
-    <div className="grid gap-[6mm]" lang={sheet.language}>
+    <div className="grid gap-[6mm]" lang={sheet.language} dir={sheet.direction}>
       {(['left', 'right'] as const).map((side) => (
         <section
           key={side}
-          aria-label={say(`lacing.${side}`)}
+          aria-label={words[side]}
           className="label grid grid-cols-[1fr_18mm] gap-[2mm] border border-dashed border-rule p-[2mm] w-[62mm] h-[25mm] text-sm leading-tight"
         >
           <div className="grid content-between overflow-hidden">
             <strong className="text-base">{initialsOf(sheet.patient)}</strong>
             <span>{sheet.size}</span>
-            <span>{say('label.first-use', { on: dayIn(sheet.language, sheet.startedOn) })}</span>
-            <span className="text-faint text-xs">{say(`lacing.${side}`)}</span>
+            <span>{words.firstUse}</span>
+            <span className="text-faint text-xs">{words[side]}</span>
           </div>
           <div className="border border-rule w-[18mm] h-[18mm] self-center" aria-hidden />
         </section>
       ))}
+      {shop.length > 0 && (
+        <section
+          aria-label={words.card}
+          className="border border-dashed border-rule p-[3mm] w-[85mm] min-h-[54mm] text-xs leading-snug"
+        >
+          <strong className="text-sm">{words.shop}</strong>
+          <ol className="list-decimal ps-5">
+            {shop.map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </ol>
+          {words.call !== '' && <p className="mt-[1mm]">{words.call}</p>}
+        </section>
+      )}
     </div>
   );
 }

@@ -6,14 +6,8 @@ import { modelTitle, type ShoeModel } from '@/core/catalogue/model';
 import { clinicalPicture } from '@/core/examination/clinical-picture';
 import { SIDES } from '@/core/findings/finding-kinds';
 import type { TryOn } from '@/core/fitting/try-on';
-import {
-  checkArrival,
-  modificationInWords,
-  ORDER_EVENTS,
-  type OrderEvent,
-  orderAfter,
-  RETURN_DAYS,
-} from '@/core/orders/order';
+import { modificationInWords } from '@/core/modification/modification';
+import { checkArrival, ORDER_EVENTS, type OrderEvent, orderAfter, RETURN_DAYS } from '@/core/orders/order';
 import { omitUndefined } from '@/core/tables/omit-undefined';
 import { requirePart } from '../../auth/require-part';
 import { audit, type Tenant } from '../../database/tenant';

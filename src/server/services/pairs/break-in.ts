@@ -1,7 +1,7 @@
 import type { z } from 'zod';
 import { type BreakInState, stateOf } from '@/core/break-in/answers';
 import type { BreakInInput } from '@/core/break-in/plan';
-import type { outingAnswerSchema } from '@/core/break-in/schema';
+import type { goOnSchema, outingAnswerSchema } from '@/core/break-in/schema';
 import { stopsAtFirst } from '@/core/break-in/schools';
 import { audit, type Tenant } from '../../database/tenant';
 import { refusedAt } from '../../http/problem';
@@ -13,17 +13,18 @@ export async function readBreakIn({ tx }: Tenant, pairId: string): Promise<Break
   if (!row?.break_in) return null;
   const answers = await tx
     .selectFrom('outing_answer')
-    .select(['answered_on', 'felt', 'gait_changed', 'marks'])
+    .select(['answered_on', 'felt', 'gait_changed', 'marks', 'seen'])
     .where('pair_id', '=', pairId)
     .orderBy('answered_on')
     .execute();
   return {
     ...row.break_in,
-    answers: answers.map(({ answered_on, felt, gait_changed, marks }) => ({
+    answers: answers.map(({ answered_on, felt, gait_changed, marks, seen }) => ({
       on: answered_on,
       felt,
       gaitChanged: gait_changed,
       marks,
+      isSeen: seen,
     })),
   };
 }
@@ -53,11 +54,33 @@ export async function answerOuting(
     .onConflict((conflict) =>
       conflict
         .columns(['clinic_id', 'pair_id', 'answered_on'])
-        .doUpdateSet({ felt, gait_changed: gaitChanged, marks, made_by: tenant.actor.userId }),
+        .doUpdateSet({ felt, gait_changed: gaitChanged, marks, seen: false, made_by: tenant.actor.userId }),
     )
     .execute();
   const input = (await readBreakIn(tenant, pairId))!;
   const state = stateOf(input.answers, stopsAtFirst(input.plan));
   await tenant.tx.updateTable('pair').set({ break_in_state: state }).where('id', '=', pairId).execute();
   return { state };
+}
+
+/**
+ * A clinician looked at the foot and the pair, and it may go on: what was answered until now no longer stands in the way. What was
+ * found is kept with the last answer.
+ */
+export async function goOn(
+  tenant: Tenant,
+  pairId: string,
+  { found }: z.infer<typeof goOnSchema>,
+): Promise<{ state: BreakInState }> {
+  const pair = await pairDays(tenant, pairId);
+  const input = await readBreakIn(tenant, pairId);
+  const last = input?.answers.at(-1);
+  if (!input || !last || stateOf(input.answers, stopsAtFirst(input.plan)) === 'going')
+    throw refusedAt('found', 'Nothing stands in the way of this pair.');
+  await audit(tenant, 'write', 'pair looked at: it may go on', pair.patient_id);
+  const answers = tenant.tx.updateTable('outing_answer').where('pair_id', '=', pairId);
+  await answers.set({ seen: true }).execute();
+  await answers.set({ note: found }).where('answered_on', '=', last.on).execute();
+  await tenant.tx.updateTable('pair').set({ break_in_state: 'going' }).where('id', '=', pairId).execute();
+  return { state: 'going' };
 }

@@ -3,12 +3,15 @@ import type { z } from 'zod';
 import type { patientChangeSchema, patientSchema } from '@/contract/patients-schema';
 import type { AuditRecord, PatientRecord, PatientSummary, VisitSummary } from '@/contract/records';
 import { ageOn } from '@/core/calendar/days';
+import { isShipped } from '@/core/texts/languages';
 import { containing } from '../../database/like';
 import type { Database } from '../../database/schema';
 import { audit, type Tenant } from '../../database/tenant';
+import { refusedAt } from '../../http/problem';
 import { today } from '../clock';
 import { listOrders } from '../orders/order-records';
 import { listPairs } from '../pairs/pair-records';
+import { languagesOffered } from '../people/texts';
 import { listConsents } from './consents';
 import { patientRow } from './patient-row';
 
@@ -51,13 +54,22 @@ const columns = (patient: Partial<z.infer<typeof patientSchema>>) => ({
   ...(patient.email !== undefined ? { email: patient.email } : {}),
   ...(patient.address !== undefined ? { address: patient.address } : {}),
   ...(patient.contactBy !== undefined ? { contact_by: patient.contactBy } : {}),
+  ...(patient.language !== undefined ? { language: patient.language } : {}),
 });
+
+/** A sheet is written in a language that has all its sentences. */
+async function checkLanguage(tenant: Tenant, language: string | undefined): Promise<void> {
+  if (language === undefined || isShipped(language)) return;
+  if ((await languagesOffered(tenant)).every((offered) => offered.language !== language))
+    throw refusedAt('language', 'No sheet can be written in this language yet.');
+}
 
 export async function addPatient(
   tenant: Tenant,
   patient: z.infer<typeof patientSchema>,
 ): Promise<{ id: string }> {
   const { givenName, familyName, bornOn, sizingGroup } = patient;
+  await checkLanguage(tenant, patient.language);
   const row = await tenant.tx
     .insertInto('patient')
     .values({
@@ -89,6 +101,7 @@ export async function readPatient(tenant: Tenant, id: string): Promise<PatientRe
     email: row.email,
     address: row.address,
     contactBy: row.contact_by,
+    language: row.language,
     archived: row.archived_at !== null,
     consents: await listConsents(tenant, id),
     visits: await visitsOf(tenant, id),
@@ -133,6 +146,7 @@ export async function changePatient(
   { archived, ...change }: z.infer<typeof patientChangeSchema>,
 ): Promise<PatientSummary> {
   await patientRow(tenant, id);
+  await checkLanguage(tenant, change.language);
   const set = {
     ...columns(change),
     ...(archived === undefined ? {} : { archived_at: archived ? new Date() : null }),

@@ -6,9 +6,10 @@ import type { ClinicalPicture } from '@/core/findings/picture';
 import type { TryOn } from '@/core/fitting/try-on';
 import { causesFound } from '@/core/hot-spot/found';
 import { eyeletsOf } from '@/core/lacing/eyelets';
-import { type Modification, modificationInWords, RETURN_DAYS } from '@/core/orders/order';
+import type { Modification } from '@/core/modification/modification';
+import { RETURN_DAYS } from '@/core/orders/order';
 import type { Specification } from '@/core/prescribe/engine/specification';
-import { againInWords } from '@/core/repeat/again';
+import { againOf } from '@/core/repeat/again';
 import { omitUndefined } from '@/core/tables/omit-undefined';
 import type { StepContents } from '@/core/visit/contents';
 import { contentsOf } from '@/core/visit/held';
@@ -23,6 +24,8 @@ import { batchSpreadOf } from '../pairs/repeat';
 import type { patientRow } from '../patients/patient-row';
 import { readClinic } from '../people/clinic';
 import { placeOfWork } from '../people/sites';
+import { houseTexts } from '../people/texts';
+import { listModels } from '../shoes/models';
 import { sizesTried } from './issue';
 import { stepsOf } from './visit-steps';
 
@@ -44,6 +47,7 @@ export interface PairStart {
     | 'usualMinutes'
     | 'hills'
     | 'heat'
+    | 'wet'
     | 'madeOn'
     | 'batch'
     | 'breakIn'
@@ -113,6 +117,8 @@ export async function startPair(
     .execute();
   const contents = contentsOf(await stepsOf(tenant, start.visitId));
   const sheet = patientSheet({
+    language: patient.language,
+    house: await houseTexts(tenant, patient.language),
     patient: `${patient.given_name} ${patient.family_name}`,
     clinic: await placeOfWork(tenant, clinic),
     phone: clinic.phone,
@@ -132,7 +138,13 @@ export async function startPair(
         weeklyKm: weekly,
       }),
     }),
-    changes: modifications.map(modificationInWords),
+    modifications,
+    shelf: (await listModels(tenant)).flatMap(({ id, features }) => (id === model.id ? [] : [features])),
+    socks: omitUndefined({
+      heat: input.heat ?? false,
+      wet: input.wet ?? false,
+      sock: contents.candidates?.conditions?.sock,
+    }),
     usualMinutes: input.usualMinutes ?? 60,
     eyelets: eyeletsOf(model.features, input.eyeletPairs),
     laces: input.laces ?? 'flat',
@@ -140,14 +152,14 @@ export async function startPair(
     returnBy: addDays(startedOn, RETURN_DAYS),
     windowDays: forecast.windowDays,
     startNextDay: forecast.startNextDay,
-    again: againInWords({
+    again: againOf({
       picture,
       ageYears: ageOn(patient.born_on, startedOn),
       tryOn,
       specification: start.specification,
       batchSdMm: await batchSpreadOf(tenant),
       isStillMade: model.status === 'current',
-    }),
+    }).may,
     reviewOn: reviewDay(startedOn, category),
   });
   await tx

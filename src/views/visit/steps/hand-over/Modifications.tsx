@@ -4,7 +4,7 @@ import {
   type Modification,
   type ModificationKind,
   modificationInWords,
-} from '@/core/orders/order';
+} from '@/core/modification/modification';
 import { acceptsEverything, targetInWords } from '@/core/prescribe/explain/in-words';
 import { featureOf } from '@/core/shoe/features';
 import { mapTable } from '@/core/tables/keys-of';
