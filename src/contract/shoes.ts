@@ -10,6 +10,7 @@ import {
 } from '@/contract/answers/shoes';
 import { isoDay } from '@/core/calendar/iso-day';
 import { DIRECTIONS } from '@/core/match/more-like';
+import { modificationCheckSchema } from '@/core/modification/schema';
 import { ORDER_EVENTS } from '@/core/orders/order';
 import { benchAnswersSchema } from '@/core/shoe/bench/bench-schema';
 import { keySchema } from '@/core/tables/key-schema';
@@ -47,7 +48,6 @@ const arrivalSchema = z.strictObject({
   sizeLeft: z.string().trim().min(1, 'Enter the size on the box.').max(40),
   sizeRight: z.string().trim().min(1, 'Enter the size on the box.').max(40),
   sound: z.boolean(),
-  modified: z.boolean(),
   /** As the box says. */
   batch: handOverSchema.shape.batch,
   madeOn: handOverSchema.shape.madeOn,
@@ -74,6 +74,8 @@ export const orderEventSchema = z.strictObject({
   note: z.string().max(300).optional(),
   expectedOn: isoDay.optional(),
   arrival: arrivalSchema.optional(),
+  /** At collection: what was found of each change, in the order of the changes. */
+  checks: z.array(modificationCheckSchema).max(12).optional(),
   /** At collection: felt on the feet once more. */
   tryAgain: tryOnSchema.omit({ model: true }).optional(),
 });

@@ -356,7 +356,8 @@ describe('a pair that is not in hand', () => {
   const move = (id: string, event: Parameters<typeof moveOrder>[2]) =>
     asTenant(me, (tenant) => moveOrder(tenant, id, event));
   const lift = [{ kind: 'heel-lift' as const, side: 'left' as const, amount: 6 }];
-  const box = { version: '1', sizeLeft: 'EU 42 D', sizeRight: 'EU 42 D', sound: true, modified: true };
+  const LOOKED = [{ isMade: true, measured: 6 }];
+  const box = { version: '1', sizeLeft: 'EU 42 D', sizeRight: 'EU 42 D', sound: true };
   const order = async (name = 'One') => {
     const visit = await fitted((await modelNamed(name)).id, { left: { heelSlip: 'slight' } });
     const placed = await asTenant(me, (tenant) =>
@@ -386,8 +387,19 @@ describe('a pair that is not in hand', () => {
     const checked = await move(placed.id, { event: 'check', arrival: { ...box, ...made } });
     expect(checked).toMatchObject({ state: 'checked', cameVersion: null });
     expect(checked.returnBy! > today()).toBe(true);
+    // What the technician did is looked at before the pair goes out.
+    const collect = (checks?: { isMade: boolean; measured?: number }[]) =>
+      refusal(move(placed.id, { event: 'collect', ...(checks ? { checks } : {}) }));
+    expect((await collect()).extra.errors).toEqual([
+      { path: ['checks', '0'], message: 'Not checked yet: left: lift inside 6 mm.' },
+    ]);
+    expect((await collect([{ isMade: true, measured: 9 }])).extra.errors?.[0]?.message).toContain(
+      'measured 9 mm',
+    );
+    const check = { isMade: true, measured: 6.5 };
     const collected = await move(placed.id, {
       event: 'collect',
+      checks: [check],
       tryAgain: { comfort: 88, left: { roomMm: 12 } },
     });
     expect(collected.state).toBe('collected');
@@ -395,14 +407,14 @@ describe('a pair that is not in hand', () => {
     // What the box says stays with the pair.
     expect(patient.pairs[0]).toMatchObject({
       startedOn: today(),
-      modifications: lift,
+      modifications: [{ ...lift[0], check }],
       surface: 'hard',
       ...made,
     });
     expect(patient.pairs[0]!.log[0]).toMatchObject({ comfort: 88 });
     const { issued } = await asTenant(me, (tenant) => loadVisit(tenant, visitId));
     expect(issued[0]!.sheet).toMatchObject({
-      changes: ['left: lift inside 6 mm'],
+      changes: ['Left shoe: a lift inside, under the heel, 6 mm.'],
       lacing: { kind: 'laced' },
     });
     expect(collected.events.map(({ event }) => event)).toEqual([
@@ -421,9 +433,13 @@ describe('a pair that is not in hand', () => {
     await move(placed.id, { event: 'arrive' });
     const checked = await move(placed.id, { event: 'check', arrival: { ...box, version: '9' } });
     expect(checked).toMatchObject({ state: 'checked', cameVersion: '9' });
-    const refused = await refusal(move(placed.id, { event: 'collect' }));
+    const refused = await refusal(move(placed.id, { event: 'collect', checks: LOOKED }));
     expect(refused.extra.errors?.[0]?.path).toEqual(['tryAgain']);
-    await move(placed.id, { event: 'collect', tryAgain: { comfort: 70, left: { roomMm: 11 } } });
+    await move(placed.id, {
+      event: 'collect',
+      checks: LOOKED,
+      tryAgain: { comfort: 70, left: { roomMm: 11 } },
+    });
     const patient = await asTenant(me, (tenant) => readPatient(tenant, patientId));
     expect(patient.pairs[0]!.model.version).toBe('9');
   });
@@ -433,7 +449,7 @@ describe('a pair that is not in hand', () => {
     await move(placed.id, { event: 'place' });
     await move(placed.id, { event: 'arrive' });
     await move(placed.id, { event: 'check', arrival: { ...box, version: '77' } });
-    await move(placed.id, { event: 'collect', tryAgain: { comfort: 70 } });
+    await move(placed.id, { event: 'collect', checks: LOOKED, tryAgain: { comfort: 70 } });
     const [pair] = (await asTenant(me, (tenant) => readPatient(tenant, patientId))).pairs;
     expect(pair!.model).toMatchObject({ version: '77', features: {}, replaces: placed.model.id });
   });
@@ -443,7 +459,9 @@ describe('a pair that is not in hand', () => {
     await move(placed.id, { event: 'place' });
     await move(placed.id, { event: 'arrive' });
     await move(placed.id, { event: 'check', arrival: box });
-    const tries = await Promise.allSettled([1, 2].map(() => move(placed.id, { event: 'collect' })));
+    const tries = await Promise.allSettled(
+      [1, 2].map(() => move(placed.id, { event: 'collect', checks: LOOKED })),
+    );
     expect(tries.filter(({ status }) => status === 'fulfilled')).toHaveLength(1);
     const refused = tries.find(({ status }) => status === 'rejected') as PromiseRejectedResult;
     expect(refused.reason.status).toBe(422);
@@ -492,7 +510,12 @@ describe('a pair that is not in hand', () => {
     const { id } = await modelNamed('One');
     await asTenant(me, (tenant) => changeModel(tenant, id, { stock: { '42 D': 2 } }));
     const { visitId } = await fitted(id);
-    await asTenant(me, (tenant) => handOver(tenant, visitId, { modifications: lift }));
+    const unseen = asTenant(me, (tenant) => handOver(tenant, visitId, { modifications: lift }));
+    expect((await refusal(unseen)).extra.errors).toEqual([
+      { path: ['modifications', '0'], message: 'Not checked yet: left: lift inside 6 mm.' },
+    ]);
+    const seen = [{ ...lift[0]!, check: { isMade: true, measured: 6 } }];
+    await asTenant(me, (tenant) => handOver(tenant, visitId, { modifications: seen }));
     expect((await modelNamed('One')).stock['42 D']).toBe(1);
   });
 });

@@ -4,6 +4,7 @@ import { breakInInputSchema, breakInSchoolSchema } from '@/core/break-in/schema'
 import { CONTACT_WAYS, type ContactWay } from '@/core/contact/reach';
 import { findingsSchema } from '@/core/findings/schema';
 import { formatsSchema } from '@/core/formats/formats-schema';
+import { modificationSchema } from '@/core/modification/schema';
 import {
   PHOTOGRAPH_KINDS,
   type PhotographKind,
@@ -15,7 +16,6 @@ import { retentionSchema } from '@/core/retention/keep-until';
 import { SIGNS, type SignId } from '@/core/signs/signs';
 import { keySchema } from '@/core/tables/key-schema';
 import { injuryMarkSchema, savedStepSchema, swellingReadingSchema } from '@/core/visit/contents';
-import { modificationSchema } from '@/core/visit/try-on-schema';
 import { CLOCKS, type Clock } from '@/core/wear/clocks';
 import type { WearForecast } from '@/core/wear/forecast';
 import { RETIRED_BECAUSE, type RetiredBecause } from '@/core/wear/retired';

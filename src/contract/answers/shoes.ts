@@ -6,12 +6,13 @@ import type { NextGuess } from '@/core/fitting/next-guess';
 import type { FittingOutcome } from '@/core/fitting/outcome';
 import type { Proposal, TrialRole } from '@/core/match/propose';
 import type { Excluded, FeatureReason, Ranked } from '@/core/match/rank';
+import { modificationSchema } from '@/core/modification/schema';
 import { benchAnswersSchema } from '@/core/shoe/bench/bench-schema';
 import type { LearnedFit, LearnedOffset } from '@/core/sizing/learned/learn-offsets';
 import type { PairKind, SizedPair } from '@/core/sizing/size-pair';
 import type { SizeRow } from '@/core/sizing/size-table';
 import type { ModelSizing, StartSize } from '@/core/sizing/start-size';
-import { modificationSchema, tryOnSchema } from '@/core/visit/try-on-schema';
+import { tryOnSchema } from '@/core/visit/try-on-schema';
 import type { ModelRecord, OrderRecord, SupplierAnnouncement } from '../records';
 import {
   daySchema,

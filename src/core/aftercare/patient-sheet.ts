@@ -130,6 +130,9 @@ function dateLines(
   ];
 }
 
+/** A growing foot with less room than this in front is due for the next size (handbook, reference of the examination: about 10 mm). */
+const LEAST_ROOM_MM = 10;
+
 /** How to tell that it fits, and what to feel for each time. */
 function fitLines(roomMm: PatientSheet['roomMm'], wearer: Wearer, { say }: Speech): string[] {
   return [
@@ -138,7 +141,7 @@ function fitLines(roomMm: PatientSheet['roomMm'], wearer: Wearer, { say }: Speec
     say('fit.heel'),
     ...(wearer.measuredMonths === null
       ? []
-      : [say('fit.grows', { months: wearer.measuredMonths, least: roomMm.least })]),
+      : [say('fit.grows', { months: wearer.measuredMonths, least: LEAST_ROOM_MM })]),
     ...(wearer.isAtRisk ? [say('fit.feel-inside')] : []),
     ...(wearer.hasProsthesis ? [say('fit.heel-height')] : []),
   ];

@@ -1,5 +1,4 @@
 import { describe, expect, it } from 'vitest';
-import { modificationInWords } from '../modification/modification';
 import {
   checkArrival,
   daysToReturn,
@@ -48,7 +47,7 @@ describe('an order', () => {
 
 describe('an arrival', () => {
   const ordered = { version: '4', sizeLeft: 'EU 42 D', sizeRight: 'EU 42 D' };
-  const box = { ...ordered, sound: true, modified: true };
+  const box = { ...ordered, sound: true };
 
   it('that is what was ordered is right', () => {
     expect(checkArrival(ordered, box)).toEqual({ right: true, tryAgain: false, problems: [] });
@@ -60,11 +59,9 @@ describe('an arrival', () => {
     expect(check.problems[0]).toContain('Version 5 came, 4 was tried');
   });
 
-  it('of a wrong size, with a fault or without its lift says so, each in a line', () => {
-    const check = checkArrival(ordered, { ...box, sizeRight: 'EU 43 D', sound: false, modified: false }, [
-      'left: lift inside 6 mm',
-    ]);
-    expect(check.problems).toHaveLength(3);
+  it('of a wrong size and with a fault says so, each in a line', () => {
+    const check = checkArrival(ordered, { ...box, sizeRight: 'EU 43 D', sound: false });
+    expect(check.problems).toHaveLength(2);
     expect(check.tryAgain).toBe(false);
   });
 
@@ -72,13 +69,4 @@ describe('an arrival', () => {
     expect(daysToReturn(10)).toBe(20);
     expect(daysToReturn(31)).toBeLessThan(0);
   });
-});
-
-describe('modifications in words', () => {
-  it.each([
-    [{ kind: 'heel-lift', side: 'left', amount: 6 }, 'left: lift inside 6 mm'],
-    [{ kind: 'medial-wedge', side: 'right', amount: 3 }, 'right: wedge, inner side 3°'],
-    [{ kind: 'rocker', side: 'both', amount: 60 }, 'both: rocker added, apex 60 %'],
-    [{ kind: 'lacing', side: 'both', note: 'heel lock' }, 'both: relaced (heel lock)'],
-  ] as const)('%j', (modification, words) => expect(modificationInWords(modification)).toBe(words));
 });

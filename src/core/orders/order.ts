@@ -55,8 +55,6 @@ export interface OrderedPair {
 export interface Arrival extends OrderedPair {
   /** Both shoes alike, no fault of making. */
   sound: boolean;
-  /** The modifications ordered with it were made. */
-  modified: boolean;
 }
 
 export interface ArrivalCheck {
@@ -73,11 +71,7 @@ const same = (a: string, b: string): boolean => a.trim().toLowerCase() === b.tri
  * An arrival against its order. Another version is another shoe: the fit that was found does not hold for it. Batches of
  * the same version differ too, so every pair is felt on the foot once more at collection.
  */
-export function checkArrival(
-  ordered: OrderedPair,
-  arrival: Arrival,
-  modifications: readonly string[] = [],
-): ArrivalCheck {
+export function checkArrival(ordered: OrderedPair, arrival: Arrival): ArrivalCheck {
   const problems: string[] = [];
   const version = same(ordered.version, arrival.version);
   if (!version) problems.push(`Version ${arrival.version} came, ${ordered.version} was tried: try on again.`);
@@ -87,8 +81,6 @@ export function checkArrival(
     if (!same(wanted, came)) problems.push(`${side}: ${came} came, ${wanted} was ordered.`);
   }
   if (!arrival.sound) problems.push('The shoes differ from each other or have a fault.');
-  if (modifications.length > 0 && !arrival.modified)
-    problems.push(`Not made yet: ${modifications.join(', ')}.`);
   return { right: problems.length === 0, tryAgain: !version, problems };
 }
 

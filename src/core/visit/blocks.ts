@@ -1,6 +1,7 @@
 import { dayOf } from '../calendar/days';
 import { handOverBlocks } from '../fitting/hand-over-blocks';
 import type { TryOn } from '../fitting/try-on';
+import { modificationProblem } from '../modification/modification';
 import type { Specification } from '../prescribe/engine/specification';
 import type { OpenWarning } from '../safety/warning-signs';
 import { featureOf } from '../shoe/features';
@@ -17,7 +18,8 @@ export type BlockCode =
   | 'model-gone'
   | 'model-unread'
   | 'pair'
-  | 'starts-too-early';
+  | 'starts-too-early'
+  | 'not-as-ordered';
 
 /** One thing that stands between a visit and a hand-over. */
 export interface VisitBlock {
@@ -65,6 +67,7 @@ export function visitBlocks(input: BlockInput): VisitBlock[] {
     ),
     ...pairBlocks(input),
     ...startBlocks(input),
+    ...changeBlocks(input),
   ];
 }
 
@@ -95,6 +98,15 @@ function pairBlocks({ chosen, model, specification }: BlockInput): VisitBlock[] 
   if (model === null) return [onPair('model-gone', 'The chosen model is no longer in the catalogue.')];
   return handOverBlocks(chosen, model, specification).map((message) => onPair('pair', message));
 }
+
+/** A pair that was changed goes out once each change was looked at and measured. */
+const changeBlocks = ({ contents }: BlockInput): VisitBlock[] =>
+  (contents['hand-over']?.modifications ?? []).flatMap((modification, at) => {
+    const message = modificationProblem(modification);
+    return message
+      ? [{ code: 'not-as-ordered', step: 'hand-over', path: ['modifications', String(at)], message } as const]
+      : [];
+  });
 
 function startBlocks({ facts, contents }: BlockInput): VisitBlock[] {
   const startedOn = contents['hand-over']?.startedOn;

@@ -18,6 +18,7 @@ import { FINDINGS } from '../findings/findings';
 import { findingsSchema } from '../findings/schema';
 import { hotSpotSchema } from '../hot-spot/schema';
 import { LACE_KINDS, type LaceKind } from '../lacing/laces';
+import { modificationSchema } from '../modification/schema';
 import { decisionSchema, scenarioSchema, schoolSchema, setAsideSchema } from '../prescribe/engine/schema';
 import { ANKLE_QUESTIONS, type AnkleQuestion } from '../safety/ankle-injury-rules';
 import { WARNING_ACTIONS, WARNING_SIGNS } from '../safety/warning-signs';
@@ -25,7 +26,7 @@ import { benchAnswersSchema } from '../shoe/bench/bench-schema';
 import { keySchema } from '../tables/key-schema';
 import { keysOf } from '../tables/keys-of';
 import { SAVED_STEPS, type SavedStep, type StepState } from './steps';
-import { candidatesSchema, modificationSchema, tryOnsSchema } from './try-on-schema';
+import { candidatesSchema, tryOnsSchema } from './try-on-schema';
 import { oldPairSchema, pairsBeforeSchema } from './worn-pairs-schema';
 
 export const stepStateSchema = z.enum(['untouched', 'in-progress', 'done', 'skipped'] satisfies StepState[]);

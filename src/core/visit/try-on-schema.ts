@@ -15,12 +15,6 @@ import {
   TASKS,
   type Task,
 } from '../fitting/try-on';
-import {
-  MODIFICATIONS,
-  MODIFIED_PLACES,
-  type ModificationKind,
-  type ModifiedPlace,
-} from '../modification/modification';
 import { INSERTS, MEASURED, SOCKS } from '../sizing/size-wish';
 import { keySchema } from '../tables/key-schema';
 
@@ -102,20 +96,6 @@ export const fittingConditionsSchema = z.strictObject({
   sock: keySchema<keyof typeof SOCKS>(SOCKS).optional(),
   insert: keySchema<keyof typeof INSERTS>(INSERTS).optional(),
   measured: keySchema<keyof typeof MEASURED>(MEASURED).optional(),
-});
-
-export const modificationCheckSchema = z.strictObject({
-  measured: z.number().min(0).max(120).optional(),
-  isMade: z.boolean(),
-});
-
-export const modificationSchema = z.strictObject({
-  kind: keySchema<ModificationKind>(MODIFICATIONS),
-  side: z.enum(['left', 'right', 'both']),
-  amount: z.number().min(0).max(120).optional(),
-  place: keySchema<ModifiedPlace>(MODIFIED_PLACES).optional(),
-  note: z.string().max(120).optional(),
-  check: modificationCheckSchema.optional(),
 });
 
 /** Features that the patient's wishes limit beside the specification. */

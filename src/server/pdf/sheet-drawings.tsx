@@ -5,7 +5,7 @@ import type { SheetWords } from '@/core/aftercare/headings';
 import type { LacedShoe } from '@/core/aftercare/lacing-words';
 import { LACE_WIDTH, lacingDrawing } from '@/core/lacing/drawing';
 import type { ShoeEyelets } from '@/core/lacing/eyelets';
-import type { Drawing, DrawnPart, Point } from '@/core/shoe/drawing/part';
+import type { Drawing, DrawnPart, NumberedPlace } from '@/core/shoe/drawing/part';
 import { TEXT_FAMILY } from './fonts';
 
 export const INK = '#231d15';
@@ -25,7 +25,7 @@ const FILL: Record<DrawnPart['kind'], string | null> = {
   band: null,
 };
 
-export function Shoe({ drawing, numbers }: { drawing: Drawing; numbers: readonly Point[] }) {
+export function Shoe({ drawing, numbers }: { drawing: Drawing; numbers: readonly NumberedPlace[] }) {
   return (
     <Svg viewBox={drawing.viewBox.join(' ')} style={{ height: 104 }}>
       {drawing.parts.map((part) => (
@@ -38,16 +38,16 @@ export function Shoe({ drawing, numbers }: { drawing: Drawing; numbers: readonly
         />
       ))}
       <Line x1={0} y1={14} x2={drawing.viewBox[2] - 66} y2={14} stroke="#4b4132" strokeWidth={0.8} />
-      {numbers.map(([x, y], at) => (
-        <G key={`${x} ${y}`}>
+      {numbers.map(({ number, at: [x, y] }) => (
+        <G key={number}>
           <Circle cx={x} cy={y} r={8} fill="#ffffff" stroke={INK} strokeWidth={1} />
           <Text
-            x={x - (at > 8 ? 6 : 3)}
+            x={x - (number > 9 ? 6 : 3)}
             y={y + 3.8}
             style={{ fontFamily: TEXT_FAMILY, fontWeight: 600, fontSize: 11 }}
             fill={INK}
           >
-            {at + 1}
+            {number}
           </Text>
         </G>
       ))}

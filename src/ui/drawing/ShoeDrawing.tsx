@@ -1,4 +1,4 @@
-import type { Drawing, Point } from '@/core/shoe/drawing/part';
+import type { Drawing, NumberedPlace } from '@/core/shoe/drawing/part';
 import type { FeatureId } from '@/core/shoe/features';
 
 interface Props {
@@ -7,36 +7,47 @@ interface Props {
   lit?: ReadonlySet<FeatureId>;
   /** Millimetre ruler along the ground. */
   ruler?: boolean;
-  /** Places that are numbered from 1, in millimetres of the drawing. */
-  numbers?: readonly Point[];
+  /** Places with their numbers, in millimetres of the drawing as it is seen. */
+  numbers?: readonly NumberedPlace[];
+  /** A right shoe from above, seen as a left one. */
+  mirrored?: boolean;
   className?: string;
 }
 
 /** A computed drawing on the page: parts, measures and, for the profile, a ruler. */
-export function ShoeDrawing({ drawing, lit, ruler = false, numbers = [], className = '' }: Props) {
+export function ShoeDrawing({
+  drawing,
+  lit,
+  ruler = false,
+  numbers = [],
+  mirrored = false,
+  className = '',
+}: Props) {
   const [x, y, width, height] = drawing.viewBox;
   return (
     <svg
       className={`shoe ${className}`}
-      viewBox={`${x} ${y} ${width} ${height}`}
+      viewBox={`${x} ${mirrored ? -(y + height) : y} ${width} ${height}`}
       role="img"
       aria-label={drawing.summary}
     >
-      {drawing.parts.map((part) => (
-        <path
-          key={part.id}
-          d={part.d}
-          data-kind={part.kind}
-          data-part={part.id}
-          data-lit={part.features.some((feature) => lit?.has(feature)) ? '' : undefined}
-        />
-      ))}
+      <g transform={mirrored ? 'scale(1 -1)' : undefined}>
+        {drawing.parts.map((part) => (
+          <path
+            key={part.id}
+            d={part.d}
+            data-kind={part.kind}
+            data-part={part.id}
+            data-lit={part.features.some((feature) => lit?.has(feature)) ? '' : undefined}
+          />
+        ))}
+      </g>
       {ruler && <Ruler length={width - 66} />}
-      {numbers.map(([cx, cy], at) => (
-        <g key={`${cx} ${cy}`}>
+      {numbers.map(({ number, at: [cx, cy] }) => (
+        <g key={number}>
           <circle cx={cx} cy={cy} r={7.5} fill="var(--paper)" stroke="var(--ink)" strokeWidth={1} />
           <text x={cx} y={cy + 3.6} textAnchor="middle" fontSize={10} fontWeight={600}>
-            {at + 1}
+            {number}
           </text>
         </g>
       ))}

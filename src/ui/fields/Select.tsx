@@ -4,6 +4,8 @@ import { Field } from './Field';
 interface Props<O extends string> {
   label: string;
   options: Readonly<Record<O, string>>;
+  /** Options that can be chosen here; else all of them. */
+  only?: readonly O[];
   value: O | undefined;
   onChange: (value: O | undefined) => void;
   /** What stands for no choice; without it one option is always chosen. */
@@ -19,6 +21,7 @@ interface Props<O extends string> {
 export function Select<O extends string>({
   label,
   options,
+  only,
   value,
   onChange,
   none,
@@ -38,7 +41,7 @@ export function Select<O extends string>({
           {...control}
         >
           {none !== undefined && <option value="">{none}</option>}
-          {keysOf(options).map((key) => (
+          {(only ?? keysOf(options)).map((key) => (
             <option key={key} value={key}>
               {options[key]}
             </option>

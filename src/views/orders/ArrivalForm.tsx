@@ -1,7 +1,6 @@
 import { Controller } from 'react-hook-form';
 import { z } from 'zod';
 import type { OrderRecord } from '@/contract/records';
-import { modificationInWords } from '@/core/modification/modification';
 import { checkArrival } from '@/core/orders/order';
 import { Choice } from '@/ui/fields/Choice';
 import { Field } from '@/ui/fields/Field';
@@ -14,7 +13,6 @@ const formSchema = z.object({
   sizeLeft: z.string().trim().min(1, 'The size in the left shoe.'),
   sizeRight: z.string().trim().min(1, 'The size in the right shoe.'),
   sound: answered,
-  modified: answered,
   batch: z.string().trim().max(60),
   madeOn: z.string(),
 });
@@ -26,36 +24,30 @@ interface Props {
 
 /** The pair that came, held against what was ordered before anyone signs for it. */
 export function ArrivalForm({ order, onCheck }: Props) {
-  const { model, sizeLeft, sizeRight, modifications } = order;
+  const { model, sizeLeft, sizeRight } = order;
   const { register, control, handleSubmit, watch, formState } = useApiForm(formSchema, {
     version: model.version,
     sizeLeft,
     sizeRight,
     batch: '',
     madeOn: '',
-    ...(modifications.length === 0 ? { modified: 'yes' } : {}),
   });
   const seen = watch();
-  const looked = seen.sound !== undefined && seen.modified !== undefined;
+  const looked = seen.sound !== undefined;
   const { batch, madeOn, ...box } = seen;
   const arrival = {
     ...box,
     sound: seen.sound !== 'no',
-    modified: seen.modified !== 'no',
     ...(batch ? { batch } : {}),
     ...(madeOn ? { madeOn } : {}),
   };
-  const check = checkArrival(
-    { version: model.version, sizeLeft, sizeRight },
-    arrival,
-    modifications.map(modificationInWords),
-  );
+  const check = checkArrival({ version: model.version, sizeLeft, sizeRight }, arrival);
   const text = (name: 'version' | 'sizeLeft' | 'sizeRight' | 'batch', label: string) => (
     <Field label={label} error={formState.errors[name]?.message}>
       {(attributes) => <input className="w-28" maxLength={40} {...register(name)} {...attributes} />}
     </Field>
   );
-  const choice = (name: 'sound' | 'modified', label: string) => (
+  const choice = (name: 'sound', label: string) => (
     <Controller
       control={control}
       name={name}
@@ -76,7 +68,6 @@ export function ArrivalForm({ order, onCheck }: Props) {
           {(attributes) => <input type="date" {...register('madeOn')} {...attributes} />}
         </Field>
         {choice('sound', 'Alike, without fault')}
-        {modifications.length > 0 && choice('modified', 'Changes made')}
         <button type="submit" className="press press-main" disabled={!looked}>
           {!looked
             ? 'Look at both shoes first'

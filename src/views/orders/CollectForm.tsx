@@ -1,8 +1,15 @@
+import { useState } from 'react';
 import { z } from 'zod';
 import type { OrderRecord } from '@/contract/records';
+import {
+  type Modification,
+  type ModificationCheck,
+  modificationProblem,
+} from '@/core/modification/modification';
 import { parseLength } from '@/core/units/length';
 import { parseNumber } from '@/core/units/quantity';
 import { Field } from '@/ui/fields/Field';
+import { ModificationChecks } from '@/ui/fields/ModificationChecks';
 import { typedNumber } from '../typed-number';
 import { useApiForm } from '../use-api-form';
 
@@ -27,12 +34,20 @@ const formSchema = z
 interface Props {
   order: OrderRecord;
   error: string | undefined;
-  onCollect: (tryAgain: object | null) => void;
+  onCollect: (checks: readonly ModificationCheck[], tryAgain: object | null) => void;
 }
 
 /** At collection every pair is felt once more; after another version it must be. */
 export function CollectForm({ order, error, onCollect }: Props) {
   const { register, handleSubmit, formState } = useApiForm(formSchema, { left: '', right: '', comfort: '' });
+  const [changes, setChanges] = useState<readonly Modification[]>(order.modifications);
+  const isOpen = changes.some((change) => modificationProblem(change) !== null);
+  const collect = handleSubmit((tryAgain) =>
+    onCollect(
+      changes.map(({ check }) => check ?? { isMade: false }),
+      tryAgain,
+    ),
+  );
   const figure = (name: 'left' | 'right' | 'comfort', label: string) => (
     <Field label={label} error={formState.errors[name]?.message}>
       {(control) => (
@@ -41,7 +56,18 @@ export function CollectForm({ order, error, onCollect }: Props) {
     </Field>
   );
   return (
-    <form onSubmit={handleSubmit(onCollect)} noValidate className="bg-desk px-3 py-2 grid gap-1">
+    <form onSubmit={collect} noValidate className="bg-desk px-3 py-2 grid gap-1">
+      {changes.length > 0 && (
+        <>
+          <h4 className="font-medium">Changes, held against their order</h4>
+          <ModificationChecks
+            modifications={changes}
+            onCheck={(at, check) =>
+              setChanges(changes.map((change, place) => (place === at ? { ...change, check } : change)))
+            }
+          />
+        </>
+      )}
       <h4 className="font-medium">
         {order.cameVersion ? 'Another version: tried on again' : 'Felt on the feet once more'}
       </h4>
@@ -49,8 +75,8 @@ export function CollectForm({ order, error, onCollect }: Props) {
         {figure('left', 'Room left, mm')}
         {figure('right', 'Room right, mm')}
         {figure('comfort', 'Comfort, 0–100')}
-        <button type="submit" className="press press-main">
-          Collected
+        <button type="submit" className="press press-main" disabled={isOpen}>
+          {isOpen ? 'Check the changes first' : 'Collected'}
         </button>
       </div>
       {error && <p className="problem">{error}</p>}

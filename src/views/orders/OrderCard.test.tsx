@@ -46,7 +46,7 @@ describe('what came, held against what was ordered', () => {
     await press('Right: put by');
     expect(calls[0]!.body).toEqual({
       event: 'check',
-      arrival: { version: '5', sizeLeft: 'UK 8 D', sizeRight: 'UK 8 D', sound: true, modified: true },
+      arrival: { version: '5', sizeLeft: 'UK 8 D', sizeRight: 'UK 8 D', sound: true },
     });
     expect(screen.getByRole('button', { name: 'Collected' })).toBeTruthy();
   });
@@ -71,13 +71,11 @@ describe('what came, held against what was ordered', () => {
     expect(screen.getByRole('button', { name: 'Wrong: to be returned' })).toBeTruthy();
   });
 
-  it('ordered changes must have been made, and an emptied size is asked for at its field', async () => {
+  it('an emptied size is asked for at its field', async () => {
     const calls = serve({});
-    render(<OrderCard order={order({ modifications: [{ kind: 'heel-lift', side: 'left', amount: 4 }] })} />);
-    answer('Alike, without fault', 'yes');
+    render(<OrderCard order={order()} />);
     expect(screen.getByRole('button', { name: 'Look at both shoes first' })).toBeTruthy();
-    answer('Changes made', 'no');
-    expect(screen.getByText(/Not made yet: .*lift inside/)).toBeTruthy();
+    answer('Alike, without fault', 'no');
     write('Left', ' ');
     await press('Wrong: to be returned');
     expect(screen.getByText('The size in the left shoe.')).toBeTruthy();
@@ -94,6 +92,35 @@ describe('collection', () => {
     await press('Collected');
     expect(calls[0]!.body).toEqual({ event: 'collect' });
     expect(screen.getByText(/Collected and in use/)).toBeTruthy();
+  });
+
+  it('a changed pair goes out once each change is made and measures what was ordered', async () => {
+    const calls = serve({ [path]: () => ({ body: order({ state: 'collected' }) }) });
+    render(
+      <OrderCard
+        order={checked({
+          modifications: [
+            { kind: 'heel-lift', side: 'left', amount: 4 },
+            { kind: 'insert', side: 'both' },
+          ],
+        })}
+      />,
+    );
+    const wait = () => screen.getByRole('button', { name: /Check the changes first|Collected/ });
+    expect(wait()).toHaveProperty('disabled', true);
+    expect(screen.getByRole('link', { name: 'Order for the technician' })).toBeTruthy();
+    fireEvent.click(screen.getByLabelText('Made: left: lift inside 4 mm'));
+    fireEvent.click(screen.getByLabelText('Made: both: insert put in'));
+    expect(screen.getByText('Not measured yet: left: lift inside 4 mm.')).toBeTruthy();
+    write('Measured: left: lift inside 4 mm', '6');
+    expect(screen.getByText('left: lift inside 4 mm: measured 6 mm, ordered 4 mm.')).toBeTruthy();
+    expect(wait()).toHaveProperty('disabled', true);
+    write('Measured: left: lift inside 4 mm', '4.5');
+    await press('Collected');
+    expect(calls[0]!.body).toEqual({
+      event: 'collect',
+      checks: [{ isMade: true, measured: 4.5 }, { isMade: true }],
+    });
   });
 
   it('room is read in any unit, and what is no number stays at its field', async () => {

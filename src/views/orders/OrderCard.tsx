@@ -51,7 +51,12 @@ export function OrderCard({ order: given, patient = false }: { order: OrderRecor
         </p>
       )}
       <Course order={order} />
-      {order.modifications.length > 0 && <p>{order.modifications.map(modificationInWords).join('; ')}</p>}
+      {order.modifications.length > 0 && (
+        <p>
+          {order.modifications.map(modificationInWords).join('; ')}.{' '}
+          <a href={`/orders/${order.id}/job`}>Order for the technician</a>
+        </p>
+      )}
       {order.daysToReturn !== null && !['collected', 'returned'].includes(order.state) && (
         <p className={order.daysToReturn < 7 ? 'text-hold' : 'text-faint'}>
           {order.daysToReturn >= 0
@@ -78,7 +83,12 @@ export function OrderCard({ order: given, patient = false }: { order: OrderRecor
         <CollectForm
           order={order}
           error={errorAt(answer, 'tryAgain')}
-          onCollect={(tryAgain) => move('collect', tryAgain ? { tryAgain } : {})}
+          onCollect={(checks, tryAgain) =>
+            move('collect', {
+              ...(checks.length > 0 ? { checks } : {}),
+              ...(tryAgain ? { tryAgain } : {}),
+            })
+          }
         />
       )}
       <div className="flex flex-wrap gap-3 items-end">

@@ -7,6 +7,7 @@ export function Among({ among, words }: { among: AmongKinds; words: SheetWords }
   const { others, pair } = amongDrawing(among);
   const { left, right, top, bottom } = AMONG;
   const text = { fontSize: 9, fill: 'var(--ink)' } as const;
+  const isFar = pair[0] > 110;
   return (
     <figure className="break-inside-avoid">
       <svg viewBox={AMONG.viewBox} className="w-56 max-w-full" role="img" aria-label={words.among}>
@@ -16,9 +17,12 @@ export function Among({ among, words }: { among: AmongKinds; words: SheetWords }
         ))}
         <circle cx={pair[0]} cy={pair[1]} r={5} fill="var(--accent)" />
         <text
-          x={pair[0] + (pair[0] > 110 ? -8 : 8)}
+          x={pair[0] + (isFar ? -8 : 8)}
           y={pair[1] + 3}
-          textAnchor={pair[0] > 110 ? 'end' : 'start'}
+          textAnchor={isFar ? 'end' : 'start'}
+          stroke="var(--paper)"
+          strokeWidth={3}
+          paintOrder="stroke"
           {...text}
         >
           {words.thisPair}

@@ -1,6 +1,9 @@
 import { initialsOf } from '@/core/aftercare/initials';
 import type { PatientSheet } from '@/core/aftercare/patient-sheet';
 
+/** The card begins with what is felt with the hands; what follows is not counted. */
+const HAND_CHECKS = 4;
+
 /**
  * Labels for both insoles: first use, size, initials, and room for a code; nothing on them says more of a person. Beside them a card
  * with what to feel for in a shop, for whoever may choose alone.
@@ -27,14 +30,19 @@ export function Label({ sheet }: { sheet: PatientSheet }) {
       {shop.length > 0 && (
         <section
           aria-label={words.card}
-          className="border border-dashed border-rule p-[3mm] w-[85mm] min-h-[54mm] text-xs leading-snug"
+          className="border border-dashed border-rule p-[3mm] w-[85mm] min-h-[54mm] text-sm leading-snug"
         >
-          <strong className="text-sm">{words.shop}</strong>
+          <strong>{words.shop}</strong>
           <ol className="list-decimal ps-5">
-            {shop.map((line) => (
+            {shop.slice(0, HAND_CHECKS).map((line) => (
               <li key={line}>{line}</li>
             ))}
           </ol>
+          {shop.slice(HAND_CHECKS).map((line) => (
+            <p key={line} className="mt-[1mm]">
+              {line}
+            </p>
+          ))}
           {words.call !== '' && <p className="mt-[1mm]">{words.call}</p>}
         </section>
       )}

@@ -32,7 +32,7 @@ export function TextRow({ id, language, direction, standard, value, problem, onC
           className="w-full"
           dir={direction}
           lang={language}
-          placeholder={standard}
+          placeholder="as it stands"
           value={value}
           aria-invalid={problem ? true : undefined}
           onChange={({ target }) => onChange(target.value)}

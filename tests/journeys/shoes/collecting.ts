@@ -34,7 +34,7 @@ export async function examined(
 
 /** What a pair of hands does: by keyboard alone, or by finger alone. */
 export interface Hands {
-  press: (page: Page, name: string | RegExp, role?: 'button' | 'link' | 'tab') => Promise<void>;
+  press: (page: Page, name: string | RegExp, role?: 'button' | 'link' | 'tab' | 'checkbox') => Promise<void>;
   type: (page: Page, label: string | RegExp, text: string) => Promise<void>;
   choose: (page: Page, group: string, option: string, digit: number) => Promise<void>;
 }
@@ -52,7 +52,11 @@ export const back = async (page: Page) => {
 export const keyboard: Hands = {
   press: async (page, name, role = 'button') => {
     await back(page);
-    await press(page, page.getByRole(role, { name }).first(), role === 'tab' ? 'Space' : 'Enter');
+    await press(
+      page,
+      page.getByRole(role, { name }).first(),
+      role === 'tab' || role === 'checkbox' ? 'Space' : 'Enter',
+    );
   },
   type: async (page, label, text) => {
     await back(page);
@@ -122,13 +126,14 @@ export async function fromSpecificationToCollected(
   await hands.press(page, 'Arrived');
   await expect(order.getByRole('button', { name: 'Look at both shoes first' })).toBeDisabled();
   await hands.choose(page, 'Alike, without fault', 'yes', 1);
-  await hands.choose(page, 'Changes made', 'yes', 1);
   await hands.press(page, 'Right: put by');
+  await hands.press(page, 'Made: left: lift inside 5 mm', 'checkbox');
+  await hands.type(page, 'Measured: left: lift inside 5 mm', '5');
   await hands.type(page, 'Room left, mm', '12');
   await hands.type(page, 'Comfort, 0–100', '84');
   await hands.press(page, 'Collected');
   await expect(order.getByText('Collected and in use.')).toBeVisible();
   await hands.press(page, 'Patient’s sheet', 'link');
-  await expect(page.getByRole('article')).toContainText('left: lift inside 5 mm');
-  await expect(page.getByRole('article')).toContainText('Your heel slips');
+  await expect(page.getByRole('article')).toContainText('Left shoe: a lift inside, under the heel, 5 mm.');
+  await expect(page.getByRole('article')).toContainText('The heel slips');
 }

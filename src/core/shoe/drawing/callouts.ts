@@ -1,6 +1,6 @@
 import type { FeatureId, FeatureValues } from '../features';
 import { BALL_SHARE } from './ball';
-import type { Point } from './part';
+import type { NumberedPlace, Point } from './part';
 import { numberOf } from './sole-measures';
 
 type Zone =
@@ -79,7 +79,11 @@ const TOWARD_THE_HEEL: ReadonlySet<Zone> = new Set(['toes', 'tip']);
  *
  * @param lengthMm as the side view was drawn
  */
-export function callouts(features: readonly FeatureId[], values: FeatureValues, lengthMm = 285): Point[] {
+export function callouts(
+  features: readonly FeatureId[],
+  values: FeatureValues,
+  lengthMm = 285,
+): NumberedPlace[] {
   const heel = numberOf(values, 'heelStack');
   const fore = Math.max(4, heel - numberOf(values, 'drop'));
   const places: Readonly<Record<Zone, Point>> = {
@@ -96,11 +100,11 @@ export function callouts(features: readonly FeatureId[], values: FeatureValues, 
     inside: [0.28 * lengthMm, -(heel + 4)],
   };
   const taken = new Map<Zone, number>();
-  return features.map((feature): Point => {
+  return features.map((feature, index) => {
     const zone = ZONE_OF[feature] ?? 'sides';
     const before = taken.get(zone) ?? 0;
     taken.set(zone, before + 1);
     const [x, y] = places[zone];
-    return [x + before * (TOWARD_THE_HEEL.has(zone) ? -APART : APART), y];
+    return { number: index + 1, at: [x + before * (TOWARD_THE_HEEL.has(zone) ? -APART : APART), y] };
   });
 }

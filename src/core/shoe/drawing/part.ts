@@ -34,6 +34,12 @@ export interface Dimension {
   feature: FeatureId;
 }
 
+/** A place on a drawing with the number that it has in a list beside it. */
+export interface NumberedPlace {
+  number: number;
+  at: Point;
+}
+
 export interface Drawing {
   /** min-x, min-y, width, height in millimetres. */
   viewBox: readonly [number, number, number, number];

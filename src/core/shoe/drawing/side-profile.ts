@@ -7,7 +7,8 @@ import { numberOf, type Sole } from './sole-measures';
 
 const INSOLE_MM = 4;
 
-function soleOf(values: FeatureValues, lengthMm: number): Sole {
+/** Height and bend of a sole in millimetres, as its features have them. */
+export function soleOf(values: FeatureValues, lengthMm: number): Sole {
   const drop = numberOf(values, 'drop');
   const heel = numberOf(values, 'heelStack');
   const rocker = numberOf(values, 'rocker');
@@ -22,8 +23,8 @@ function soleOf(values: FeatureValues, lengthMm: number): Sole {
   };
 }
 
-/** Ground line of the sole: bevel at the heel, flat to the apex, then up to the toe. */
-function underside({ length, spring, apex, bevel, heel }: Sole): Point[] {
+/** Ground line of the sole, heel to toe: bevel at the heel, flat to the apex, then up to the toe. */
+export function underside({ length, spring, apex, bevel, heel }: Sole): Point[] {
   const lift = 3 + bevel * 8;
   const at = (share: number): Point => {
     const past = Math.max(0, (share - apex) / (1 - apex));
@@ -43,7 +44,7 @@ function underside({ length, spring, apex, bevel, heel }: Sole): Point[] {
 }
 
 /** Where the foot stands: level under the heel, down to the ball, up to the toe. */
-function bed({ length, heel, fore, spring, apex }: Sole, lower: number): Point[] {
+export function bed({ length, heel, fore, spring, apex }: Sole, lower: number): Point[] {
   const toeLift = spring * 0.85;
   const past = Math.max(0, (BALL_SHARE - apex) / (1 - apex)) ** 1.8 * spring;
   return [

@@ -6,7 +6,7 @@ import { modelTitle, type ShoeModel } from '@/core/catalogue/model';
 import { clinicalPicture } from '@/core/examination/clinical-picture';
 import { SIDES } from '@/core/findings/finding-kinds';
 import type { TryOn } from '@/core/fitting/try-on';
-import { modificationInWords } from '@/core/modification/modification';
+import { modificationProblem } from '@/core/modification/modification';
 import { checkArrival, ORDER_EVENTS, type OrderEvent, orderAfter, RETURN_DAYS } from '@/core/orders/order';
 import { omitUndefined } from '@/core/tables/omit-undefined';
 import { requirePart } from '../../auth/require-part';
@@ -45,7 +45,8 @@ export async function orderPair(
       model_id: model.id,
       size_left: size.left,
       size_right: size.right,
-      modifications: JSON.stringify(modifications),
+      // What is only ordered nobody can have looked at yet.
+      modifications: JSON.stringify(modifications.map(({ check: _, ...ordered }) => ordered)),
       try_on: JSON.stringify(tryOn),
       start: JSON.stringify(start),
       return_days: returnDays ?? RETURN_DAYS,
@@ -118,7 +119,6 @@ async function checkOrder(tenant: Tenant, order: OrderRecord, move: Move): Promi
   const check = checkArrival(
     { version: order.model.version, sizeLeft: order.sizeLeft, sizeRight: order.sizeRight },
     move.arrival,
-    order.modifications.map(modificationInWords),
   );
   const row = await tenant.tx
     .selectFrom('shoe_order')
@@ -151,8 +151,20 @@ async function collect(tenant: Tenant, order: OrderRecord, move: Move): Promise<
     .select(['try_on', 'start', 'specification_id', 'picture', 'result'])
     .where('shoe_order.id', '=', order.id)
     .executeTakeFirstOrThrow();
+  // What the technician did is held against the order before the pair goes out.
+  const modifications = order.modifications.map((modification, at) =>
+    omitUndefined({ ...modification, check: move.checks?.[at] }),
+  );
+  const problems = modifications.flatMap((modification, at) => {
+    const message = modificationProblem(modification);
+    return message ? [{ path: ['checks', String(at)], message }] : [];
+  });
   if (order.cameVersion && move.tryAgain?.comfort === undefined)
-    throw refuse('tryAgain', 'Another version came: try it on again, and write the comfort and the room.');
+    problems.push({
+      path: ['tryAgain'],
+      message: 'Another version came: try it on again, and write the comfort and the room.',
+    });
+  if (problems.length > 0) throw new Refusal(422, 'This cannot be done yet.', { errors: problems });
   const model = order.cameVersion
     ? await versionThatCame(tenant, order)
     : await modelOrRefusal(tenant, row.try_on.model);
@@ -166,7 +178,7 @@ async function collect(tenant: Tenant, order: OrderRecord, move: Move): Promise<
     model,
     tryOn,
     startedOn: today(),
-    modifications: order.modifications,
+    modifications,
     input: row.start,
   });
 }

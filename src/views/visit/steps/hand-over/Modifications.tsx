@@ -1,13 +1,17 @@
 import { useState } from 'react';
 import {
   MODIFICATIONS,
+  MODIFIED_PLACES,
   type Modification,
   type ModificationKind,
+  type ModifiedPlace,
   modificationInWords,
+  PLACES_OF,
 } from '@/core/modification/modification';
 import { acceptsEverything, targetInWords } from '@/core/prescribe/explain/in-words';
 import { featureOf } from '@/core/shoe/features';
 import { mapTable } from '@/core/tables/keys-of';
+import { ModificationChecks } from '@/ui/fields/ModificationChecks';
 import { Select } from '@/ui/fields/Select';
 import { useVisit } from '../../visit-context';
 
@@ -21,12 +25,14 @@ interface Props {
 
 /** What is changed on the pair before it is worn; what the specification asks of one foot stands beside it. */
 export function Modifications({ value, onChange }: Props) {
-  const { specification } = useVisit();
+  const { specification, visit } = useVisit();
+  const [place, setPlace] = useState<ModifiedPlace | undefined>();
   const [kind, setKind] = useState<ModificationKind>('heel-lift');
   const [side, setSide] = useState<Modification['side']>('left');
   const [amount, setAmount] = useState('');
   const [note, setNote] = useState('');
   const { unit, most } = MODIFICATIONS[kind];
+  const places = PLACES_OF[kind] ?? [];
   const number = amount.trim() === '' ? undefined : Number(amount.replace(',', '.'));
   const wrong = unit !== null && number !== undefined && !(number > 0 && number <= most);
   const wanted = (['left', 'right'] as const).flatMap((foot) =>
@@ -42,31 +48,40 @@ export function Modifications({ value, onChange }: Props) {
         kind,
         side,
         ...(unit === null || number === undefined ? {} : { amount: number }),
+        ...(place && places.includes(place) ? { place } : {}),
         ...(note.trim() ? { note: note.trim() } : {}),
       },
     ]);
     setAmount('');
     setNote('');
+    setPlace(undefined);
   };
   return (
     <section aria-label="Changes to the pair" className="grid gap-1">
       <h2>Changes to the pair</h2>
       {wanted.length > 0 && <p className="text-faint">The specification asks {wanted.join('; ')}.</p>}
-      <ul>
-        {value.map((modification, at) => (
-          <li key={modificationInWords(modification)}>
-            {modificationInWords(modification)}{' '}
-            <button
-              type="button"
-              className="press press-quiet"
-              aria-label={`Remove ${modificationInWords(modification)}`}
-              onClick={() => onChange(value.filter((_, place) => place !== at))}
-            >
-              Remove
-            </button>
-          </li>
-        ))}
-      </ul>
+      <ModificationChecks
+        modifications={value}
+        onCheck={(at, check) =>
+          onChange(value.map((entry, place) => (place === at ? { ...entry, check } : entry)))
+        }
+        beside={(at) => (
+          <button
+            type="button"
+            className="press press-quiet"
+            aria-label={`Remove ${modificationInWords(value[at]!)}`}
+            onClick={() => onChange(value.filter((_, place) => place !== at))}
+          >
+            Remove
+          </button>
+        )}
+      />
+      {value.length > 0 && (
+        <p className="text-faint text-sm">
+          <a href={`/visits/${visit.id}/job`}>Order for the technician</a>, with a drawing. Each change is
+          measured before the pair goes out; a pair that is ordered is measured when it is collected.
+        </p>
+      )}
       <div className="flex flex-wrap gap-3 items-end">
         <Select label="What" options={KINDS} value={kind} onChange={(next) => next && setKind(next)} />
         <Select label="Side" options={SIDE_OPTIONS} value={side} onChange={(next) => next && setSide(next)} />
@@ -82,6 +97,16 @@ export function Modifications({ value, onChange }: Props) {
             />
             {wrong && <span className="problem block">At most {most}.</span>}
           </label>
+        )}
+        {places.length > 0 && (
+          <Select
+            label="Where"
+            none="not said"
+            options={MODIFIED_PLACES}
+            only={places}
+            value={place}
+            onChange={setPlace}
+          />
         )}
         <label>
           <span className="block text-faint">Note</span>
