@@ -4,6 +4,7 @@ import { idSchema, momentSchema, stepRecordSchema } from '@/contract/answers/sha
 import { patientSheetSchema } from '@/core/aftercare/sheet-schema';
 import { handOverSchema, savedStepSchema, stepStateSchema } from '@/core/visit/contents';
 import { access } from './access';
+import { breakInPreviewSchema } from './answers/break-in';
 import { calculations } from './calculations';
 import { addedSchema, byId, INT4_MAX } from './common';
 import { devices } from './devices';
@@ -31,6 +32,12 @@ export const api = {
     tag: 'records',
     summary: 'Who needs what, most urgent first; of one site where one is named',
     query: z.object({ site: z.uuid('This is not an identifier.').optional() }),
+  }),
+  contactsCalendar: operation(ROUTES.contactsCalendar, {
+    id: 'contactsCalendar',
+    tag: 'records',
+    summary: 'What is due in the next 120 days as a calendar file (RFC 5545), with initials and no name',
+    produces: 'text/calendar',
   }),
   startVisit: operation(ROUTES.startVisit, {
     id: 'startVisit',
@@ -67,6 +74,14 @@ export const api = {
     summary: 'Say which step one is on; who else is here',
     params: byId,
     body: z.strictObject({ step: savedStepSchema }),
+  }),
+  previewBreakIn: operation(ROUTES.previewBreakIn, {
+    id: 'previewBreakIn',
+    answer: breakInPreviewSchema,
+    tag: 'visits',
+    summary: 'How the chosen pair would be broken in, on the patient’s own week; nothing is kept',
+    params: byId,
+    body: handOverSchema,
   }),
   closeVisit: operation(ROUTES.closeVisit, {
     id: 'closeVisit',

@@ -314,6 +314,7 @@ export type TodayKind =
   | 'review-due'
   | 'stop-wearing'
   | 'refit-due'
+  | 'return-ends'
   | 'pair-in-window'
   | 'bring-in-next';
 

@@ -262,6 +262,7 @@ export const todayKindSchema: z.ZodType<TodayKind> = z.enum([
   'review-due',
   'stop-wearing',
   'refit-due',
+  'return-ends',
   'pair-in-window',
 ]);
 

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { hashPassword } from 'better-auth/crypto';
 import { type Kysely, sql, type Transaction } from 'kysely';
+import { addDays } from '@/core/calendar/days';
 import { knowledgeOf, NO_HOUSE_RULES } from '@/core/knowledge/house-rules';
 import { RETURN_DAYS } from '@/core/orders/order';
 import { stepsHeld } from '@/core/visit/held';
@@ -229,6 +230,7 @@ async function addPatient(
         racing: handOver.racing,
         break_in: handOver.endedOn === null ? JSON.stringify(handOver.breakIn) : null,
         break_in_state: handOver.endedOn === null ? 'going' : null,
+        return_by: handOver.breakIn.plan === 'home-trial' ? addDays(visit.day, RETURN_DAYS) : null,
       })
       .returning('id')
       .executeTakeFirstOrThrow();

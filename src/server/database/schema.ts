@@ -332,6 +332,7 @@ export interface Database {
     window_middle: string | null;
     window_to: string | null;
     break_in: JSONColumnType<BreakInInput> | null;
+    return_by: Generated<string | null>;
     break_in_state: BreakInState | null;
     modifications: JSONColumnType<readonly Modification[], string | undefined, string>;
   };

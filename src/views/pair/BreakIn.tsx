@@ -3,9 +3,9 @@ import { type Answer, call, errorAt, failureInWords } from '@/contract/client';
 import { breakInWords } from '@/core/aftercare/break-in-words';
 import { FELT, type Felt, type OutingAnswer } from '@/core/break-in/answers';
 import { type BreakInInput, planBreakIn } from '@/core/break-in/plan';
-import { BREAK_IN_SCHOOLS } from '@/core/break-in/schools';
+import { PLAN_NAMES } from '@/core/break-in/plan-names';
 import { ENGLISH } from '@/core/texts/english';
-import { ShareBar } from '@/ui/drawing/ShareBar';
+import { WeekStrip } from '@/ui/drawing/WeekStrip';
 import { Choice } from '@/ui/fields/Choice';
 import { FormProblem } from '@/ui/fields/Field';
 import { writtenDay } from '@/ui/formats';
@@ -15,14 +15,6 @@ const STATE = {
   refit: 'Three outings in a row were sore: refit it.',
   stop: 'Stop wearing it: have the foot and the pair seen.',
 } as const;
-
-const OWN = {
-  'at-risk': 'a foot at risk: its own plan',
-  prosthesis: 'a new prosthesis: its own plan',
-  orthosis: 'a brace: its own plan',
-} as const;
-
-const PLANS: Readonly<Record<BreakInInput['plan'], string>> = { ...BREAK_IN_SCHOOLS, ...OWN };
 
 /** The plan of a new pair as the patient has it, what was answered, and the answer of one more outing. */
 export function BreakIn({
@@ -45,29 +37,20 @@ export function BreakIn({
     <div className="grid grid-cols-[minmax(0,1fr)_20rem] gap-8">
       <div className="grid gap-3 content-start">
         <p>
-          {PLANS[input.plan]}
+          {PLAN_NAMES[input.plan]}
           {input.changeWeeks > 0 && `; far from the pair before: ${input.changeWeeks} weeks`}; done on{' '}
           <strong>{writtenDay(plan.doneOn)}</strong>.
         </p>
         <p role="status" className={plan.state === 'going' ? '' : 'text-warn font-semibold'}>
           {STATE[plan.state]}
         </p>
-        <ol className="grid gap-1">
-          {words.weeks.map((week) => (
-            <li key={week.from} className="grid grid-cols-[9rem_8rem_minmax(0,1fr)] gap-3 items-baseline">
-              <span>
-                {week.label} <span className="text-faint text-sm">{writtenDay(week.from)}</span>
-              </span>
-              <ShareBar share={week.share} />
-              <span>{week.text}</span>
-            </li>
-          ))}
-        </ol>
-        <ul className="list-disc pl-5">
-          {words.lines.map((line) => (
-            <li key={line}>{line}</li>
-          ))}
-        </ul>
+        {plan.state !== 'going' && !readOnly && (
+          <GoOn
+            pairId={pairId}
+            onSeen={() => setAnswers(answers.map((answer) => ({ ...answer, isSeen: true })))}
+          />
+        )}
+        <WeekStrip {...words} />
         <p className="text-faint text-xs">
           Weeks by the size of a change, first outings half as long, shares: ours. Three outings with mild
           discomfort, then a refit: common practice.
@@ -91,11 +74,12 @@ export function BreakIn({
           <section aria-label="Outings answered">
             <h3>Outings so far</h3>
             <ul>
-              {answers.map(({ on, felt, gaitChanged, marks }) => (
+              {answers.map(({ on, felt, gaitChanged, marks, isSeen }) => (
                 <li key={on}>
                   {writtenDay(on)}: {FELT[felt]}
                   {gaitChanged && ', changed the gait'}
                   {marks && ', left marks'}
+                  {isSeen && <span className="text-faint"> (looked at)</span>}
                 </li>
               ))}
             </ul>
@@ -103,6 +87,39 @@ export function BreakIn({
         )}
       </div>
     </div>
+  );
+}
+
+/** A clinician looked at the foot and the pair: what was found, and the plan goes on. */
+function GoOn({ pairId, onSeen }: { pairId: string; onSeen: () => void }) {
+  const [found, setFound] = useState('');
+  const [answer, setAnswer] = useState<Answer<unknown> | null>(null);
+  const goOn = async () => {
+    const result = await call('goOn', { params: { id: pairId }, body: { found } });
+    setAnswer(result);
+    if (result.ok) onSeen();
+  };
+  const problem = errorAt(answer, 'found') ?? (answer && !answer.ok ? failureInWords(answer) : undefined);
+  return (
+    <section aria-label="Looked at" className="bg-desk px-3 py-2 grid gap-2">
+      <label>
+        <span className="block">Foot and pair were looked at. What was found, and what was changed</span>
+        <textarea
+          className="w-full"
+          rows={2}
+          maxLength={600}
+          value={found}
+          aria-invalid={problem ? true : undefined}
+          onChange={({ target }) => setFound(target.value)}
+        />
+        {problem && <span className="problem block">{problem}</span>}
+      </label>
+      <p>
+        <button type="button" className="press" disabled={found.trim().length < 3} onClick={goOn}>
+          It may go on
+        </button>
+      </p>
+    </section>
   );
 }
 

@@ -28,6 +28,7 @@ const PARTS: Readonly<Record<string, string>> = {
   caution: 'The caution',
   shop: 'Buying elsewhere',
   label: 'Label',
+  date: 'Calendar of the patient',
   employer: 'Letter to the employer',
   closes: 'Closing, for the employer',
   has: 'What the pair has, for the employer',

@@ -9,8 +9,7 @@ import { notFound } from '../../http/problem';
 import { patientRow } from '../patients/patient-row';
 import { readClinic } from '../people/clinic';
 import { placeOfWork } from '../people/sites';
-import { listModels } from '../shoes/models';
-import { sizesTried } from '../visits/issue';
+import { modelInCatalogue, sizesTried } from '../visits/issue';
 import { stepsOf } from '../visits/visit-steps';
 import { listOrders } from './order-records';
 
@@ -53,7 +52,7 @@ export async function jobOfVisit(tenant: Tenant, visitId: string): Promise<JobSh
     .executeTakeFirst();
   const contents = visit ? contentsOf(await stepsOf(tenant, visitId)) : {};
   const tryOn = chosenTryOn(contents);
-  const model = tryOn && (await listModels(tenant)).find(({ id }) => id === tryOn.model);
+  const model = tryOn && (await modelInCatalogue(tenant, tryOn.model));
   if (!visit || !tryOn || !model) throw notFound('A pair that was chosen');
   const { left, right } = sizesTried(model, tryOn);
   return {

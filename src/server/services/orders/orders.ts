@@ -179,6 +179,7 @@ async function collect(tenant: Tenant, order: OrderRecord, move: Move): Promise<
     tryOn,
     startedOn: today(),
     modifications,
+    returnBy: order.returnBy,
     input: row.start,
   });
 }

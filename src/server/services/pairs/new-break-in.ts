@@ -2,11 +2,13 @@ import { isMuchSofter } from '@/core/break-in/change';
 import { breakInFor } from '@/core/break-in/for-patient';
 import { type BreakInInput, planBreakIn } from '@/core/break-in/plan';
 import type { BreakInSchool } from '@/core/break-in/schools';
-import type { AtRiskCategory } from '@/core/examination/at-risk-category';
+import { categoryOfPerson } from '@/core/examination/at-risk-category';
 import type { ClinicalPicture } from '@/core/findings/picture';
+import type { TryOn } from '@/core/fitting/try-on';
 import type { FeatureValues } from '@/core/shoe/features';
+import type { StepContents } from '@/core/visit/contents';
 import { contentsOf } from '@/core/visit/held';
-import { madeForUse } from '@/core/wear/clocks';
+import { CLOCK_OF_USE, madeForUse } from '@/core/wear/clocks';
 import type { Tenant } from '../../database/tenant';
 import { stepsOf } from '../visits/visit-steps';
 import { listPairs } from './pair-records';
@@ -15,18 +17,30 @@ interface NewPair {
   patientId: string;
   visitId: string;
   picture: ClinicalPicture;
-  category: AtRiskCategory | null;
   startedOn: string;
   features: FeatureValues;
-  weekly: number | null;
+  tryOn: TryOn;
+  /** What the hand-over says of it. */
+  input: Pick<StepContents['hand-over'], 'weeklyKm' | 'weeklyUse' | 'breakIn'>;
+  /** How the clinic breaks pairs in where nothing else is said. */
   school: BreakInSchool;
-  insertIsIn: boolean;
+}
+
+/** Use a week in the unit of the pair's clock, as the hand-over says it, else as the patient told it. */
+export function weeklyUse(
+  features: FeatureValues,
+  { weeklyKm, weeklyUse: stated }: NewPair['input'],
+  { body }: ClinicalPicture,
+): { inKm: boolean; weekly: number | null } {
+  const inKm = CLOCK_OF_USE[madeForUse(features)] === 'km';
+  const told = typeof body.weeklyDistance === 'number' ? body.weeklyDistance : null;
+  return { inKm, weekly: inKm ? (weeklyKm ?? told) : (stated ?? null) };
 }
 
 /** How a new pair is broken in, from the patient's own week, events and the pair of the same use that was worn until now. */
 export async function breakInOf(
   tenant: Tenant,
-  { patientId, visitId, picture, category, startedOn, features, weekly, school, insertIsIn }: NewPair,
+  { patientId, visitId, picture, startedOn, features, tryOn, input: said, school }: NewPair,
 ): Promise<{ input: BreakInInput; plan: ReturnType<typeof planBreakIn>; isMuchSofter: boolean }> {
   const steps = contentsOf(await stepsOf(tenant, visitId));
   const before = (await listPairs(tenant, { patientId }))
@@ -43,15 +57,18 @@ export async function breakInOf(
   const from = before?.model.features ?? brought?.values ?? null;
   const input = breakInFor({
     picture,
-    category,
+    category: categoryOfPerson(picture),
     startOn: startedOn,
     to: features,
     from,
-    newInsert: insertIsIn && brought !== undefined && (brought.insert ?? 'none') === 'none',
-    weekly,
+    newInsert:
+      (tryOn.insert === 'own' || tryOn.insert === 'flat') &&
+      brought !== undefined &&
+      (brought.insert ?? 'none') === 'none',
+    weekly: weeklyUse(features, said, picture).weekly,
     sessions: week?.sessions ?? [],
     events: steps.ask?.events ?? [],
-    school,
+    school: said.breakIn ?? school,
     oldLeft:
       before && before.forecast.used !== null
         ? Math.max(0, before.forecast.life.q50 - before.forecast.used)

@@ -14,6 +14,7 @@ const URGENCY: readonly TodayKind[] = [
   'stop-wearing',
   'visit-open',
   'refit-due',
+  'return-ends',
   'order-to-check',
   'order-to-return',
   'order-to-collect',
@@ -24,6 +25,9 @@ const URGENCY: readonly TodayKind[] = [
   'pair-in-window',
   'bring-in-next',
 ];
+
+/** A pair that may still go back shows from this many days before it may not. */
+const RETURN_AHEAD_DAYS = 5;
 
 /** Reviews show from this many days before they are due. */
 const REVIEW_AHEAD_DAYS = 7;
@@ -124,6 +128,19 @@ export async function readToday(tenant: Tenant, site: string | null = null): Pro
       modelTitle(pair),
       pair.started_on,
     );
+
+  const mayGoBack = await tx
+    .selectFrom('pair')
+    .innerJoin('shoe_model', (join) =>
+      join.onRef('shoe_model.id', '=', 'pair.model_id').onRef('shoe_model.clinic_id', '=', 'pair.clinic_id'),
+    )
+    .select(['patient_id', 'maker', 'name', 'shoe_model.version', 'return_by'])
+    .where('ended_on', 'is', null)
+    .where('return_by', '>=', now)
+    .where('return_by', '<=', addDays(now, RETURN_AHEAD_DAYS))
+    .execute();
+  for (const pair of mayGoBack)
+    if (pair.return_by) add('return-ends', pair.patient_id, modelTitle(pair), pair.return_by);
 
   const waiting: Partial<Record<OrderState, TodayKind>> = {
     wanted: 'order-to-place',

@@ -13,13 +13,13 @@ import { againOf } from '@/core/repeat/again';
 import { omitUndefined } from '@/core/tables/omit-undefined';
 import type { StepContents } from '@/core/visit/contents';
 import { contentsOf } from '@/core/visit/held';
-import { CLOCK_OF_USE, madeForUse } from '@/core/wear/clocks';
+import { madeForUse } from '@/core/wear/clocks';
 import { landingOf } from '@/core/wear/learned/conditions';
 import { shareOfLife } from '@/core/wear/old-pair';
 import type { Tenant } from '../../database/tenant';
 import { refusedAt } from '../../http/problem';
 import { forecastOf, refreshForecasts } from '../pairs/forecasts';
-import { breakInOf } from '../pairs/new-break-in';
+import { breakInOf, weeklyUse } from '../pairs/new-break-in';
 import { batchSpreadOf } from '../pairs/repeat';
 import type { patientRow } from '../patients/patient-row';
 import { readClinic } from '../people/clinic';
@@ -39,6 +39,8 @@ export interface PairStart {
   tryOn: TryOn;
   startedOn: string;
   modifications: readonly Modification[];
+  /** Until when it may go back, where an order says so; else as pairs commonly may. */
+  returnBy?: string | null;
   input: Pick<
     StepContents['hand-over'],
     | 'surface'
@@ -66,13 +68,11 @@ export async function startPair(
   if (input.madeOn && input.madeOn > startedOn)
     throw refusedAt('madeOn', `A pair that is first used on ${startedOn} was made before that.`);
   const clinic = await readClinic(tenant);
+  const returnBy = start.returnBy ?? addDays(startedOn, RETURN_DAYS);
   const size = sizesTried(model, tryOn);
   const category = categoryOfPerson(picture);
   const bodyMassKg = typeof picture.body.bodyMass === 'number' ? picture.body.bodyMass : null;
-  const weekly =
-    input.weeklyKm ?? (typeof picture.body.weeklyDistance === 'number' ? picture.body.weeklyDistance : null);
-  const use = madeForUse(model.features);
-  const inKm = CLOCK_OF_USE[use] === 'km';
+  const { inKm, weekly } = weeklyUse(model.features, input, picture);
   const mine = { clinic_id: actor.clinicId, patient_id: patient.id };
   const { id: pairId } = await tx
     .insertInto('pair')
@@ -85,9 +85,9 @@ export async function startPair(
       ended_on: null,
       surface: input.surface ?? null,
       expected_weekly_km: inKm ? weekly : null,
-      weekly_use: inKm ? null : (input.weeklyUse ?? null),
+      weekly_use: inKm ? null : weekly,
       body_mass_kg: bodyMassKg,
-      racing: use === 'racing',
+      racing: madeForUse(model.features) === 'racing',
       conditions: JSON.stringify(
         omitUndefined({ hills: input.hills, heat: input.heat, landing: landingOf(picture) }),
       ),
@@ -103,16 +103,20 @@ export async function startPair(
     patientId: patient.id,
     visitId: start.visitId,
     picture,
-    category,
     startedOn,
     features: model.features,
-    weekly: inKm ? weekly : (input.weeklyUse ?? null),
-    school: input.breakIn ?? clinic.breakInSchool,
-    insertIsIn: tryOn.insert === 'own' || tryOn.insert === 'flat',
+    tryOn,
+    input,
+    school: clinic.breakInSchool,
   });
   await tx
     .updateTable('pair')
-    .set({ break_in: JSON.stringify(breakIn.input), break_in_state: breakIn.plan.state })
+    .set({
+      break_in: JSON.stringify(breakIn.input),
+      break_in_state: breakIn.plan.state,
+      // Only a pair that is kept at home first can still go back.
+      return_by: breakIn.input.plan === 'home-trial' ? returnBy : null,
+    })
     .where('id', '=', pairId)
     .execute();
   const contents = contentsOf(await stepsOf(tenant, start.visitId));
@@ -135,7 +139,7 @@ export async function startPair(
       shareOfLife: shareOfLife(contents['old-pair']?.pairs ?? [], {
         on: startedOn,
         school: clinic.lifeSchool,
-        weeklyKm: weekly,
+        weeklyKm: inKm ? weekly : null,
       }),
     }),
     modifications,
@@ -149,7 +153,7 @@ export async function startPair(
     eyelets: eyeletsOf(model.features, input.eyeletPairs),
     laces: input.laces ?? 'flat',
     breakIn,
-    returnBy: addDays(startedOn, RETURN_DAYS),
+    returnBy,
     windowDays: forecast.windowDays,
     startNextDay: forecast.startNextDay,
     again: againOf({

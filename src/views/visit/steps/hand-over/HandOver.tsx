@@ -15,6 +15,7 @@ import { FormProblem } from '@/ui/fields/Field';
 import { useTurnToPair } from '../../PairPicker';
 import { useModels } from '../../use-models';
 import { useVisit } from '../../visit-context';
+import { BreakInPreview } from './BreakInPreview';
 import { CloseWithout } from './CloseWithout';
 import { HandedOver } from './HandedOver';
 import { Modifications } from './Modifications';
@@ -113,6 +114,7 @@ export function HandOver() {
         answer={answer}
         save={save}
       />
+      {chosen && <BreakInPreview content={content} />}
       <Modifications
         value={content.modifications ?? []}
         onChange={(modifications) =>

@@ -119,6 +119,14 @@ export function PairStart({ school, hasLaces, clock, box, content, typed, answer
           />{' '}
           kept or worn in heat
         </label>
+        <label className="pb-1.5">
+          <input
+            type="checkbox"
+            checked={content.wet ?? false}
+            onChange={({ target }) => save({ wet: target.checked || undefined })}
+          />{' '}
+          worn in the wet
+        </label>
       </div>
       <div className="flex flex-wrap gap-6 items-end">
         <Select
