@@ -1,25 +1,10 @@
-import type { FINDINGS } from '../findings/findings';
+import { FINDINGS } from '../findings/findings';
 
 /** Where a blister or a hot spot sits. */
 export type SpotPlace = keyof typeof FINDINGS.rubbedAt.options;
 
-/** What can lead to it (handbook 07). */
-export const CAUSES = {
-  'too-short': { label: 'too short' },
-  'slides-forward': { label: 'the foot slides forward' },
-  'heel-slips': { label: 'the heel slips' },
-  'too-narrow': { label: 'too narrow' },
-  'too-wide': { label: 'too wide or too deep' },
-  'contour-high': { label: 'arch of the insole too high, or in the wrong place' },
-  'contour-missing': { label: 'nothing under the arch' },
-  'rolls-out': { label: 'the foot rolls out' },
-  'rolls-in': { label: 'the foot rolls in' },
-  camber: { label: 'tilted ground, always the same side' },
-  collar: { label: 'collar, seam or stiff counter' },
-  sock: { label: 'wet or wrong sock' },
-  spent: { label: 'the pair is spent' },
-  'long-contact': { label: 'long ground contact: steps too slow' },
-} as const;
+/** What can lead to it (handbook 07), as it is written down once it is found. */
+export const CAUSES = FINDINGS.rubCause.options;
 export type Cause = keyof typeof CAUSES;
 
 /** How much likelier a cause makes something: ++, +, nothing, −, −−. */

@@ -13,6 +13,7 @@ const FINGERPRINTS: Readonly<Record<string, string>> = {
   '4': 'd1c7c81fc9b28596',
   '5': 'a93705b0636a1fed',
   '6': 'c23ccdf5618f7a66',
+  '7': 'e12979c6f69b7953',
 };
 
 describe('the edition of the knowledge', () => {

@@ -1,5 +1,6 @@
-import type { RubbedPlace } from '../../body-map/rubbed-places';
+import { RUBBED_PLACES, type RubbedPlace } from '../../body-map/rubbed-places';
 import { FINDINGS } from '../../findings/findings';
+import type { Cause } from '../../hot-spot/causes';
 import { keysOf } from '../../tables/keys-of';
 import { OURS } from '../ours';
 import { above, all, has, is, type RuleText, topic, type Wish } from '../rule';
@@ -117,9 +118,82 @@ const rules = keysOf(PLACES).flatMap((place): RuleText[] => {
   ];
 });
 
+/** What a cause asks of the next pair once it was found; causes that no shoe mends ask nothing. */
+const BY_CAUSE = {
+  'too-short': {
+    wishes: [{ feature: 'toeRoom', atLeast: 12, atMost: 16 }],
+    because: 'The pair was too short: the next has its full room in front.',
+  },
+  'slides-forward': {
+    wishes: [HOLDS_HEEL, { feature: 'overlaysReachSole', atLeast: 2.5 }],
+    because: 'The foot slid forward: it is held at the midfoot, not stopped by the toes.',
+  },
+  'heel-slips': {
+    wishes: [HOLDS_HEEL, { feature: 'heelCounter', atLeast: 3 }, { feature: 'collarPadding', atLeast: 2.25 }],
+    because: 'The heel slipped: a counter and a rim that hold it.',
+  },
+  'too-narrow': {
+    wishes: [
+      { feature: 'width', atLeast: 3 },
+      { feature: 'toeBoxShape', prefer: ['square', 'anatomic'] },
+    ],
+    because: 'The pair was too narrow: wider, with a front shaped like the toes.',
+  },
+  'too-wide': {
+    wishes: [
+      { feature: 'width', atMost: 2.5 },
+      { feature: 'toeBoxDepth', atMost: 2.5 },
+    ],
+    because: 'The foot swam in the pair: narrower and closer above.',
+  },
+  'contour-high': {
+    wishes: [{ feature: 'archContour', atMost: 1.5 }],
+    because: 'The contour pressed under the arch: lower.',
+  },
+  'contour-missing': {
+    wishes: [{ feature: 'archContour', atLeast: 1.75, atMost: 2.5 }],
+    because: 'Nothing carried the arch, and the foot collapsed over the edge: a low contour.',
+  },
+  'rolls-out': {
+    wishes: [
+      { feature: 'lateralSupport', prefer: ['sidewall', 'flare'] },
+      { feature: 'forefootBase', atLeast: 110, atMost: 130 },
+    ],
+    because: 'The foot rolled out over the edge: a broader base with a side that holds.',
+  },
+  'rolls-in': {
+    wishes: [
+      { feature: 'torsionalStiffness', atLeast: 3 },
+      { feature: 'heelCounter', atLeast: 3.25 },
+    ],
+    because: 'The foot rolled in over the edge: a middle and a counter that hold.',
+  },
+  collar: {
+    wishes: [
+      { feature: 'softCounterEdge', prefer: ['yes'] },
+      { feature: 'seamFree', prefer: ['yes'] },
+      { feature: 'collarPadding', atLeast: 2 },
+    ],
+    because: 'An edge, a seam or a stiff counter rubbed: soft, and without seams there.',
+  },
+} as const satisfies Partial<Record<Cause, { wishes: readonly Wish[]; because: string }>>;
+
+const causeRules = keysOf<keyof typeof BY_CAUSE>(BY_CAUSE).map(
+  (cause): RuleText => ({
+    ...BY_CAUSE[cause],
+    id: `rubs-because-${cause}`,
+    finding: `what made it rub: ${FINDINGS.rubCause.options[cause]}`,
+    when: all(has('rubbedAt', RUBBED_PLACES), has('rubCause', cause)),
+    strength: 'moderate',
+    evidence: 'C',
+    sources: ['practice'],
+  }),
+);
+
 /** Blisters, callus, corns and redness by place: the place says what did it. */
 export const rubbedPlaces = topic('Rubbed places', [
   ...rules,
+  ...causeRules,
   {
     id: 'rubbed-one-side-first',
     finding: 'rubbed on one foot, legs unequal',

@@ -87,6 +87,7 @@ const TAKEN_OTHERWISE: Partial<Record<FindingId, string>> = {
   injuries: 'injuries on the drawing',
   skin: 'skin on the drawing',
   rubbedAt: 'skin on the drawing',
+  rubCause: 'taken where it is found why a place rubs',
   archIndex: 'footprint',
   chippauxSmirak: 'footprint',
   staheli: 'footprint',

@@ -11,59 +11,51 @@ import { chosenTryOn } from '@/core/visit/read-visit';
 import { shareOfLife } from '@/core/wear/old-pair';
 import { ShareBar } from '@/ui/drawing/ShareBar';
 import { Choice } from '@/ui/fields/Choice';
-import { useStepContent } from '../../use-findings';
+import { useFinding, useStepContent } from '../../use-findings';
 import { useHeld, useVisit } from '../../visit-context';
+import { type Spot, SpotMap } from './SpotMap';
 
-const PLACES = FINDINGS.rubbedAt.options;
-const same = (a: Pick<HotSpot, 'side' | 'place'>, b: Pick<HotSpot, 'side' | 'place'>) =>
-  a.side === b.side && a.place === b.place;
+const same = (a: Spot, b: Spot) => a.side === b.side && a.place === b.place;
 
-/** Why it rubs: the place that was marked, the most telling question, the three likeliest causes with what to do. */
+/** Why it rubs: the place on the drawing, the most telling question, the three likeliest causes with what to do. */
 export function HotSpots() {
   const { picture, readOnly } = useVisit();
   const { content, change } = useStepContent('feet');
+  const rubbed = { left: useFinding('rubbedAt', 'left'), right: useFinding('rubbedAt', 'right') };
   const spots: readonly HotSpot[] = content.hotSpots ?? [];
   const marked = SIDES.flatMap((side) => {
     const { rubbedAt } = picture[side];
     return rubbedAt === NOT_EXAMINED ? [] : rubbedAt.map((place): HotSpot => ({ side, place, answers: {} }));
   });
   const all = [...spots, ...marked.filter((spot) => !spots.some((other) => same(spot, other)))];
-  const [picked, pick] = useHeld<Pick<HotSpot, 'side' | 'place'> | null>('hot-spot', null);
+  const [picked, pick] = useHeld<Spot | null>('hot-spot', null);
   const spot = all.find((entry) => picked && same(entry, picked)) ?? all[0];
   const put = (answers: SpotAnswers) => {
     if (!spot) return;
     change({ hotSpots: [...spots.filter((entry) => !same(entry, spot)), { ...spot, answers }] });
   };
-  if (!spot)
-    return (
-      <p className="text-faint max-w-prose">
-        Mark a blister, a corn or a red place on the drawing under “Skin”, or what presses at the try-on: why
-        it rubs is asked here.
-      </p>
-    );
+  const press = (pressed: Spot) => {
+    const { rubbedAt } = picture[pressed.side];
+    const places = rubbedAt === NOT_EXAMINED ? [] : rubbedAt;
+    if (!places.includes(pressed.place)) rubbed[pressed.side].set([...places, pressed.place]);
+    pick(pressed);
+  };
   return (
-    <div className="grid gap-3">
-      <fieldset>
-        <legend className="sr-only">Places that rub</legend>
-        <div className="flex flex-wrap gap-2">
-          {all.map((entry) => (
-            <label
-              key={`${entry.side} ${entry.place}`}
-              className={`press ${same(entry, spot) ? 'press-main' : ''}`}
-            >
-              <input
-                type="radio"
-                name="hot-spot"
-                className="sr-only"
-                checked={same(entry, spot)}
-                onChange={() => pick(entry)}
-              />
-              {entry.side}: {PLACES[entry.place]}
-            </label>
-          ))}
+    <div className="grid grid-cols-[auto_minmax(0,1fr)] gap-6">
+      <SpotMap marked={all} current={spot} readOnly={readOnly} onPress={press} />
+      {spot ? (
+        <div className="grid gap-2 content-start">
+          <h3>
+            {spot.side}: {FINDINGS.rubbedAt.options[spot.place]}
+          </h3>
+          <OneSpot key={`${spot.side} ${spot.place}`} spot={spot} readOnly={readOnly} onAnswers={put} />
         </div>
-      </fieldset>
-      <OneSpot key={`${spot.side} ${spot.place}`} spot={spot} readOnly={readOnly} onAnswers={put} />
+      ) : (
+        <p className="text-faint max-w-prose">
+          Press where it rubs, or mark a blister, a corn or a red place on the drawing under “Skin”: why it
+          rubs is asked here.
+        </p>
+      )}
     </div>
   );
 }
@@ -78,6 +70,9 @@ function OneSpot({
   onAnswers: (answers: SpotAnswers) => void;
 }) {
   const { picture, state, verdictContext } = useVisit();
+  const taken = useFinding('rubCause', spot.side);
+  const { rubCause } = picture[spot.side];
+  const causes = rubCause === NOT_EXAMINED ? [] : rubCause;
   const stop = stopFirst(picture, spot.side);
   if (stop)
     return (
@@ -105,7 +100,7 @@ function OneSpot({
     />
   );
   return (
-    <div className="grid grid-cols-[minmax(0,1fr)_21rem] gap-6">
+    <div className="grid grid-cols-[minmax(0,1fr)_18rem] gap-5">
       <div className="grid gap-2 content-start">
         {next ? (
           <section aria-label="Ask next" className="border-l-2 border-accent pl-3">
@@ -124,7 +119,7 @@ function OneSpot({
         {ranked.slice(0, 3).map(({ cause, chance, remedies, confirm }) => (
           <li key={cause}>
             <div className="flex justify-between gap-2">
-              <strong>{CAUSES[cause].label}</strong>
+              <strong>{CAUSES[cause]}</strong>
               <span className="figure">{Math.round(chance * 100)} %</span>
             </div>
             <ShareBar share={chance} />
@@ -134,6 +129,19 @@ function OneSpot({
               ))}
             </ol>
             <p className="text-faint text-sm">Confirms it: {confirm}</p>
+            <label>
+              <input
+                type="checkbox"
+                disabled={readOnly}
+                checked={causes.includes(cause)}
+                onChange={({ target }) => {
+                  const rest = causes.filter((entry) => entry !== cause);
+                  const next = target.checked ? [...rest, cause] : rest;
+                  taken.set(next.length > 0 ? next : undefined);
+                }}
+              />{' '}
+              found: look for it in the next pair
+            </label>
           </li>
         ))}
         <li className="text-faint text-xs list-none">
