@@ -27,6 +27,16 @@ async function read(findings: Findings, over: Partial<SheetInput> = {}) {
     text: poppler('pdftotext', file, '-').replace(/\s+/g, ' '),
     pages: Number(/Pages:\s+(\d+)/.exec(poppler('pdfinfo', file))?.[1]),
     fonts: poppler('pdffonts', file),
+    tags: [
+      ...poppler('pdfinfo', '-struct-text', file).matchAll(/^ *(H1|H2|P)[^\n]*\n((?: *"[^\n]*\n)*)/gm),
+    ].map(([, role, lines = '']) => ({
+      role,
+      text: [...lines.matchAll(/"([^\n]*)"/g)]
+        .map(([, part]) => part)
+        .join('')
+        .replace(/\s+/g, ' ')
+        .trim(),
+    })),
   };
 }
 
@@ -107,6 +117,26 @@ describe('the sheet as PDF, read back by poppler', () => {
     expect(text).toContain('Some letters cannot be printed here: U+7530, U+4E2D');
     expect(text).toContain('for Ada [U+7530][U+4E2D]');
     expect(undrawable('Ada 田中')).toEqual(['田', '中']);
+  });
+
+  it('has its headings and paragraphs tagged, in the order of reading', async () => {
+    const { tags } = await read(DIFFICULT);
+    const headings = tags.filter(({ role }) => role !== 'P');
+    expect(headings.map(({ role, text }) => `${role} ${text}`)).toEqual([
+      'H1 Your shoe: Testmaker One 1',
+      'H2 What matters in this pair, and why',
+      'H2 How it should fit',
+      'H2 Getting used to it',
+      'H2 Lacing',
+      'H2 Socks and skin',
+      'H2 When to come back',
+      'H2 Looking after it',
+      'H2 Stop wearing it and call us, or urgent care, if',
+    ]);
+    // A sentence over several lines is one paragraph.
+    expect(tags.map(({ text }) => text)).toContain(
+      'Stand up. Your longest toe should have 10 to 15 mm of room in front.',
+    );
   });
 
   it('runs from the right in a language that does, one page, with the parts in their order', async () => {

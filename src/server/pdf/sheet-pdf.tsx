@@ -6,11 +6,14 @@ import { sideProfile } from '@/core/shoe/drawing/side-profile';
 import { speechIn } from '@/core/texts/languages';
 import { DISPLAY_FAMILY, registerFaces, TEXT_FAMILY, undrawable } from './fonts';
 import { Among, INK, Laced, Shoe } from './sheet-drawings';
+import { tagPdf } from './tag-pdf';
+import type { TextRole } from './tagged-content';
 
 const styles = StyleSheet.create({
   page: { padding: 26, fontFamily: TEXT_FAMILY, fontSize: 9, lineHeight: 1.3, color: INK },
   title: { fontFamily: DISPLAY_FAMILY, fontWeight: 600, fontSize: 19, lineHeight: 1.2 },
   head: { fontFamily: DISPLAY_FAMILY, fontWeight: 600, fontSize: 11.5, marginTop: 7, marginBottom: 2 },
+  flush: { marginTop: 0 },
   strong: { fontWeight: 600 },
   faint: { color: '#5d5343' },
   column: { flex: 1 },
@@ -162,6 +165,10 @@ function likelySize(sheet: PatientSheet): number {
 }
 const pagesIn = (pdf: Buffer): number => pdf.toString('latin1').match(/\/Type \/Page\b/g)?.length ?? 0;
 
+/** What is larger than running text is a heading. */
+const roleOf = (sizePt: number): TextRole =>
+  sizePt >= styles.title.fontSize ? 'H1' : sizePt >= styles.head.fontSize ? 'H2' : 'P';
+
 /** The patient's sheet as PDF, from the same value and the same drawings as the screen; on one page, in type as large as fits. */
 export async function sheetPdf(given: PatientSheet): Promise<Buffer> {
   registerFaces();
@@ -170,9 +177,9 @@ export async function sheetPdf(given: PatientSheet): Promise<Buffer> {
   const [smallest = SIZES_PT.at(-1)!] = likely.slice(-1);
   for (const size of likely) {
     const pdf = await rendered(sheet, missing, size);
-    if (size === smallest || pagesIn(pdf) <= 1) return pdf;
+    if (size === smallest || pagesIn(pdf) <= 1) return tagPdf(pdf, roleOf);
   }
-  return rendered(sheet, missing, smallest);
+  return tagPdf(await rendered(sheet, missing, smallest), roleOf);
 }
 
 function rendered(sheet: PatientSheet, missing: readonly string[], fontSize: number): Promise<Buffer> {
@@ -228,7 +235,7 @@ function rendered(sheet: PatientSheet, missing: readonly string[], fontSize: num
           </View>
         </View>
         <View style={styles.warn} wrap={false}>
-          <Text style={{ ...styles.strong, ...text }}>{words.stop}</Text>
+          <Text style={{ ...styles.head, ...styles.flush, ...text }}>{words.stop}</Text>
           <List items={sheet.stopAndCall} sheet={sheet} />
           {words.call !== '' && <Text style={{ ...styles.strong, ...text }}>{words.call}</Text>}
         </View>
