@@ -129,7 +129,7 @@ export function Texts({ languages, given }: Props) {
       <p role="status" className={missing > 0 ? 'text-hold' : 'text-faint'}>
         {missing > 0
           ? `${name}: ${missing} of ${texts.length} sentences are still to be written. Patients can be given it once all are there.`
-          : `${name}: every sentence is there.`}
+          : `${name}: every sentence is there${changed > 0 ? ', and not all are kept yet' : ''}.`}
         {wrong > 0 && ` ${wrong} cannot be used yet.`}
       </p>
       <FormProblem message={answer && !answer.ok ? failureInWords(answer) : undefined} />

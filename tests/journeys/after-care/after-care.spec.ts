@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { open } from '../examination/devices';
-import { newVisit, saved, signIn, tabTo } from '../keyboard';
+import { newVisit, press, saved, signIn, tabTo } from '../keyboard';
 import { enter } from '../reasoning/past-patients';
 import { origin } from '../server';
 
@@ -29,7 +29,20 @@ test('a hot spot: the place, the telling question by keyboard, three causes with
   await page.reload();
   await open(page, 'feet', 'Hot spots');
   await expect(causes.getByRole('listitem').first()).toContainText('the heel slips');
-  await page.getByRole('radio', { name: 'right: ball' }).check({ force: true });
+  // A cause that was found is looked for in the next pair: the specification says so.
+  await press(page, causes.getByRole('checkbox', { name: 'found: look for it in the next pair' }).first());
+  await saved(page);
+  const panel = page.getByRole('complementary', { name: 'Specification' });
+  await expect(panel.getByText('Heel counter stiffness').first()).toBeVisible();
+  // Another place, pressed where it is.
+  const map = page.getByRole('group', { name: 'left foot from above' });
+  await press(page, map.getByRole('button', { name: 'left: toe tips, nails' }));
+  await expect(map.getByRole('button', { name: 'left: toe tips, nails' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  await expect(page.getByRole('heading', { name: 'left: toe tips, nails' })).toBeVisible();
+  await press(page, page.getByRole('button', { name: 'right: ball' }));
   await expect(page.getByRole('alert')).toContainText('stop wearing it, and have the skin seen');
   await expect(causes).toBeHidden();
 });
@@ -62,6 +75,16 @@ test('a new pair: its plan, sore outings answered, Today, and the sheet with its
   await expect(form).toContainText('The pair was first used on');
   await page.goto(`${origin()}/today`);
   await expect(page.getByRole('heading', { name: /To be refitted/ })).toBeVisible();
+  // Looked at by a clinician, it goes on, and leaves the list.
+  await page.goBack();
+  await page.getByRole('tab', { name: 'Breaking in' }).click();
+  const seen = page.getByRole('region', { name: 'Looked at' });
+  await expect(seen.getByRole('button', { name: 'It may go on' })).toBeDisabled();
+  await seen.getByRole('textbox').fill('Counter softened at the rim; skin whole.');
+  await seen.getByRole('button', { name: 'It may go on' }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'On with the plan.' })).toBeVisible();
+  await page.goto(`${origin()}/today`);
+  await expect(page.getByRole('heading', { name: /To be refitted/ })).toHaveCount(0);
 
   // What the patient holds in the hand, as wide as a telephone.
   await page.setViewportSize({ width: 390, height: 844 });
@@ -72,6 +95,6 @@ test('a new pair: its plan, sore outings answered, Today, and the sheet with its
     return article ? article.scrollWidth - article.clientWidth : 1;
   });
   expect(wide).toBeLessThanOrEqual(0);
-  await page.getByRole('link', { name: 'Labels' }).click();
+  await page.getByRole('link', { name: 'Labels and card' }).click();
   await expect(page.getByText(/^First worn \d/).first()).toBeVisible();
 });

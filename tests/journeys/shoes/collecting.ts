@@ -114,7 +114,17 @@ export async function fromSpecificationToCollected(
   // Ordered with a lift.
   await hands.type(page, 'Amount, mm', '5');
   await hands.press(page, 'Add');
-  await expect(page.getByText('left: lift inside 5 mm')).toBeVisible();
+  await expect(page.getByText('left: lift inside 5 mm', { exact: true })).toBeVisible();
+  // The break-in is seen before anything is handed over, and the technician gets a drawing.
+  await page.locator('summary', { hasText: 'How it will be broken in' }).press('Enter');
+  await expect(page.getByText(/; done on/)).toBeVisible();
+  const job = await page.getByRole('link', { name: 'Order for the technician' }).getAttribute('href');
+  const sheet = await page.context().newPage();
+  await sheet.goto(`${origin()}${job}`);
+  await expect(sheet.getByRole('region', { name: 'Left shoe' })).toContainText('lift inside 5 mm');
+  await expect(sheet.getByRole('region', { name: 'Right shoe' })).toHaveCount(0);
+  await expect(sheet.getByRole('region', { name: 'Check at collection' })).toContainText('5 mm ± 1 mm');
+  await sheet.close();
   await hands.press(page, 'Order instead');
   await expect(page.getByText(/The pair was ordered/)).toBeVisible();
 

@@ -77,22 +77,34 @@ export async function changeTexts(
   );
   if (errors.length > 0) throw new Refusal(422, 'Some sentences cannot be used.', { errors });
   const { tx, actor } = tenant;
-  for (const { key, read } of checked) {
-    if (!read.ok) continue;
-    const isStandard = read.value === '' || (isShipped(language) && read.value === standardOf(language, key));
-    if (isStandard)
-      await tx.deleteFrom('house_text').where('language', '=', language).where('key', '=', key).execute();
-    else
-      await tx
-        .insertInto('house_text')
-        .values({ clinic_id: actor.clinicId, language, key, text: read.value, changed_by: actor.userId })
-        .onConflict((conflict) =>
-          conflict
-            .columns(['clinic_id', 'language', 'key'])
-            .doUpdateSet({ text: read.value, changed_by: actor.userId, changed_at: new Date() }),
-        )
-        .execute();
-  }
+  const written = checked.flatMap(({ key, read }) => (read.ok ? [{ key, text: read.value }] : []));
+  const isStandard = ({ key, text }: { key: string; text: string }) =>
+    text === '' || (isShipped(language) && text === standardOf(language, key));
+  const [back, own] = [written.filter(isStandard), written.filter((entry) => !isStandard(entry))];
+  if (back.length > 0)
+    await tx
+      .deleteFrom('house_text')
+      .where('language', '=', language)
+      .where(
+        'key',
+        'in',
+        back.map(({ key }) => key),
+      )
+      .execute();
+  if (own.length > 0)
+    await tx
+      .insertInto('house_text')
+      .values(
+        own.map((entry) => ({ clinic_id: actor.clinicId, language, ...entry, changed_by: actor.userId })),
+      )
+      .onConflict((conflict) =>
+        conflict.columns(['clinic_id', 'language', 'key']).doUpdateSet((eb) => ({
+          text: eb.ref('excluded.text'),
+          changed_by: actor.userId,
+          changed_at: new Date(),
+        })),
+      )
+      .execute();
   await audit(tenant, 'write', `sentences of sheets: ${language}, ${checked.length}`, null);
   return readTexts(tenant, language);
 }

@@ -40,32 +40,31 @@ export function HotSpots() {
     if (!places.includes(pressed.place)) rubbed[pressed.side].set([...places, pressed.place]);
     pick(pressed);
   };
-  return (
-    <div className="grid grid-cols-[auto_minmax(0,1fr)] gap-6">
-      <SpotMap marked={all} current={spot} readOnly={readOnly} onPress={press} />
-      {spot ? (
-        <div className="grid gap-2 content-start">
-          <h3>
-            {spot.side}: {FINDINGS.rubbedAt.options[spot.place]}
-          </h3>
-          <OneSpot key={`${spot.side} ${spot.place}`} spot={spot} readOnly={readOnly} onAnswers={put} />
-        </div>
-      ) : (
+  const map = <SpotMap marked={all} current={spot} readOnly={readOnly} onPress={press} />;
+  if (!spot)
+    return (
+      <div className="flex gap-6">
+        {map}
         <p className="text-faint max-w-prose">
           Press where it rubs, or mark a blister, a corn or a red place on the drawing under “Skin”: why it
           rubs is asked here.
         </p>
-      )}
-    </div>
+      </div>
+    );
+  return (
+    <OneSpot key={`${spot.side} ${spot.place}`} spot={spot} map={map} readOnly={readOnly} onAnswers={put} />
   );
 }
 
 function OneSpot({
   spot,
+  map,
   readOnly,
   onAnswers,
 }: {
   spot: HotSpot;
+  /** The drawing on which it was pressed. */
+  map: React.ReactNode;
   readOnly: boolean;
   onAnswers: (answers: SpotAnswers) => void;
 }) {
@@ -74,11 +73,18 @@ function OneSpot({
   const { rubCause } = picture[spot.side];
   const causes = rubCause === NOT_EXAMINED ? [] : rubCause;
   const stop = stopFirst(picture, spot.side);
+  const place = `${spot.side}: ${FINDINGS.rubbedAt.options[spot.place]}`;
   if (stop)
     return (
-      <p role="alert" className="problem text-base">
-        {stop}
-      </p>
+      <div className="flex gap-6">
+        {map}
+        <div className="grid gap-2 content-start">
+          <h3>{place}</h3>
+          <p role="alert" className="problem text-base">
+            {stop}
+          </p>
+        </div>
+      </div>
     );
   const seen = {
     picture,
@@ -100,8 +106,10 @@ function OneSpot({
     />
   );
   return (
-    <div className="grid grid-cols-[minmax(0,1fr)_18rem] gap-5">
+    <div className="grid grid-cols-[15rem_minmax(0,1fr)] gap-6">
       <div className="grid gap-2 content-start">
+        {map}
+        <h3>{place}</h3>
         {next ? (
           <section aria-label="Ask next" className="border-l-2 border-accent pl-3">
             <h3>Ask next, {QUESTION_TABLE[next].seconds} s</h3>
@@ -115,7 +123,7 @@ function OneSpot({
           <div className="grid gap-2 mt-1">{rest.map(field)}</div>
         </details>
       </div>
-      <ol className="grid gap-3 content-start" aria-label="Likeliest causes">
+      <ol className="grid gap-2 content-start" aria-label="Likeliest causes">
         {ranked.slice(0, 3).map(({ cause, chance, remedies, confirm }) => (
           <li key={cause}>
             <div className="flex justify-between gap-2">
@@ -123,13 +131,13 @@ function OneSpot({
               <span className="figure">{Math.round(chance * 100)} %</span>
             </div>
             <ShareBar share={chance} />
-            <ol className="list-decimal pl-5">
+            <ol className="list-decimal ps-5 columns-2 gap-6">
               {remedies.map(({ text }) => (
                 <li key={text}>{text}</li>
               ))}
             </ol>
             <p className="text-faint text-sm">Confirms it: {confirm}</p>
-            <label>
+            <label className="text-sm">
               <input
                 type="checkbox"
                 disabled={readOnly}

@@ -32,7 +32,7 @@ export function SpotMap({ marked, current, readOnly, onPress }: Props) {
           <svg
             key={side}
             viewBox={`0 0 ${SPOT_FRAME.width} ${SPOT_FRAME.height}`}
-            className="w-32"
+            className="h-56"
             role="group"
             aria-label={`${side} foot from above`}
           >

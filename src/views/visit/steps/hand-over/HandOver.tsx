@@ -75,7 +75,7 @@ export function HandOver() {
     location.reload();
   };
   return (
-    <div className="grid gap-4 max-w-2xl">
+    <div className="grid gap-3 max-w-3xl">
       {model && chosen && (
         <h2>
           {modelTitle(model)}{' '}

@@ -44,7 +44,7 @@ export function PairStart({ school, hasLaces, clock, box, content, typed, answer
   };
   return (
     <>
-      <div className="flex flex-wrap gap-6 items-start">
+      <div className="flex flex-wrap gap-x-5 gap-y-2 items-start">
         <label>
           <span className="block text-faint">First use</span>
           <input
@@ -84,7 +84,7 @@ export function PairStart({ school, hasLaces, clock, box, content, typed, answer
           onChange={(usualMinutes, typed) => save({ usualMinutes }, text('usualMinutes', typed))}
         />
       </div>
-      <div className="flex flex-wrap gap-6 items-end">
+      <div className="flex flex-wrap gap-x-5 gap-y-2 items-end">
         <label>
           <span className="block text-faint">Made on</span>
           <input
@@ -128,7 +128,7 @@ export function PairStart({ school, hasLaces, clock, box, content, typed, answer
           worn in the wet
         </label>
       </div>
-      <div className="flex flex-wrap gap-6 items-end">
+      <div className="flex flex-wrap gap-x-5 gap-y-2 items-end">
         <Select
           label="Breaking in"
           none={`as the clinic does: ${BREAK_IN_SCHOOLS[school]}`}
