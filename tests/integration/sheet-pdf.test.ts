@@ -126,11 +126,11 @@ describe('the sheet as PDF, read back by poppler', () => {
       'H1 Your shoe: Testmaker One 1',
       'H2 What matters in this pair, and why',
       'H2 How it should fit',
-      'H2 Getting used to it',
-      'H2 Lacing',
       'H2 Socks and skin',
-      'H2 When to come back',
       'H2 Looking after it',
+      'H2 Getting used to it',
+      'H2 When to come back',
+      'H2 Lacing',
       'H2 Stop wearing it and call us, or urgent care, if',
     ]);
     // A sentence over several lines is one paragraph.

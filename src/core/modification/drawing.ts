@@ -62,8 +62,9 @@ function wedge(values: FeatureValues, isInner: boolean): { part: DrawnPart; at: 
   ];
   const edge: Point[] = [
     [LENGTH_MM * 0.05, way * half * 0.8],
-    [LENGTH_MM * 0.2, way * half * 0.94],
-    [end, way * half * 0.8],
+    [LENGTH_MM * 0.2, way * half * (isInner ? 0.86 : 0.94)],
+    // The waist of a sole is cut in on the inner side.
+    [end, way * half * (isInner ? 0.6 : 0.8)],
   ];
   return {
     part: part(isInner ? 'medial-wedge' : 'lateral-wedge', between(inner, edge)),

@@ -27,7 +27,7 @@ const FILL: Record<DrawnPart['kind'], string | null> = {
 
 export function Shoe({ drawing, numbers }: { drawing: Drawing; numbers: readonly NumberedPlace[] }) {
   return (
-    <Svg viewBox={drawing.viewBox.join(' ')} style={{ height: 104 }}>
+    <Svg viewBox={drawing.viewBox.join(' ')} style={{ height: 88 }}>
       {drawing.parts.map((part) => (
         <Path
           key={part.id}
@@ -130,7 +130,7 @@ export function Among({ among, words }: { among: AmongKinds; words: SheetWords }
   );
   const isFar = pair[0] > 110;
   return (
-    <Svg viewBox={AMONG.viewBox} style={{ width: 150, height: 76, marginTop: 3 }}>
+    <Svg viewBox={AMONG.viewBox} style={{ width: 118, height: 60, marginTop: 8 }}>
       <Rect
         x={left}
         y={top}

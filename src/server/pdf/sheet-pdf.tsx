@@ -10,21 +10,28 @@ import { tagPdf } from './tag-pdf';
 import type { TextRole } from './tagged-content';
 
 const styles = StyleSheet.create({
-  page: { padding: 26, fontFamily: TEXT_FAMILY, fontSize: 9, lineHeight: 1.3, color: INK },
+  page: { padding: 24, fontFamily: TEXT_FAMILY, fontSize: 9, lineHeight: 1.25, color: INK },
   title: { fontFamily: DISPLAY_FAMILY, fontWeight: 600, fontSize: 19, lineHeight: 1.2 },
-  head: { fontFamily: DISPLAY_FAMILY, fontWeight: 600, fontSize: 11.5, marginTop: 7, marginBottom: 2 },
+  head: {
+    fontFamily: DISPLAY_FAMILY,
+    fontWeight: 600,
+    fontSize: 11.5,
+    lineHeight: 1.2,
+    marginTop: 5,
+    marginBottom: 1.5,
+  },
   flush: { marginTop: 0 },
   strong: { fontWeight: 600 },
   faint: { color: '#5d5343' },
   column: { flex: 1 },
-  warn: { border: '1.2pt solid #8c1f13', padding: 6, marginTop: 8 },
-  caution: { fontSize: 7, color: '#5d5343', marginTop: 8 },
+  warn: { border: '1.2pt solid #8c1f13', padding: 5, marginTop: 6 },
+  caution: { fontSize: 7, color: '#5d5343', marginTop: 5 },
 });
 
 /** Which way a page runs: text and columns both. */
 const runOf = ({ direction }: PatientSheet) =>
   direction === 'rtl'
-    ? ({ text: { textAlign: 'right' }, row: { flexDirection: 'row-reverse' } } as const)
+    ? ({ text: { direction: 'rtl', textAlign: 'right' }, row: { flexDirection: 'row-reverse' } } as const)
     : ({ text: {}, row: { flexDirection: 'row' } } as const);
 
 interface Props {
@@ -157,7 +164,7 @@ function sayingMissing(sheet: PatientSheet): { sheet: PatientSheet; missing: str
 /** Sizes of type, largest first: the largest with which all stands on one page is taken. */
 const SIZES_PT: readonly number[] = [10, 9.5, 9, 8.5, 8, 7.5];
 /** Letters that a page of ten points holds, and by how many more the type goes down half a point. Measured on this page. */
-const HOLDS = { letters: 1750, more: 230 };
+const HOLDS = { letters: 2050, more: 130 };
 /** The size to try first: what is plainly too large is not tried. */
 function likelySize(sheet: PatientSheet): number {
   const letters = linesOf(sheet).reduce((sum, line) => sum + line.length, 0);
@@ -186,6 +193,7 @@ function rendered(sheet: PatientSheet, missing: readonly string[], fontSize: num
   const { words, points, values, changes, again } = sheet;
   const { row, text } = runOf(sheet);
   const columns = { ...row, gap: 22 };
+  const half = Math.ceil(sheet.stopAndCall.length / 2);
   const numbered = points.flatMap(({ feature }) => (feature === null ? [] : [feature]));
   return renderToBuffer(
     <Document title={words.title} author={sheet.clinic} language={sheet.language}>
@@ -194,7 +202,7 @@ function rendered(sheet: PatientSheet, missing: readonly string[], fontSize: num
         <Text style={{ ...styles.title, ...text }}>{words.title}</Text>
         <Text style={text}>{words.size}</Text>
         <View style={columns}>
-          <View style={{ flex: 1.2 }}>
+          <View style={{ flex: 1.1 }}>
             <Shoe drawing={sideProfile(values)} numbers={callouts(numbered, values)} />
           </View>
           <View style={styles.column}>
@@ -202,6 +210,7 @@ function rendered(sheet: PatientSheet, missing: readonly string[], fontSize: num
             {points.length === 0 && <Text style={text}>{words.nothingSpecial}</Text>}
             <List items={points.map((point) => point.text)} sheet={sheet} numbered />
           </View>
+          {sheet.among && <Among among={sheet.among} words={words} />}
         </View>
         <View style={columns}>
           <View style={styles.column}>
@@ -217,26 +226,25 @@ function rendered(sheet: PatientSheet, missing: readonly string[], fontSize: num
               />
             </View>
             <Text style={{ ...styles.faint, ...text }}>{words.ruler}</Text>
-            {sheet.among && <Among among={sheet.among} words={words} />}
-          </View>
-          <View style={styles.column}>
-            <BreakIn sheet={sheet} />
-          </View>
-        </View>
-        <Lacing sheet={sheet} />
-        <View style={columns}>
-          <View style={styles.column}>
             <Part title={words.socks} items={sheet.skin} sheet={sheet} />
-          </View>
-          <View style={styles.column}>
-            <Part title={words.dates} items={[...sheet.dates, ...(again ? [again] : [])]} sheet={sheet} />
             <Part title={words.care} items={sheet.care} sheet={sheet} />
             {changes.length > 0 && <Part title={words.changes} items={changes} sheet={sheet} />}
           </View>
+          <View style={styles.column}>
+            <BreakIn sheet={sheet} />
+            <Part title={words.dates} items={[...sheet.dates, ...(again ? [again] : [])]} sheet={sheet} />
+          </View>
         </View>
+        <Lacing sheet={sheet} />
         <View style={styles.warn} wrap={false}>
           <Text style={{ ...styles.head, ...styles.flush, ...text }}>{words.stop}</Text>
-          <List items={sheet.stopAndCall} sheet={sheet} />
+          <View style={columns}>
+            {[sheet.stopAndCall.slice(0, half), sheet.stopAndCall.slice(half)].map((items) => (
+              <View key={items.join()} style={styles.column}>
+                <List items={items} sheet={sheet} />
+              </View>
+            ))}
+          </View>
           {words.call !== '' && <Text style={{ ...styles.strong, ...text }}>{words.call}</Text>}
         </View>
         {missing.length > 0 && (

@@ -22,7 +22,13 @@ export function LacingDiagram({ side, eyelets, lacing, words, summary, className
   const drawing = lacingDrawing(side, eyelets, lacing);
   const { width, height } = drawing;
   return (
-    <svg viewBox={`0 0 ${width} ${height}`} role="img" aria-label={summary} className={className}>
+    <svg
+      viewBox={`0 0 ${width} ${height}`}
+      direction="ltr"
+      role="img"
+      aria-label={summary}
+      className={className}
+    >
       <path d={drawing.tongue} fill="var(--draw-upper)" stroke="var(--draw-line)" strokeWidth={1} />
       {drawing.laces.map(({ from, to, end, d, tension }) => (
         <g key={`${from.side} ${from.row} ${to.side} ${to.row}`} fill="none" strokeLinecap="round">

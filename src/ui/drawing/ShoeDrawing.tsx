@@ -26,6 +26,7 @@ export function ShoeDrawing({
   const [x, y, width, height] = drawing.viewBox;
   return (
     <svg
+      direction="ltr"
       className={`shoe ${className}`}
       viewBox={`${x} ${mirrored ? -(y + height) : y} ${width} ${height}`}
       role="img"

@@ -7,7 +7,7 @@ export function WeekStrip({ weeks, lines }: { weeks: readonly StripWeek[]; lines
     <>
       <ol className="grid gap-1">
         {weeks.map((week) => (
-          <li key={week.from} className="grid grid-cols-[11rem_8rem_minmax(0,1fr)] gap-3 items-baseline">
+          <li key={week.from} className="grid grid-cols-[13rem_8rem_minmax(0,1fr)] gap-3 items-baseline">
             <span>
               {week.label} <span className="text-faint text-sm">{week.fromInWords}</span>
             </span>

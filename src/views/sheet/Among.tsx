@@ -10,7 +10,13 @@ export function Among({ among, words }: { among: AmongKinds; words: SheetWords }
   const isFar = pair[0] > 110;
   return (
     <figure className="break-inside-avoid">
-      <svg viewBox={AMONG.viewBox} className="w-56 max-w-full" role="img" aria-label={words.among}>
+      <svg
+        viewBox={AMONG.viewBox}
+        direction="ltr"
+        className="w-56 max-w-full"
+        role="img"
+        aria-label={words.among}
+      >
         <rect x={left} y={top} width={right - left} height={bottom - top} fill="none" stroke="var(--rule)" />
         {others.map(([x, y]) => (
           <circle key={`${x} ${y}`} cx={x} cy={y} r={2.4} fill="var(--faint)" />

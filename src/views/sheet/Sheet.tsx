@@ -24,18 +24,18 @@ export function Sheet({ sheet }: Props) {
       <p>{words.size}</p>
       <Points sheet={sheet} />
       <div className={COLUMNS}>
-        <Fit sheet={sheet} />
-        <BreakIn sheet={sheet} />
-      </div>
-      <Lacing sheet={sheet} />
-      <div className={COLUMNS}>
-        <Part title={words.socks} lines={sheet.skin} />
         <div className="grid gap-3 content-start">
-          <Part title={words.dates} lines={[...sheet.dates, ...(again ? [again] : [])]} />
+          <Fit sheet={sheet} />
+          <Part title={words.socks} lines={sheet.skin} />
           <Part title={words.care} lines={sheet.care} />
           {changes.length > 0 && <Part title={words.changes} lines={changes} />}
         </div>
+        <div className="grid gap-3 content-start">
+          <BreakIn sheet={sheet} />
+          <Part title={words.dates} lines={[...sheet.dates, ...(again ? [again] : [])]} />
+        </div>
       </div>
+      <Lacing sheet={sheet} />
       <section className="border-2 border-warn p-3 mt-4 break-inside-avoid">
         <h2>{words.stop}</h2>
         <ul className="list-disc ps-5 sm:columns-2 print:columns-2">
