@@ -86,7 +86,7 @@ function intoSteps(findings: Findings, day: string): VisitContents {
 }
 
 const CLINIC = 'Harbour Clinic, Skarholm';
-const PHONE = '055 010100';
+export const PHONE = '055 010100';
 
 /** A persona's visits: the engine prescribes, the catalogue serves, the patient wears. */
 export function demoHistory(

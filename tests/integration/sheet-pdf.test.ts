@@ -134,9 +134,7 @@ describe('the sheet as PDF, read back by poppler', () => {
       'H2 Stop wearing it and call us, or urgent care, if',
     ]);
     // A sentence over several lines is one paragraph.
-    expect(tags.map(({ text }) => text)).toContain(
-      'Stand up. Your longest toe should have 10 to 15 mm of room in front.',
-    );
+    expect(tags.filter(({ text }) => /^Stand up\. .* of room in front\.$/.test(text))).toHaveLength(1);
   });
 
   it('runs from the right in a language that does, one page, with the parts in their order', async () => {

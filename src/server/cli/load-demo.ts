@@ -8,6 +8,7 @@ import { stepsHeld } from '@/core/visit/held';
 import { learnCatalogue } from '@/core/wear/learned/observation';
 import { DEMO_PASSWORD, DEMO_STAFF, type DemoClinic, type DemoPatient, demoClinic } from '@/demo/clinic';
 import type { DemoOrder } from '@/demo/fitting';
+import { PHONE } from '@/demo/history';
 import { kyselyOn } from '../database/connection';
 import type { Database } from '../database/schema';
 import type { Tenant } from '../database/tenant';
@@ -36,7 +37,7 @@ export async function loadDemo(ownerUrl: string, now: Date): Promise<boolean> {
       const demo = demoClinic(day);
       await tx
         .insertInto('clinic')
-        .values({ clinic_id: clinicId, name: demo.name, place: demo.place })
+        .values({ clinic_id: clinicId, name: demo.name, place: demo.place, phone: PHONE })
         .execute();
       const [lead, practitioner] = await addStaff(tx, clinicId, DEMO_STAFF, DEMO_PASSWORD);
       await addHouseRules(tx, clinicId, lead!, demo.houseRules);
