@@ -1,6 +1,5 @@
 import { RUBBED_PLACES, type RubbedPlace } from '../../body-map/rubbed-places';
 import { FINDINGS } from '../../findings/findings';
-import type { Cause } from '../../hot-spot/causes';
 import { keysOf } from '../../tables/keys-of';
 import { OURS } from '../ours';
 import { above, all, has, is, type RuleText, topic, type Wish } from '../rule';
@@ -117,6 +116,8 @@ const rules = keysOf(PLACES).flatMap((place): RuleText[] => {
     },
   ];
 });
+
+type Cause = keyof typeof FINDINGS.rubCause.options;
 
 /** What a cause asks of the next pair once it was found; causes that no shoe mends ask nothing. */
 const BY_CAUSE = {

@@ -8,7 +8,9 @@ import { audit, type Tenant } from '../../database/tenant';
 import { notFound } from '../../http/problem';
 import { today } from '../clock';
 import { readBreakIn } from '../pairs/break-in';
+import { pairsInUse } from '../pairs/in-use';
 import { houseTexts } from '../people/texts';
+import { handOverOf } from '../visits/sheets';
 import { readToday } from './today';
 
 /** How far the clinic's calendar looks ahead. */
@@ -20,18 +22,7 @@ export async function datesOfPair(
   visitId: string,
   specification: string | null,
 ): Promise<string> {
-  const query = tenant.tx
-    .selectFrom('hand_over')
-    .innerJoin('pair', (join) =>
-      join.onRef('pair.id', '=', 'hand_over.pair_id').onRef('pair.clinic_id', '=', 'hand_over.clinic_id'),
-    )
-    .select(['sheet', 'hand_over.patient_id', 'pair_id', 'pair.return_by'])
-    .where('visit_id', '=', visitId)
-    .orderBy('handed_over_at');
-  const row = await (specification === null
-    ? query
-    : query.where('specification_id', '=', specification)
-  ).executeTakeFirst();
+  const row = await handOverOf(tenant, visitId, specification);
   if (!row) throw notFound('This sheet');
   await audit(tenant, 'read', 'dates of a pair as calendar', row.patient_id);
   const { sheet } = row;
@@ -69,13 +60,9 @@ const WHAT: Readonly<Record<ClinicContact, string>> = {
 export async function clinicCalendar(tenant: Tenant, origin: string): Promise<string> {
   const now = today();
   const until = addDays(now, AHEAD_DAYS);
-  const rows = await tenant.tx
-    .selectFrom('pair')
+  const rows = await pairsInUse(tenant)
     .innerJoin('patient', (join) =>
       join.onRef('patient.id', '=', 'pair.patient_id').onRef('patient.clinic_id', '=', 'pair.clinic_id'),
-    )
-    .innerJoin('shoe_model', (join) =>
-      join.onRef('shoe_model.id', '=', 'pair.model_id').onRef('shoe_model.clinic_id', '=', 'pair.clinic_id'),
     )
     .leftJoin('hand_over', (join) =>
       join.onRef('hand_over.pair_id', '=', 'pair.id').onRef('hand_over.clinic_id', '=', 'pair.clinic_id'),
@@ -88,11 +75,7 @@ export async function clinicCalendar(tenant: Tenant, origin: string): Promise<st
       'hand_over.review_on',
       'patient.given_name',
       'patient.family_name',
-      'maker',
-      'name',
-      'shoe_model.version',
     ])
-    .where('pair.ended_on', 'is', null)
     .where('patient.archived_at', 'is', null)
     .where((is) =>
       is.or([

@@ -7,6 +7,7 @@ import type { OrderState } from '@/core/orders/order';
 import type { Tenant } from '../../database/tenant';
 import { today } from '../clock';
 import { listOrders } from '../orders/order-records';
+import { pairsInUse } from '../pairs/in-use';
 import { contactConsents } from './consents';
 
 /** Most urgent first: somebody is in the room, then what is late, then what comes. */
@@ -84,22 +85,8 @@ export async function readToday(tenant: Tenant, site: string | null = null): Pro
       visit.id,
     );
 
-  const due = await tx
-    .selectFrom('pair')
-    .innerJoin('shoe_model', (join) =>
-      join.onRef('shoe_model.id', '=', 'pair.model_id').onRef('shoe_model.clinic_id', '=', 'pair.clinic_id'),
-    )
-    .select([
-      'patient_id',
-      'maker',
-      'name',
-      'shoe_model.version',
-      'start_next_on',
-      'window_from',
-      'window_middle',
-      'window_to',
-    ])
-    .where('ended_on', 'is', null)
+  const due = await pairsInUse(tenant)
+    .select(['start_next_on', 'window_from', 'window_middle', 'window_to'])
     .where('start_next_on', '<=', now)
     .orderBy('start_next_on')
     .execute();
@@ -112,13 +99,8 @@ export async function readToday(tenant: Tenant, site: string | null = null): Pro
     else add('bring-in-next', pair.patient_id, title, from);
   }
 
-  const sore = await tx
-    .selectFrom('pair')
-    .innerJoin('shoe_model', (join) =>
-      join.onRef('shoe_model.id', '=', 'pair.model_id').onRef('shoe_model.clinic_id', '=', 'pair.clinic_id'),
-    )
-    .select(['patient_id', 'maker', 'name', 'shoe_model.version', 'break_in_state', 'started_on'])
-    .where('ended_on', 'is', null)
+  const sore = await pairsInUse(tenant)
+    .select(['break_in_state', 'started_on'])
     .where('break_in_state', 'in', ['refit', 'stop'])
     .execute();
   for (const pair of sore)
@@ -129,13 +111,8 @@ export async function readToday(tenant: Tenant, site: string | null = null): Pro
       pair.started_on,
     );
 
-  const mayGoBack = await tx
-    .selectFrom('pair')
-    .innerJoin('shoe_model', (join) =>
-      join.onRef('shoe_model.id', '=', 'pair.model_id').onRef('shoe_model.clinic_id', '=', 'pair.clinic_id'),
-    )
-    .select(['patient_id', 'maker', 'name', 'shoe_model.version', 'return_by'])
-    .where('ended_on', 'is', null)
+  const mayGoBack = await pairsInUse(tenant)
+    .select(['return_by'])
     .where('return_by', '>=', now)
     .where('return_by', '<=', addDays(now, RETURN_AHEAD_DAYS))
     .execute();

@@ -10,20 +10,7 @@ import { readBreakIn } from '../pairs/break-in';
 import { listConsents } from '../patients/consents';
 import { houseTexts, languagesOffered } from '../people/texts';
 import { type Rationale, readRationale } from './rationales';
-
-async function handedOver({ tx }: Tenant, visitId: string, specification: string | null) {
-  const query = tx
-    .selectFrom('hand_over')
-    .innerJoin('pair', (join) =>
-      join.onRef('pair.id', '=', 'hand_over.pair_id').onRef('pair.clinic_id', '=', 'hand_over.clinic_id'),
-    )
-    .select(['hand_over.sheet', 'hand_over.patient_id', 'hand_over.pair_id', 'pair.modifications'])
-    .where('hand_over.visit_id', '=', visitId)
-    .orderBy('handed_over_at');
-  return specification === null
-    ? query.executeTakeFirst()
-    : query.where('specification_id', '=', specification).executeTakeFirst();
-}
+import { handOverOf } from './sheets';
 
 /** The letter to an employer, in the language of the sheet or another; and which others there are. */
 export async function readEmployerLetter(
@@ -32,7 +19,7 @@ export async function readEmployerLetter(
   specification: string | null,
   asked: string | null,
 ): Promise<{ letter: EmployerLetter; languages: { language: string; name: string }[] }> {
-  const row = await handedOver(tenant, visitId, specification);
+  const row = await handOverOf(tenant, visitId, specification);
   if (!row) throw notFound('This sheet');
   const languages = await languagesOffered(tenant);
   const language = languages.find((offered) => offered.language === asked)?.language ?? row.sheet.language;
@@ -61,7 +48,7 @@ export async function readReferrerLetter(
   specification: string | null,
 ): Promise<Referral> {
   const rationale = await readRationale(tenant, visitId, null);
-  const row = await handedOver(tenant, visitId, specification);
+  const row = await handOverOf(tenant, visitId, specification);
   const { visit, board, picture } = rationale;
   await audit(tenant, 'read', 'letter to the referrer', visit.patient.id);
   return {

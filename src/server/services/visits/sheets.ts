@@ -1,12 +1,27 @@
 import type { PatientSheet } from '@/core/aftercare/patient-sheet';
-import { type Actor, asTenant, audit } from '../../database/tenant';
+import { type Actor, asTenant, audit, type Tenant } from '../../database/tenant';
 import { isId } from '../../http/problem';
 
 /**
- * The patient's sheet of a visit as it was handed over, or null; the reading is audited.
+ * What a visit handed over, with the pair; undefined where nothing was.
  *
  * @param specification of which pair, where the visit handed over several; else the first
  */
+export function handOverOf({ tx }: Tenant, visitId: string, specification: string | null) {
+  const handed = tx
+    .selectFrom('hand_over')
+    .innerJoin('pair', (join) =>
+      join.onRef('pair.id', '=', 'hand_over.pair_id').onRef('pair.clinic_id', '=', 'hand_over.clinic_id'),
+    )
+    .select(['sheet', 'hand_over.patient_id', 'pair_id', 'pair.return_by', 'pair.modifications'])
+    .where('visit_id', '=', visitId)
+    .orderBy('handed_over_at');
+  return (
+    specification === null ? handed : handed.where('specification_id', '=', specification)
+  ).executeTakeFirst();
+}
+
+/** The patient's sheet of a visit as it was handed over, or null; the reading is audited. */
 export async function readSheet(
   actor: Actor,
   visitId: string,
@@ -14,15 +29,7 @@ export async function readSheet(
 ): Promise<PatientSheet | null> {
   if (!isId(visitId) || (specification !== null && !isId(specification))) return null;
   return asTenant(actor, async (tenant) => {
-    const handed = tenant.tx
-      .selectFrom('hand_over')
-      .select(['sheet', 'patient_id'])
-      .where('visit_id', '=', visitId)
-      .orderBy('handed_over_at');
-    const row = await (specification === null
-      ? handed
-      : handed.where('specification_id', '=', specification)
-    ).executeTakeFirst();
+    const row = await handOverOf(tenant, visitId, specification);
     if (!row) return null;
     await audit(tenant, 'read', 'patient sheet', row.patient_id);
     return row.sheet;
