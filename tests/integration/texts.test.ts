@@ -84,6 +84,15 @@ describe('a language that a clinic adds', () => {
     expect((await asTenant(me, (tenant) => readTexts(tenant, 'he'))).direction).toBe('rtl');
   });
 
+  it('that lost a sentence writes no page half in another: the page is English', async () => {
+    const patientId = await somebodyCalled(me, 'Loses', '1980-01-01');
+    await asTenant(me, (tenant) => changePatient(tenant, patientId, { language: 'he' }));
+    await change('he', { caution: '' });
+    const { sheet } = await handedOver(me, { patientId });
+    expect(sheet.language).toBe('en');
+    expect(sheet.care).toContain(standardOf('en', 'care.wet'));
+  });
+
   it('has to be a language', async () => {
     expect((await refusal(change('english please', {}))).extra.errors?.[0]?.message).toContain('Write a tag');
   });

@@ -9,7 +9,7 @@ import { notFound } from '../../http/problem';
 import { today } from '../clock';
 import { readBreakIn } from '../pairs/break-in';
 import { pairsInUse } from '../pairs/in-use';
-import { houseTexts } from '../people/texts';
+import { wordsFor } from '../people/texts';
 import { handOverOf } from '../visits/sheets';
 import { readToday } from './today';
 
@@ -26,7 +26,8 @@ export async function datesOfPair(
   if (!row) throw notFound('This sheet');
   await audit(tenant, 'read', 'dates of a pair as calendar', row.patient_id);
   const { sheet } = row;
-  const { say } = speechIn(sheet.language, await houseTexts(tenant, sheet.language));
+  const { language, house } = await wordsFor(tenant, sheet.language);
+  const { say } = speechIn(language, house);
   const contacts = contactsOfPair({
     ...sheet,
     returnBy: row.return_by,
@@ -34,7 +35,7 @@ export async function datesOfPair(
   });
   return calendarFile(
     say('date.calendar', { shoe: sheet.shoe }),
-    sheet.language,
+    language,
     contacts.map(({ kind, on }) => ({
       id: `${row.pair_id}-${kind}@sovet`,
       on,

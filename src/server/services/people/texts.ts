@@ -18,6 +18,20 @@ export async function houseTexts({ tx }: Tenant, language: string): Promise<Mess
   return Object.fromEntries(rows.map(({ key, text }) => [key, text]));
 }
 
+/**
+ * In which language and words something is written for somebody: theirs where every sentence of it is there, else English. A page is
+ * never half one and half the other.
+ */
+export async function wordsFor(
+  tenant: Tenant,
+  wanted: string,
+): Promise<{ language: string; house: MessageFile }> {
+  const house = await houseTexts(tenant, wanted);
+  return lacking(wanted, house).length === 0
+    ? { language: wanted, house }
+    : { language: 'en', house: await houseTexts(tenant, 'en') };
+}
+
 /** Every language that sheets can be written in, or that the clinic has begun to add. */
 export async function listLanguages({ tx }: Tenant): Promise<ClinicLanguage[]> {
   const rows = await tx.selectFrom('house_text').select(['language', 'key', 'text']).execute();

@@ -8,7 +8,7 @@ import { audit, type Tenant } from '../../database/tenant';
 import { notFound } from '../../http/problem';
 import { readBreakIn } from '../pairs/break-in';
 import { listConsents } from '../patients/consents';
-import { houseTexts, languagesOffered } from '../people/texts';
+import { languagesOffered, wordsFor } from '../people/texts';
 import { type Rationale, readRationale } from './rationales';
 import { handOverOf } from './sheets';
 
@@ -22,9 +22,12 @@ export async function readEmployerLetter(
   const row = await handOverOf(tenant, visitId, specification);
   if (!row) throw notFound('This sheet');
   const languages = await languagesOffered(tenant);
-  const language = languages.find((offered) => offered.language === asked)?.language ?? row.sheet.language;
+  const { language, house } = await wordsFor(
+    tenant,
+    languages.find((offered) => offered.language === asked)?.language ?? row.sheet.language,
+  );
   const input = await readBreakIn(tenant, row.pair_id);
-  const speech = speechIn(language, await houseTexts(tenant, language));
+  const speech = speechIn(language, house);
   await audit(tenant, 'read', 'letter to the employer', row.patient_id);
   return {
     letter: employerLetter(row.sheet, input && planBreakIn(input).doneOn, speech),

@@ -24,7 +24,7 @@ import { batchSpreadOf } from '../pairs/repeat';
 import type { patientRow } from '../patients/patient-row';
 import { readClinic } from '../people/clinic';
 import { placeOfWork } from '../people/sites';
-import { houseTexts } from '../people/texts';
+import { wordsFor } from '../people/texts';
 import { listModels } from '../shoes/models';
 import { sizesTried } from './issue';
 import { stepsOf } from './visit-steps';
@@ -121,8 +121,7 @@ export async function startPair(
     .execute();
   const contents = contentsOf(await stepsOf(tenant, start.visitId));
   const sheet = patientSheet({
-    language: patient.language,
-    house: await houseTexts(tenant, patient.language),
+    ...(await wordsFor(tenant, patient.language)),
     patient: `${patient.given_name} ${patient.family_name}`,
     clinic: await placeOfWork(tenant, clinic),
     phone: clinic.phone,
