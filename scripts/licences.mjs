@@ -16,6 +16,7 @@ const ACCEPTED = new Set([
   'BlueOak-1.0.0',
   'CC0-1.0',
   '(MIT OR CC0-1.0)',
+  '(MIT AND Zlib)',
   'Python-2.0',
   // Fonts, shipped as they are.
   'OFL-1.1',

@@ -8,6 +8,7 @@ import { breakInPreviewSchema } from './answers/break-in';
 import { calculations } from './calculations';
 import { addedSchema, byId, INT4_MAX } from './common';
 import { devices } from './devices';
+import { insights } from './insights';
 import { knowledge } from './knowledge';
 import { operation } from './operation';
 import { pairs } from './pairs';
@@ -26,6 +27,7 @@ export const api = {
   ...patients,
   ...access,
   ...pairs,
+  ...insights,
   today: operation(ROUTES.today, {
     id: 'today',
     answer: z.array(todayItemSchema),

@@ -1,9 +1,11 @@
 import { z } from 'zod';
 import { goOnSchema, outingAnswerSchema } from '@/core/break-in/schema';
 import { isoDay } from '@/core/calendar/iso-day';
+import { outcomeSchema } from '@/core/outcomes/schema';
 import { photographSchema } from '@/core/photograph/photograph-schema';
 import { oldPairSchema } from '@/core/visit/worn-pairs-schema';
 import { inspectionContentSchema } from '@/core/wear/worn-schema';
+import { outcomeRecordSchema } from './answers/outcomes';
 import { modelLifeSchema, repeatSchema, timeLineSchema, weekRecordSchema, weekSchema } from './answers/pairs';
 import { pairPageSchema, photographRecordSchema } from './answers/records';
 import { daySchema } from './answers/shared';
@@ -48,6 +50,16 @@ export const pairs = {
     summary: 'Keep what an inspection of a pair saw; its window follows',
     params: byId,
     body: inspectionSchema,
+    status: 201,
+  }),
+  keepOutcome: operation(ROUTES.keepOutcome, {
+    id: 'keepOutcome',
+    answer: outcomeRecordSchema,
+    tag: 'records',
+    summary:
+      'Keep what became of a pair on one day: comfort, pain, own activities, skin, falls, totals of questionnaires',
+    params: byId,
+    body: outcomeSchema,
     status: 201,
   }),
   answerOuting: operation(ROUTES.answerOuting, {

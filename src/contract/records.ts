@@ -31,6 +31,7 @@ import type { LifeSchool } from '@/core/wear/life-schools';
 import type { RetiredBecause } from '@/core/wear/retired';
 import type { SchoolLife } from '@/core/wear/schools-beside';
 import type { InspectionContent } from '@/core/wear/worn-schema';
+import type { OutcomeRecord } from './answers/outcomes';
 import type { ConsentRecord } from './patients-schema';
 import type { Area, AuditAction, TokenAccess } from './people-schema';
 import type { Role } from './routes';
@@ -229,6 +230,7 @@ export interface PairPage {
   photographs: PhotographRecord[];
   /** What its break-in is made of, with the answers of its outings; null where none was planned. */
   breakIn: BreakInInput | null;
+  outcomes: OutcomeRecord;
 }
 
 export interface VisitSummary {
@@ -315,6 +317,8 @@ export type TodayKind =
   | 'stop-wearing'
   | 'refit-due'
   | 'return-ends'
+  | 'outcome-alarm'
+  | 'outcomes-due'
   | 'pair-in-window'
   | 'bring-in-next';
 

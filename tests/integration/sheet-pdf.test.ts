@@ -42,9 +42,9 @@ async function read(findings: Findings, over: Partial<SheetInput> = {}) {
 
 /** Every sentence as one word of a language that is written from the right, with its blanks. */
 const PSEUDO = Object.fromEntries(
-  Object.entries(english).map(([key, text]) => [
+  Object.entries(english).map(([key, text], at) => [
     key,
-    ['שלום', ...(text.match(/\{\{\w+\}\}/g) ?? []), '.'].join(' '),
+    ['שלום', at, ...(text.match(/\{\{\w+\}\}/g) ?? []), '.'].join(' '),
   ]),
 );
 

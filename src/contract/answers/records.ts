@@ -40,6 +40,7 @@ import type {
   VisitSummary,
 } from '../records';
 import type { Role } from '../routes';
+import { outcomeRecordSchema } from './outcomes';
 import {
   activitySchema,
   daySchema,
@@ -221,6 +222,7 @@ export const pairPageSchema: z.ZodType<PairPage> = z.object({
   forerunners: z.array(pairRecordSchema),
   photographs: z.array(photographRecordSchema),
   breakIn: breakInInputSchema.nullable(),
+  outcomes: outcomeRecordSchema,
 });
 
 export const visitSummarySchema: z.ZodType<VisitSummary> = z.object({
@@ -263,6 +265,8 @@ export const todayKindSchema: z.ZodType<TodayKind> = z.enum([
   'stop-wearing',
   'refit-due',
   'return-ends',
+  'outcome-alarm',
+  'outcomes-due',
   'pair-in-window',
 ]);
 

@@ -1,5 +1,10 @@
-/** Smallest real change in overall comfort, 0–100. Mills 2010, Med Sci Sports Exerc, from memory, check (68 %). */
+/** Smallest real change in overall comfort within one session, 0–100. Mills 2010, Med Sci Sports Exerc, from memory, check (68 %). */
 export const COMFORT_REAL_CHANGE = 10;
+/** Smallest real change of the patient's own activities, 0–10: their mean, and one alone. Stratford 1995, Physiother Can, from memory. */
+export const ACTIVITIES_REAL_CHANGE = 2;
+export const ACTIVITY_REAL_CHANGE = 3;
+/** Pain, 0–10: so many points, or so large a share of what it was. Farrar 2001, Pain, from memory. */
+export const PAIN_REAL_CHANGE = { points: 2, share: 0.3 } as const;
 
 export type ChangeReading = 'better' | 'no real change' | 'worse';
 
@@ -9,9 +14,15 @@ export function readChange(baseline: number, now: number, real = COMFORT_REAL_CH
   return baseline - now >= real ? 'worse' : 'no real change';
 }
 
-/** A fall in pain counts when it reaches 2 points or 30 %. Farrar 2001, Pain, from memory. */
+/** How far pain has to fall to be less, from what it was: the smaller of points and share. */
+export const painFall = (baseline: number): number =>
+  Math.min(
+    PAIN_REAL_CHANGE.points,
+    baseline > 0 ? baseline * PAIN_REAL_CHANGE.share : PAIN_REAL_CHANGE.points,
+  );
+
+/** A fall in pain counts when it reaches 2 points or 30 %; a rise when it reaches 2 points. */
 export function readPainChange(baseline: number, now: number): ChangeReading {
-  const real = (from: number, to: number) => from - to >= 2 || (from > 0 && (from - to) / from >= 0.3 - 1e-9);
-  if (real(baseline, now)) return 'better';
-  return now - baseline >= 2 ? 'worse' : 'no real change';
+  if (baseline - now >= painFall(baseline) - 1e-9) return 'better';
+  return now - baseline >= PAIN_REAL_CHANGE.points ? 'worse' : 'no real change';
 }

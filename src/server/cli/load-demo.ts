@@ -1,7 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { hashPassword } from 'better-auth/crypto';
 import { type Kysely, sql, type Transaction } from 'kysely';
-import { addDays } from '@/core/calendar/days';
+import { addDays, dayOf } from '@/core/calendar/days';
+import { categoryOfPerson } from '@/core/examination/at-risk-category';
+import { clinicalPicture } from '@/core/examination/clinical-picture';
 import { knowledgeOf, NO_HOUSE_RULES } from '@/core/knowledge/house-rules';
 import { RETURN_DAYS } from '@/core/orders/order';
 import { stepsHeld } from '@/core/visit/held';
@@ -9,6 +11,7 @@ import { learnCatalogue } from '@/core/wear/learned/observation';
 import { DEMO_PASSWORD, DEMO_STAFF, type DemoClinic, type DemoPatient, demoClinic } from '@/demo/clinic';
 import type { DemoOrder } from '@/demo/fitting';
 import { PHONE } from '@/demo/history';
+import { outcomesOf } from '@/demo/outcomes';
 import { kyselyOn } from '../database/connection';
 import type { Database } from '../database/schema';
 import type { Tenant } from '../database/tenant';
@@ -17,6 +20,7 @@ import { refreshForecasts } from '../services/pairs/forecasts';
 import { keepLearned, toLearn } from '../services/pairs/learned-lives';
 import { addContacts } from './load-demo-contacts';
 import { addInspections } from './load-demo-inspections';
+import { addOutcomes } from './load-demo-outcomes';
 
 /** Loads the demo clinic unless some clinic exists; two processes at once load it once. */
 export async function loadDemo(ownerUrl: string, now: Date): Promise<boolean> {
@@ -263,6 +267,17 @@ async function addPatient(
         })),
       )
       .execute();
+    await addOutcomes(
+      tx,
+      {
+        clinic_id,
+        id: pair_id,
+        startedOn: visit.day,
+        category: categoryOfPerson(clinicalPicture(handOver.findings)),
+      },
+      outcomesOf(persona, visit.day, handOver.endedOn ?? dayOf(new Date()), handOver.log),
+      by,
+    );
   }
 }
 

@@ -17,6 +17,7 @@ import type { Rule } from '@/core/knowledge/rule';
 import type { SchoolChoice } from '@/core/knowledge/schools';
 import type { Modification } from '@/core/modification/modification';
 import type { OrderEvent, OrderState } from '@/core/orders/order';
+import type { Measures } from '@/core/outcomes/schema';
 import type { PhotographKind, PictureScale, TiltLines } from '@/core/photograph/photograph-schema';
 import type { Specification } from '@/core/prescribe/engine/specification';
 import type { Activity } from '@/core/purpose/serves';
@@ -333,6 +334,7 @@ export interface Database {
     window_to: string | null;
     break_in: JSONColumnType<BreakInInput> | null;
     return_by: Generated<string | null>;
+    outcomes_due_on: Generated<string | null>;
     break_in_state: BreakInState | null;
     modifications: JSONColumnType<readonly Modification[], string | undefined, string>;
   };
@@ -346,6 +348,16 @@ export interface Database {
     marks: Generated<boolean>;
     note: Generated<string>;
     seen: Generated<boolean>;
+    made_by: string;
+    made_at: Generated<Date>;
+  };
+  outcome: {
+    clinic_id: string;
+    id: Generated<string>;
+    pair_id: string;
+    taken_on: string;
+    measures: JSONColumnType<Measures, string, string>;
+    alarm: Generated<boolean>;
     made_by: string;
     made_at: Generated<Date>;
   };

@@ -16,6 +16,7 @@ import { WindowBar } from './WindowBar';
 
 const Inspect = lazy(() => import('./Inspect').then((part) => ({ default: part.Inspect })));
 const BreakIn = lazy(() => import('./BreakIn').then((part) => ({ default: part.BreakIn })));
+const Outcomes = lazy(() => import('./Outcomes').then((part) => ({ default: part.Outcomes })));
 const Photographs = lazy(() =>
   import('../photographs/Photographs').then((part) => ({ default: part.Photographs })),
 );
@@ -62,6 +63,11 @@ export function PairPage({
                 },
               ]
             : []),
+          {
+            id: 'outcomes',
+            title: 'Outcomes',
+            content: <Outcomes pairId={pair.id} given={record.outcomes} today={today} readOnly={!inUse} />,
+          },
           {
             id: 'soles',
             title: 'Soles over time',

@@ -16,6 +16,7 @@ import { laterVersions, MODEL_COLUMNS, modelOf } from '../shoes/models';
 import { readBreakIn } from './break-in';
 import { conditionsOf, racingOf } from './conditions';
 import { refreshForecasts } from './forecasts';
+import { readOutcomes } from './outcomes';
 import { photographsOf } from './photographs';
 import { signStrengthsOf } from './sign-strengths';
 
@@ -148,6 +149,7 @@ export async function readPair(tenant: Tenant, pairId: string): Promise<PairPage
     patient: { id: owner.id, name: `${owner.given_name} ${owner.family_name}` },
     strengths: await signStrengthsOf(tenant),
     breakIn: await readBreakIn(tenant, pairId),
+    outcomes: await readOutcomes(tenant, pairId),
     photographs: await photographsOf(tenant, { pair_id: pairId }),
     forerunners: all.filter(
       ({ id, model, startedOn }) =>

@@ -21,6 +21,7 @@ specifications/*.json what was prescribed: findings, choices and result, with th
 sheets/*.pdf, *.json  what was taken home
 photographs/*.jpg     pairs as they were photographed
 outings.json          how outings in new pairs felt
+outcomes.json         what became of each pair: comfort, pain, activities, skin, falls
 week.json             outings of the week and which pair goes to which
 trail.json            who read or changed this, the latest 50
 
@@ -82,11 +83,19 @@ export async function exportPatient(tenant: Tenant, id: string): Promise<Respons
   const outings = await tx
     .selectFrom('outing_answer')
     .innerJoin('pair', 'pair.id', 'outing_answer.pair_id')
-    .select(['pair_id', 'answered_on', 'felt', 'gait_changed', 'marks'])
+    .select(['pair_id', 'answered_on', 'felt', 'gait_changed', 'marks', 'seen', 'note'])
     .where('pair.patient_id', '=', id)
     .orderBy('answered_on')
     .execute();
   if (outings.length > 0) files['outings.json'] = json(outings);
+  const outcomes = await tx
+    .selectFrom('outcome')
+    .innerJoin('pair', 'pair.id', 'outcome.pair_id')
+    .select(['pair_id', 'taken_on', 'measures'])
+    .where('pair.patient_id', '=', id)
+    .orderBy('taken_on')
+    .execute();
+  if (outcomes.length > 0) files['outcomes.json'] = json(outcomes);
   const week = await tx
     .selectFrom('week_plan')
     .select(['sessions', 'settled', 'saved_at'])

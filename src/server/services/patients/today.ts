@@ -13,6 +13,7 @@ import { contactConsents } from './consents';
 /** Most urgent first: somebody is in the room, then what is late, then what comes. */
 const URGENCY: readonly TodayKind[] = [
   'stop-wearing',
+  'outcome-alarm',
   'visit-open',
   'refit-due',
   'return-ends',
@@ -23,6 +24,7 @@ const URGENCY: readonly TodayKind[] = [
   'order-late',
   'pair-overdue',
   'review-due',
+  'outcomes-due',
   'pair-in-window',
   'bring-in-next',
 ];
@@ -110,6 +112,45 @@ export async function readToday(tenant: Tenant, site: string | null = null): Pro
       modelTitle(pair),
       pair.started_on,
     );
+
+  const alarms = await pairsInUse(tenant)
+    .innerJoin('outcome', (join) =>
+      join.onRef('outcome.pair_id', '=', 'pair.id').onRef('outcome.clinic_id', '=', 'pair.clinic_id'),
+    )
+    .select('taken_on')
+    .where('alarm', 'is', true)
+    // Seen since, or answered well since, it is no longer one.
+    .where((is) =>
+      is.not(
+        is.exists(
+          is
+            .selectFrom('visit as later')
+            .select(sql`1`.as('one'))
+            .whereRef('later.patient_id', '=', 'pair.patient_id')
+            .whereRef('later.started_at', '>', sql<Date>`outcome.made_at`),
+        ),
+      ),
+    )
+    .where((is) =>
+      is.not(
+        is.exists(
+          is
+            .selectFrom('outcome as after')
+            .select(sql`1`.as('one'))
+            .whereRef('after.pair_id', '=', 'pair.id')
+            .whereRef('after.taken_on', '>', 'outcome.taken_on'),
+        ),
+      ),
+    )
+    .execute();
+  for (const pair of alarms) add('outcome-alarm', pair.patient_id, modelTitle(pair), pair.taken_on);
+
+  const unasked = await pairsInUse(tenant)
+    .select('outcomes_due_on')
+    .where('outcomes_due_on', '<=', now)
+    .execute();
+  for (const pair of unasked)
+    if (pair.outcomes_due_on) add('outcomes-due', pair.patient_id, modelTitle(pair), pair.outcomes_due_on);
 
   const mayGoBack = await pairsInUse(tenant)
     .select(['return_by'])

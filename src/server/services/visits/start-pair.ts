@@ -2,7 +2,8 @@ import { type PatientSheet, patientSheet, reviewDay } from '@/core/aftercare/pat
 import { addDays, ageOn } from '@/core/calendar/days';
 import { modelTitle, type ShoeModel } from '@/core/catalogue/model';
 import { categoryOfPerson } from '@/core/examination/at-risk-category';
-import type { ClinicalPicture } from '@/core/findings/picture';
+import { SIDES } from '@/core/findings/finding-kinds';
+import { type ClinicalPicture, numberAt } from '@/core/findings/picture';
 import type { TryOn } from '@/core/fitting/try-on';
 import { causesFound } from '@/core/hot-spot/found';
 import { eyeletsOf } from '@/core/lacing/eyelets';
@@ -20,6 +21,7 @@ import type { Tenant } from '../../database/tenant';
 import { refusedAt } from '../../http/problem';
 import { forecastOf, refreshForecasts } from '../pairs/forecasts';
 import { breakInOf, weeklyUse } from '../pairs/new-break-in';
+import { keepBaseline } from '../pairs/outcomes';
 import { batchSpreadOf } from '../pairs/repeat';
 import type { patientRow } from '../patients/patient-row';
 import { readClinic } from '../people/clinic';
@@ -56,6 +58,12 @@ export interface PairStart {
     | 'eyeletPairs'
     | 'laces'
   >;
+}
+
+/** The worst ache of both feet, 0–10; undefined where nobody said one. */
+function worstOf(picture: ClinicalPicture): number | undefined {
+  const aches = SIDES.flatMap((side) => numberAt(picture, 'worstPain', side) ?? []);
+  return aches.length === 0 ? undefined : Math.max(...aches);
 }
 
 /** Puts a pair into use: the pair, the patient's sheet and the hand-over that ties them to what was issued. */
@@ -177,6 +185,10 @@ export async function startPair(
       review_on: sheet.reviewOn,
     })
     .execute();
+  await keepBaseline(tenant, pairId, startedOn, {
+    comfort: tryOn.comfort,
+    pain: worstOf(picture),
+  });
   if (tryOn.comfort !== undefined)
     await tx
       .insertInto('pair_log')

@@ -1,0 +1,68 @@
+import { describe, expect, it } from 'vitest';
+import { insightsOf, type PairFate } from './what-became';
+
+const fate = (part: Partial<PairFate>): PairFate => ({
+  group: 'walking',
+  days: 100,
+  because: null,
+  outcomes: [],
+  ...part,
+});
+const comfort = (...values: number[]) =>
+  values.map((value, at) => ({ on: `2030-0${at + 1}-01`, comfort: value }));
+
+describe('what became of the pairs of a clinic', () => {
+  it('counts what was worn out as an end, and every other pair as followed until then', () => {
+    const { groups } = insightsOf(
+      [
+        fate({ days: 100, because: 'worn-out' }),
+        fate({ days: 100, because: 'lost' }),
+        fate({ days: 200, because: 'worn-out' }),
+        fate({ days: 400 }),
+      ],
+      1,
+    );
+    expect(groups[0]!.steps.map(({ time, atRisk, share }) => [time, atRisk, share])).toEqual([
+      [100, 4, 0.75],
+      [200, 2, 0.375],
+    ]);
+    expect(groups[0]).toMatchObject({ pairs: 4, wornOut: 2, medianDays: 200 });
+    expect(groups[0]!.atRisk.map(({ pairs }) => pairs)).toEqual([4, 4, 2, 1, 0]);
+  });
+
+  it('says nothing of a group that is too small, but that there is one; the largest comes first', () => {
+    const { groups, withheld, between } = insightsOf(
+      [
+        ...Array.from({ length: 3 }, () => fate({ group: 'road', because: 'worn-out' })),
+        ...Array.from({ length: 5 }, (_, at) => fate({ days: at * 30 })),
+        fate({ group: 'dress' }),
+      ],
+      3,
+    );
+    expect(groups.map(({ group, pairs }) => [group, pairs])).toEqual([
+      ['walking', 5],
+      ['road', 3],
+    ]);
+    expect(withheld).toBe(1);
+    expect(between).toMatchObject({ first: 'walking', second: 'road' });
+    expect(insightsOf([fate({})], 5)).toMatchObject({ groups: [], withheld: 1, between: null });
+  });
+
+  it('gives shares with how far they may be off: hurt of those that were retired, really better of those asked twice', () => {
+    const { groups } = insightsOf(
+      [
+        fate({ because: 'hurt' }),
+        fate({ because: 'worn-out' }),
+        fate({ outcomes: comfort(50, 80) }),
+        fate({ outcomes: comfort(50, 55) }),
+        fate({ outcomes: comfort(50) }),
+        fate({ outcomes: comfort(70, 90, 40) }),
+      ],
+      1,
+    );
+    expect(groups[0]!.hurt).toMatchObject({ count: 1, of: 2, share: 0.5 });
+    expect(groups[0]!.better).toMatchObject({ count: 1, of: 3 });
+    expect(groups[0]!.worse).toMatchObject({ count: 1, of: 3 });
+    expect(groups[0]!.better.to - groups[0]!.better.from).toBeGreaterThan(0.5);
+  });
+});

@@ -1,0 +1,74 @@
+import { lazy, Suspense } from 'react';
+import type { Insights as Found } from '@/core/insights/what-became';
+import type { Proportion } from '@/core/statistics/wilson';
+import { DataTable } from '@/ui/table/DataTable';
+
+const SurvivalChart = lazy(() => import('./SurvivalChart'));
+
+const percent = (share: number): string => `${Math.round(100 * share)}`;
+const inWords = ({ count, of, share, from, to }: Proportion): string =>
+  share === null ? 'nobody asked' : `${count} of ${of}: ${percent(from)}–${percent(to)} %`;
+
+/** What became of the clinic's pairs: a picture, the same as a table, and how far it may be trusted. */
+export function Insights({ found }: { found: Found }) {
+  const { groups, withheld, least, between } = found;
+  if (groups.length === 0)
+    return (
+      <p>
+        No group has {least} pairs yet{withheld > 0 && `; ${withheld} smaller ones are not shown`}.
+      </p>
+    );
+  return (
+    <div className="grid gap-4">
+      <Suspense fallback={<p className="text-faint">Drawing …</p>}>
+        <SurvivalChart groups={groups} />
+      </Suspense>
+      {between && (
+        <p>
+          {between.first} and {between.second}:{' '}
+          {between.test.pValue < 0.05
+            ? 'they wear out at different times'
+            : 'no difference that could not be chance'}{' '}
+          <span className="text-faint">
+            (log-rank {between.test.chiSquare.toFixed(2)}, p = {between.test.pValue.toFixed(3)})
+          </span>
+          .
+        </p>
+      )}
+      <DataTable
+        rows={groups}
+        keyOf={({ group }) => group}
+        columns={[
+          {
+            id: 'group',
+            head: 'Pairs',
+            namesRow: true,
+            cell: ({ group, pairs }) => `${group}, n = ${pairs}`,
+          },
+          { id: 'worn', head: 'Worn out', figure: true, cell: ({ wornOut }) => wornOut },
+          {
+            id: 'median',
+            head: 'Half worn out by, days',
+            figure: true,
+            cell: ({ medianDays }) => medianDays ?? 'more than half last',
+          },
+          {
+            id: 'risk',
+            head: 'Still followed at 0, 91, 183, 365, 730 days',
+            figure: true,
+            cell: ({ atRisk }) => atRisk.map(({ pairs }) => pairs).join(', '),
+          },
+          { id: 'hurt', head: 'Retired because it hurt', cell: ({ hurt }) => inWords(hurt) },
+          { id: 'better', head: 'Comfort really better', cell: ({ better }) => inWords(better) },
+          { id: 'worse', head: 'Comfort really worse', cell: ({ worse }) => inWords(worse) },
+        ]}
+      />
+      <p className="text-faint text-sm">
+        Observational: who got which pair was not left to chance, so none of this says what a pair does.
+        {withheld > 0 && ` ${withheld} groups of fewer than ${least} pairs are not shown.`} Lines: Kaplan and
+        Meier; a pair that is still worn, or was retired for another reason, counts until then. Shares with
+        Wilson’s interval, 95 %.
+      </p>
+    </div>
+  );
+}
