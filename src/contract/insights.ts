@@ -39,6 +39,7 @@ export const insightsSchema = z.object({
           standardError: z.number(),
         }),
       ),
+      longestDays: z.number(),
       medianDays: z.number().nullable(),
       atRisk: z.array(z.object({ day: z.number(), pairs: z.int() })),
       hurt: proportionSchema,

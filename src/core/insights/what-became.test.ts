@@ -26,7 +26,7 @@ describe('what became of the pairs of a clinic', () => {
       [100, 4, 0.75],
       [200, 2, 0.375],
     ]);
-    expect(groups[0]).toMatchObject({ pairs: 4, wornOut: 2, medianDays: 200 });
+    expect(groups[0]).toMatchObject({ pairs: 4, wornOut: 2, medianDays: 200, longestDays: 400 });
     expect(groups[0]!.atRisk.map(({ pairs }) => pairs)).toEqual([4, 4, 2, 1, 0]);
   });
 

@@ -29,6 +29,8 @@ export interface GroupInsight {
   wornOut: number;
   /** Share that is not worn out yet, by day; a pair that was retired for another reason, or is worn, was followed until then. */
   steps: SurvivalStep[];
+  /** The longest that any of them was followed. */
+  longestDays: number;
   /** Days by which half are worn out; null where more than half last. */
   medianDays: number | null;
   /** Pairs still followed at each of these days. */
@@ -76,6 +78,7 @@ function insightOf(group: string, fates: readonly PairFate[]): GroupInsight {
     pairs: fates.length,
     wornOut: fates.filter(({ because }) => because === 'worn-out').length,
     steps,
+    longestDays: Math.max(0, ...fates.map(({ days }) => days)),
     medianDays: medianOf(steps),
     atRisk: COUNTED_AT.map((day) => ({ day, pairs: fates.filter(({ days }) => days >= day).length })),
     hurt: wilson(retired.filter(({ because }) => because === 'hurt').length, retired.length),

@@ -2,12 +2,28 @@ import { lazy, Suspense } from 'react';
 import type { Insights as Found } from '@/core/insights/what-became';
 import type { Proportion } from '@/core/statistics/wilson';
 import { DataTable } from '@/ui/table/DataTable';
+import { LINES } from './lines';
 
 const SurvivalChart = lazy(() => import('./SurvivalChart'));
 
 const percent = (share: number): string => `${Math.round(100 * share)}`;
 const inWords = ({ count, of, share, from, to }: Proportion): string =>
   share === null ? 'nobody asked' : `${count} of ${of}: ${percent(from)}–${percent(to)} %`;
+
+/** The line of a group in the picture. */
+const Swatch = ({ colour, dash }: { colour: string; dash: readonly number[] }) => (
+  <svg viewBox="0 0 28 6" width={28} height={6} className="inline-block" aria-hidden>
+    <line
+      x1={0}
+      x2={28}
+      y1={3}
+      y2={3}
+      stroke={`var(${colour})`}
+      strokeWidth={2.4}
+      strokeDasharray={dash.join(' ')}
+    />
+  </svg>
+);
 
 /** What became of the clinic's pairs: a picture, the same as a table, and how far it may be trusted. */
 export function Insights({ found }: { found: Found }) {
@@ -36,14 +52,18 @@ export function Insights({ found }: { found: Found }) {
         </p>
       )}
       <DataTable
-        rows={groups}
+        rows={groups.map((group, at) => ({ ...group, line: LINES[at] }))}
         keyOf={({ group }) => group}
         columns={[
           {
             id: 'group',
             head: 'Pairs',
             namesRow: true,
-            cell: ({ group, pairs }) => `${group}, n = ${pairs}`,
+            cell: ({ group, pairs, line }) => (
+              <>
+                {line && <Swatch {...line} />} {group}, n = {pairs}
+              </>
+            ),
           },
           { id: 'worn', head: 'Worn out', figure: true, cell: ({ wornOut }) => wornOut },
           {

@@ -1,15 +1,20 @@
 import { Chart, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
 import { Line } from 'react-chartjs-2';
 import type { GroupInsight } from '@/core/insights/what-became';
+import { LINES } from './lines';
 
 Chart.register(LinearScale, LineElement, PointElement, Tooltip);
 
 const colour = (name: string): string => getComputedStyle(document.documentElement).getPropertyValue(name);
-/** Lines differ by their dashes too: colour alone says nothing in print. */
-const DASHES = [[], [8, 4], [2, 3], [10, 3, 2, 3]] as const;
-const COLOURS = ['--accent', '--ink', '--warn', '--hold'] as const;
-/** Groups that one picture can hold. */
-export const MOST_LINES = 4;
+
+/** From the first day to the last on which any was followed. */
+function pointsOf({ steps, longestDays }: GroupInsight): { x: number; y: number }[] {
+  return [
+    { x: 0, y: 100 },
+    ...steps.map(({ time, share }) => ({ x: time, y: 100 * share })),
+    { x: longestDays, y: 100 * (steps.at(-1)?.share ?? 1) },
+  ];
+}
 
 /** Share of pairs that is not worn out yet, by day: it falls at each pair that was. */
 export default function SurvivalChart({ groups }: { groups: readonly GroupInsight[] }) {
@@ -25,12 +30,12 @@ export default function SurvivalChart({ groups }: { groups: readonly GroupInsigh
         role="img"
         aria-label="Share of pairs that is not worn out yet, by day"
         data={{
-          datasets: groups.slice(0, MOST_LINES).map((group, at) => ({
+          datasets: groups.slice(0, LINES.length).map((group, at) => ({
             label: group.group,
-            data: [{ x: 0, y: 100 }, ...group.steps.map(({ time, share }) => ({ x: time, y: 100 * share }))],
+            data: pointsOf(group),
             stepped: 'before' as const,
-            borderColor: colour(COLOURS[at]!),
-            borderDash: [...DASHES[at]!],
+            borderColor: colour(LINES[at]!.colour),
+            borderDash: [...LINES[at]!.dash],
             pointRadius: 0,
           })),
         }}

@@ -24,6 +24,7 @@ test('axe finds nothing on any screen, and each fits 1280×800', async ({ page }
     'shoes/supplier',
     'shoes/files',
     'knowledge',
+    'insights',
     'settings',
   ]) {
     await page.goto(`${origin()}/${path}`);
@@ -51,7 +52,7 @@ test('axe finds nothing on any screen, and each fits 1280×800', async ({ page }
   await page.getByRole('link', { name: 'Inspect it' }).first().click();
   await page.getByRole('tab', { name: 'Inspect', exact: true }).waitFor();
   await clean('pair');
-  for (const tab of ['Soles over time', 'Photographs', 'Inspections', 'Log']) {
+  for (const tab of ['Outcomes', 'Soles over time', 'Photographs', 'Inspections', 'Log']) {
     await page.getByRole('tab', { name: tab }).click();
     if (tab === 'Log') await page.locator('canvas').waitFor();
     await clean(`pair ${tab}`, '[role=tabpanel]');
