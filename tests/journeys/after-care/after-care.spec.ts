@@ -42,6 +42,12 @@ test('a hot spot: the place, the telling question by keyboard, three causes with
     'true',
   );
   await expect(page.getByRole('heading', { name: 'left: toe tips, nails' })).toBeVisible();
+  // Pressed by mistake, it is taken back.
+  await press(page, page.getByRole('button', { name: 'It does not rub here' }), 'Enter');
+  await expect(map.getByRole('button', { name: 'left: toe tips, nails' })).toHaveAttribute(
+    'aria-pressed',
+    'false',
+  );
   await press(page, page.getByRole('button', { name: 'right: ball' }));
   await expect(page.getByRole('alert')).toContainText('stop wearing it, and have the skin seen');
   await expect(causes).toBeHidden();

@@ -40,6 +40,13 @@ export function HotSpots() {
     if (!places.includes(pressed.place)) rubbed[pressed.side].set([...places, pressed.place]);
     pick(pressed);
   };
+  const unmark = (gone: Spot) => {
+    const { rubbedAt } = picture[gone.side];
+    const places = rubbedAt === NOT_EXAMINED ? [] : rubbedAt.filter((place) => place !== gone.place);
+    rubbed[gone.side].set(places.length > 0 ? places : undefined);
+    change({ hotSpots: spots.filter((entry) => !same(entry, gone)) });
+    pick(null);
+  };
   const map = <SpotMap marked={all} current={spot} readOnly={readOnly} onPress={press} />;
   if (!spot)
     return (
@@ -52,7 +59,14 @@ export function HotSpots() {
       </div>
     );
   return (
-    <OneSpot key={`${spot.side} ${spot.place}`} spot={spot} map={map} readOnly={readOnly} onAnswers={put} />
+    <OneSpot
+      key={`${spot.side} ${spot.place}`}
+      spot={spot}
+      map={map}
+      readOnly={readOnly}
+      onAnswers={put}
+      onUnmark={() => unmark(spot)}
+    />
   );
 }
 
@@ -61,25 +75,38 @@ function OneSpot({
   map,
   readOnly,
   onAnswers,
+  onUnmark,
 }: {
   spot: HotSpot;
   /** The drawing on which it was pressed. */
   map: React.ReactNode;
   readOnly: boolean;
   onAnswers: (answers: SpotAnswers) => void;
+  onUnmark: () => void;
 }) {
   const { picture, state, verdictContext } = useVisit();
   const taken = useFinding('rubCause', spot.side);
   const { rubCause } = picture[spot.side];
   const causes = rubCause === NOT_EXAMINED ? [] : rubCause;
   const stop = stopFirst(picture, spot.side);
-  const place = `${spot.side}: ${FINDINGS.rubbedAt.options[spot.place]}`;
+  const head = (
+    <div className="flex gap-3 items-baseline">
+      <h3>
+        {spot.side}: {FINDINGS.rubbedAt.options[spot.place]}
+      </h3>
+      {!readOnly && (
+        <button type="button" className="press press-quiet" onClick={onUnmark}>
+          It does not rub here
+        </button>
+      )}
+    </div>
+  );
   if (stop)
     return (
       <div className="flex gap-6">
         {map}
         <div className="grid gap-2 content-start">
-          <h3>{place}</h3>
+          {head}
           <p role="alert" className="problem text-base">
             {stop}
           </p>
@@ -109,7 +136,7 @@ function OneSpot({
     <div className="grid grid-cols-[15rem_minmax(0,1fr)] gap-6">
       <div className="grid gap-2 content-start">
         {map}
-        <h3>{place}</h3>
+        {head}
         {next ? (
           <section aria-label="Ask next" className="border-l-2 border-accent pl-3">
             <h3>Ask next, {QUESTION_TABLE[next].seconds} s</h3>
