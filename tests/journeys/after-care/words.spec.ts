@@ -31,6 +31,8 @@ test('a clinic writes a sentence in its own words and adds a language; each prob
   await page.getByRole('button', { name: 'Keep 1 sentence' }).click();
   await expect(page.getByRole('button', { name: 'Nothing changed' })).toBeVisible();
   await page.reload();
+  // A press before the script has come is lost.
+  await page.locator('astro-island:not([ssr])').first().waitFor({ state: 'attached' });
   await page.getByRole('checkbox', { name: 'only our own' }).check();
   await expect(own).toHaveValue('See us on {{on}}, please.');
 
@@ -69,8 +71,11 @@ test('a clinic writes a sentence in its own words and adds a language; each prob
   await patient(page, 'Tolliver');
   await page.getByText('Put the record right').click();
   await page.getByLabel('Language of their sheets').selectOption({ label: 'עברית' });
-  await page.getByRole('button', { name: 'Save', exact: true }).click();
-  await expect(page.getByText('Put the record right')).toBeVisible();
+  await Promise.all([
+    page.waitForEvent('framenavigated'),
+    page.getByRole('button', { name: 'Save', exact: true }).click(),
+  ]);
+  await page.waitForLoadState('networkidle');
   await page.getByText('Put the record right').click();
   await expect(page.getByLabel('Language of their sheets')).toHaveValue('he');
 });
