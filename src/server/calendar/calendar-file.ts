@@ -9,7 +9,7 @@ export interface CalendarDay {
   description?: string;
 }
 
-const noon = (on: string): Date => new Date(`${on}T00:00:00Z`);
+const dayAt = (on: string): Date => new Date(`${on}T00:00:00Z`);
 /** A reminder comes on the day before, at nine. */
 const REMINDER_SECONDS_BEFORE = 15 * 3600;
 
@@ -26,7 +26,7 @@ export function calendarFile(name: string, language: string, days: readonly Cale
   });
   for (const { id, on, summary, description } of days)
     file
-      .createEvent({ id, start: noon(on), allDay: true, summary, ...(description ? { description } : {}) })
+      .createEvent({ id, start: dayAt(on), allDay: true, summary, ...(description ? { description } : {}) })
       .createAlarm({ type: ICalAlarmType.display, trigger: REMINDER_SECONDS_BEFORE, description: summary });
   return file.toString();
 }

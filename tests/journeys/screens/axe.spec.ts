@@ -61,8 +61,11 @@ test('axe finds nothing on any screen, and each fits 1280×800', async ({ page }
   await page.goto(patient);
   await page.getByRole('link', { name: 'Patient’s sheet' }).first().click();
   await clean('sheet');
-  await page.goto(page.url().replace(/sheet.*$/, 'rationale'));
-  await clean('rationale');
+  const sheet = page.url();
+  for (const paper of ['label', 'employer', 'letter', 'job', 'rationale']) {
+    await page.goto(sheet.replace(/sheet.*$/, paper));
+    await clean(paper);
+  }
   await page.getByRole('link', { name: 'Replay it' }).click();
   await clean('specification');
   await page.goto(`${origin()}/knowledge`);
@@ -93,7 +96,7 @@ test('axe finds nothing on what a lead looks after, nor on the way in', async ({
   await page.goto(`${origin()}/join?token=none`);
   await noViolations(page, 'join', {});
   await signIn(page, 'lead');
-  for (const path of ['people', 'outbox', 'audit', 'operations', 'settings']) {
+  for (const path of ['people', 'outbox', 'audit', 'operations', 'texts', 'settings']) {
     await page.goto(`${origin()}/${path}`);
     await page.waitForLoadState('networkidle');
     await noViolations(page, path, {});

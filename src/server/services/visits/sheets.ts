@@ -3,11 +3,12 @@ import { type Actor, asTenant, audit, type Tenant } from '../../database/tenant'
 import { isId } from '../../http/problem';
 
 /**
- * What a visit handed over, with the pair; undefined where nothing was.
+ * What a visit handed over, with the pair; undefined where nothing was, or where one of the two is no identifier.
  *
  * @param specification of which pair, where the visit handed over several; else the first
  */
-export function handOverOf({ tx }: Tenant, visitId: string, specification: string | null) {
+export async function handOverOf({ tx }: Tenant, visitId: string, specification: string | null) {
+  if (!isId(visitId) || (specification !== null && !isId(specification))) return undefined;
   const handed = tx
     .selectFrom('hand_over')
     .innerJoin('pair', (join) =>
@@ -27,7 +28,6 @@ export async function readSheet(
   visitId: string,
   specification: string | null,
 ): Promise<PatientSheet | null> {
-  if (!isId(visitId) || (specification !== null && !isId(specification))) return null;
   return asTenant(actor, async (tenant) => {
     const row = await handOverOf(tenant, visitId, specification);
     if (!row) return null;

@@ -40,18 +40,17 @@ export function Modifications({ value, onChange }: Props) {
       .filter((target) => !acceptsEverything(target))
       .map((target) => `${foot}: ${featureOf(target.feature).label.toLowerCase()} ${targetInWords(target)}`),
   );
+  const next: Modification = {
+    kind,
+    side,
+    ...(unit === null || number === undefined ? {} : { amount: number }),
+    ...(place && places.includes(place) ? { place } : {}),
+    ...(note.trim() ? { note: note.trim() } : {}),
+  };
+  const isThere = value.some((entry) => modificationInWords(entry) === modificationInWords(next));
   const add = () => {
-    if (wrong) return;
-    onChange([
-      ...value,
-      {
-        kind,
-        side,
-        ...(unit === null || number === undefined ? {} : { amount: number }),
-        ...(place && places.includes(place) ? { place } : {}),
-        ...(note.trim() ? { note: note.trim() } : {}),
-      },
-    ]);
+    if (wrong || isThere) return;
+    onChange([...value, next]);
     setAmount('');
     setNote('');
     setPlace(undefined);
@@ -112,8 +111,8 @@ export function Modifications({ value, onChange }: Props) {
           <span className="block text-faint">Note</span>
           <input maxLength={120} value={note} onChange={({ target }) => setNote(target.value)} />
         </label>
-        <button type="button" className="press" onClick={add}>
-          Add
+        <button type="button" className="press" disabled={isThere} onClick={add}>
+          {isThere ? 'Added' : 'Add'}
         </button>
       </div>
     </section>
