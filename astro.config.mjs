@@ -7,7 +7,8 @@ import { defineConfig } from 'astro/config';
 export default defineConfig({
   output: 'server',
   adapter: node({ mode: 'standalone' }),
-  integrations: [react()],
+  // The patient’s own page is small: Preact, by its own build.
+  integrations: [react({ exclude: ['**/views/home/**'] })],
   devToolbar: { enabled: false },
   // Every change checks its origin against SOVET_ORIGIN (endpoint.ts, sign-in, sign-out), JSON included; Astro's
   // own check knows only forms, and the host that a proxy shows it.

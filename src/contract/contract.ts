@@ -8,6 +8,7 @@ import { breakInPreviewSchema } from './answers/break-in';
 import { calculations } from './calculations';
 import { addedSchema, byId, INT4_MAX } from './common';
 import { devices } from './devices';
+import { home } from './home';
 import { insights } from './insights';
 import { knowledge } from './knowledge';
 import { operation } from './operation';
@@ -28,6 +29,7 @@ export const api = {
   ...access,
   ...pairs,
   ...insights,
+  ...home,
   today: operation(ROUTES.today, {
     id: 'today',
     answer: z.array(todayItemSchema),

@@ -306,6 +306,8 @@ export interface PresenceAnswer {
 }
 
 export type TodayKind =
+  /** A warning from home that nobody has dealt with. */
+  | 'home-warning'
   | 'order-to-check'
   | 'order-to-return'
   | 'order-to-collect'

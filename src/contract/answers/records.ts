@@ -253,6 +253,7 @@ export const patientRecordSchema: z.ZodType<PatientRecord> = z.object({
 });
 
 export const todayKindSchema: z.ZodType<TodayKind> = z.enum([
+  'home-warning',
   'bring-in-next',
   'order-to-check',
   'order-to-return',

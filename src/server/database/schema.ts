@@ -12,6 +12,7 @@ import type { SizingGroup } from '@/core/findings/findings';
 import type { Findings } from '@/core/findings/picture';
 import type { TryOn } from '@/core/fitting/try-on';
 import type { Formats } from '@/core/formats/formats';
+import type { StoredReport } from '@/core/home/report';
 import type { HouseChange, HouseSettings } from '@/core/knowledge/house-rules';
 import type { Rule } from '@/core/knowledge/rule';
 import type { SchoolChoice } from '@/core/knowledge/schools';
@@ -427,6 +428,42 @@ export interface Database {
     settled: JSONColumnType<Assignment>;
     saved_by: string;
     saved_at: Generated<Date>;
+  };
+  home_link: {
+    clinic_id: string;
+    id: Generated<string>;
+    patient_id: string;
+    hash: string;
+    tries: Generated<number>;
+    made_by: string;
+    made_at: Generated<Date>;
+    expires_at: Date;
+    revoked_at: Date | null;
+  };
+  home_phone: {
+    clinic_id: string;
+    id: Generated<string>;
+    link_id: string;
+    hash: string;
+    agreed_to: number;
+    opened_at: Generated<Date>;
+    seen_at: Generated<Date>;
+  };
+  home_report: {
+    clinic_id: string;
+    id: string;
+    patient_id: string;
+    pair_id: string | null;
+    link_id: string;
+    said_on: string;
+    content: JSONColumnType<StoredReport>;
+    image: Buffer | null;
+    is_warning: boolean;
+    aside: string | null;
+    received_at: Generated<Date>;
+    seen_at: Date | null;
+    seen_by: string | null;
+    found: Generated<string>;
   };
   clinic_life: {
     clinic_id: string;

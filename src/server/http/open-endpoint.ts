@@ -1,4 +1,4 @@
-import type { APIRoute } from 'astro';
+import type { APIRoute, AstroCookies } from 'astro';
 import type { z } from 'zod';
 import { readJson } from './body';
 import { expectedOrigin, failed } from './endpoint';
@@ -11,9 +11,9 @@ const LIMIT = 8 * 1024;
 /** An endpoint for who has no account yet, or is about to prove it: small bodies, own origin, few tries from one address. */
 export function openEndpoint<Body, Answer>(
   schema: z.ZodType<Body>,
-  work: (body: Body, headers: Headers) => Promise<Answer>,
+  work: (body: Body, headers: Headers, cookies: AstroCookies) => Promise<Answer>,
 ): APIRoute {
-  return async ({ request, url, clientAddress }) => {
+  return async ({ request, url, clientAddress, cookies }) => {
     try {
       if (request.headers.get('origin') !== expectedOrigin(url))
         return problemResponse(403, 'This request came from another site.');
@@ -26,7 +26,7 @@ export function openEndpoint<Body, Answer>(
         throw new Refusal(422, 'Some values cannot be accepted.', {
           errors: [...bad, ...(checked.success ? [] : fieldErrors(checked.error))],
         });
-      return Response.json(await work(checked.data, request.headers), {
+      return Response.json(await work(checked.data, request.headers, cookies), {
         headers: { 'cache-control': 'no-store' },
       });
     } catch (error) {

@@ -1,14 +1,16 @@
 import { initialsOf } from '@/core/aftercare/initials';
 import type { PatientSheet } from '@/core/aftercare/patient-sheet';
+import { QrCode } from '@/ui/drawing/QrCode';
 
 /** The card begins with what is felt with the hands; what follows is not counted. */
 const HAND_CHECKS = 4;
 
 /**
- * Labels for both insoles: first use, size, initials, and room for a code; nothing on them says more of a person. Beside them a card
+ * Labels for both insoles: first use, size, initials, and the code that leads to the patient’s own page where there is one, else room
+ * for it; nothing on them says more of a person. Beside them a card
  * with what to feel for in a shop, for whoever may choose alone.
  */
-export function Label({ sheet }: { sheet: PatientSheet }) {
+export function Label({ sheet, home }: { sheet: PatientSheet; home: string | null }) {
   const { words, shop } = sheet;
   return (
     <div className="grid gap-[6mm]" lang={sheet.language} dir={sheet.direction}>
@@ -24,7 +26,11 @@ export function Label({ sheet }: { sheet: PatientSheet }) {
             <span>{words.firstUse}</span>
             <span className="text-faint text-xs">{words[side]}</span>
           </div>
-          <div className="border border-rule w-[18mm] h-[18mm] self-center" aria-hidden />
+          {home ? (
+            <QrCode text={home} label={words.title} className="w-[18mm] h-[18mm] self-center" />
+          ) : (
+            <div className="border border-rule w-[18mm] h-[18mm] self-center" aria-hidden />
+          )}
         </section>
       ))}
       {shop.length > 0 && (

@@ -5,6 +5,7 @@ import { clinicalPicture } from '@/core/examination/clinical-picture';
 import { alarmsOf, type Outcome } from '@/core/outcomes/outcome';
 import { outcomesDue } from '@/core/outcomes/schedule';
 import type { Measures, outcomeSchema } from '@/core/outcomes/schema';
+import { FROM_HOME, isFromHome } from '../../auth/home-link';
 import { audit, type Tenant } from '../../database/tenant';
 import { checkDay, pairDays } from './pair-log';
 
@@ -13,7 +14,7 @@ export async function readOutcomes({ tx }: Tenant, pairId: string): Promise<Outc
   const rows = await tx
     .selectFrom('outcome')
     .leftJoin('auth.user as taker', 'taker.id', 'outcome.made_by')
-    .select(['taken_on', 'measures', 'taker.name as by'])
+    .select(['taken_on', 'measures', 'taker.name as by', 'outcome.made_by'])
     .where('pair_id', '=', pairId)
     .orderBy('taken_on')
     .execute();
@@ -24,7 +25,11 @@ export async function readOutcomes({ tx }: Tenant, pairId: string): Promise<Outc
     .executeTakeFirst();
   return {
     dueOn: due?.outcomes_due_on ?? null,
-    taken: rows.map(({ taken_on, measures, by }) => ({ on: taken_on, ...measures, by: by ?? '' })),
+    taken: rows.map(({ taken_on, measures, by, made_by }) => ({
+      on: taken_on,
+      ...measures,
+      by: by ?? (isFromHome(made_by) ? FROM_HOME : ''),
+    })),
   };
 }
 
@@ -85,6 +90,37 @@ export async function keepOutcome(
   await keep(tenant, pairId, on, measures);
   await refreshDue(tenant, pairId, pair.started_on);
   return readOutcomes(tenant, pairId);
+}
+
+/**
+ * What the wearer says from home, added to the outcomes of that day: what the clinic took on the same day stands, and falls add up.
+ */
+export async function keepOutcomeFromHome(
+  tenant: Tenant,
+  pairId: string,
+  on: string,
+  said: Pick<Measures, 'comfort' | 'pain' | 'skin' | 'falls'>,
+): Promise<void> {
+  const pair = await pairDays(tenant, pairId);
+  checkDay(on, pair);
+  const row = await tenant.tx
+    .selectFrom('outcome')
+    .select(['measures', 'made_by'])
+    .where('pair_id', '=', pairId)
+    .where('taken_on', '=', on)
+    .executeTakeFirst();
+  const before = row?.measures ?? {};
+  const isOwn = row?.made_by === tenant.actor.userId;
+  const skin = [...new Set([...(before.skin ?? []), ...(said.skin ?? [])])];
+  const falls = said.falls === undefined ? before.falls : (before.falls ?? 0) + said.falls;
+  const measures = {
+    ...(isOwn ? { ...before, ...said } : { ...said, ...before }),
+    ...(skin.length > 0 ? { skin } : {}),
+    ...(falls === undefined ? {} : { falls }),
+  };
+  const by = row && !isOwn ? row.made_by : tenant.actor.userId;
+  await keep({ ...tenant, actor: { ...tenant.actor, userId: by } }, pairId, on, measures);
+  await refreshDue(tenant, pairId, pair.started_on);
 }
 
 /** What a pair began with: comfort at the fitting and pain at the visit, so that later outcomes have a baseline. */

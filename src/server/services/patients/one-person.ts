@@ -22,6 +22,7 @@ sheets/*.pdf, *.json  what was taken home
 photographs/*.jpg     pairs as they were photographed
 outings.json          how outings in new pairs felt
 outcomes.json         what became of each pair: comfort, pain, activities, skin, falls
+from-home.json        what was said on the patient’s own page, unverified, with its photographs in from-home/
 week.json             outings of the week and which pair goes to which
 trail.json            who read or changed this, the latest 50
 
@@ -96,6 +97,15 @@ export async function exportPatient(tenant: Tenant, id: string): Promise<Respons
     .orderBy('taken_on')
     .execute();
   if (outcomes.length > 0) files['outcomes.json'] = json(outcomes);
+  const home = await tx
+    .selectFrom('home_report')
+    .select(['id', 'pair_id', 'said_on', 'content', 'image', 'is_warning', 'received_at', 'seen_at', 'found'])
+    .where('patient_id', '=', id)
+    .orderBy('received_at')
+    .execute();
+  if (home.length > 0) files['from-home.json'] = json(home.map(({ image: _, ...report }) => report));
+  for (const { id: report, said_on, image } of home)
+    if (image) files[`from-home/${said_on}-${report.slice(0, 8)}.jpg`] = new Uint8Array(image);
   const week = await tx
     .selectFrom('week_plan')
     .select(['sessions', 'settled', 'saved_at'])

@@ -3,6 +3,7 @@ import type { TodayItem, TodayKind } from '@/contract/records';
 import { addDays, ageOn } from '@/core/calendar/days';
 import { modelTitle } from '@/core/catalogue/model';
 import { reach } from '@/core/contact/reach';
+import { reportInWords } from '@/core/home/report';
 import type { OrderState } from '@/core/orders/order';
 import type { Tenant } from '../../database/tenant';
 import { today } from '../clock';
@@ -12,6 +13,7 @@ import { contactConsents } from './consents';
 
 /** Most urgent first: somebody is in the room, then what is late, then what comes. */
 const URGENCY: readonly TodayKind[] = [
+  'home-warning',
   'stop-wearing',
   'outcome-alarm',
   'visit-open',
@@ -144,6 +146,16 @@ export async function readToday(tenant: Tenant, site: string | null = null): Pro
     )
     .execute();
   for (const pair of alarms) add('outcome-alarm', pair.patient_id, modelTitle(pair), pair.taken_on);
+
+  const warnings = await tx
+    .selectFrom('home_report')
+    .select(['patient_id', 'said_on', 'content'])
+    .where('is_warning', 'is', true)
+    .where('seen_at', 'is', null)
+    .orderBy('received_at')
+    .execute();
+  for (const report of warnings)
+    add('home-warning', report.patient_id, reportInWords(report.content.content), report.said_on);
 
   const unasked = await pairsInUse(tenant)
     .select('outcomes_due_on')

@@ -1,0 +1,17 @@
+import type { HomePage } from '@/core/home/view-schema';
+import { asTenant } from '@/server/database/tenant';
+import { homeEndpoint } from '@/server/http/home-endpoint';
+import { readHomePage } from '@/server/services/home/page';
+import { phoneSeen } from '@/server/services/home/phones';
+import { drawingsOf } from '@/views/sheet/drawings';
+
+export const GET = homeEndpoint({}, async (caller, _body, _cookies, secret): Promise<HomePage> => {
+  const { view, sheets } = await asTenant(caller.actor, async (tenant) => {
+    await phoneSeen(tenant, secret);
+    return readHomePage(tenant, caller);
+  });
+  return {
+    view,
+    pictures: Object.fromEntries(sheets.map(({ pair, sheet }) => [pair, drawingsOf(sheet)])),
+  };
+});

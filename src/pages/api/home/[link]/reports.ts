@@ -1,0 +1,11 @@
+import { homeReportSchema } from '@/core/home/report';
+import { asTenant } from '@/server/database/tenant';
+import { homeEndpoint } from '@/server/http/home-endpoint';
+import { receiveReport } from '@/server/services/home/reports';
+
+/** A photograph as it is kept, in base64, and some words. */
+const LIMIT = 2_200_000;
+
+export const POST = homeEndpoint({ body: homeReportSchema, bodyLimit: LIMIT }, async (caller, report) =>
+  report ? asTenant(caller.actor, (tenant) => receiveReport(tenant, caller, report)) : {},
+);
