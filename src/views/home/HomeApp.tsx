@@ -125,7 +125,10 @@ function Opened({
             {pair ? (
               <Pair key={pair.id} view={view} pair={pair} pictures={pictures[pair.id]} say={home.say} />
             ) : (
-              <p>{words.noPair}</p>
+              <>
+                <h1>{words.title}</h1>
+                <p>{words.noPair}</p>
+              </>
             )}
             <Kept view={view} remove={home.remove} />
           </>

@@ -24,13 +24,13 @@ export function Pair({
   return (
     <article class="grid gap-3">
       <header>
-        <h2 class="text-2xl">{pair.title}</h2>
+        <h1>{pair.title}</h1>
         <p class="text-faint">{pair.size}</p>
       </header>
       {pictures && <Drawing svg={pictures.shoe} />}
       {pair.breakIn && step && (
         <div class={`bg-desk p-4 ${pair.breakIn.isSore ? 'border-2 border-warn' : ''}`}>
-          <h3>{words.today}</h3>
+          <h2>{words.today}</h2>
           <p class="text-xl">{step}</p>
         </div>
       )}
@@ -111,7 +111,7 @@ function Outing({ view, pair, say }: { view: HomeView; pair: HomePair; say: Home
   };
   return (
     <section class="grid gap-2">
-      <h3>{words.outing}</h3>
+      <h2>{words.outing}</h2>
       <div class="grid grid-cols-3 gap-2">
         {(['fine', 'mild', 'severe'] as const).map((one) => (
           <Press key={one} on={felt === one} onPress={() => again(() => setFelt(one))}>

@@ -23,7 +23,7 @@ export function Tell({ view, pair, say }: Props) {
   const use = pair && { km: words.useKm, hours: words.useHours, days: words.useDays }[pair.use];
   return (
     <section>
-      <h2 class="text-2xl mb-3">{words.tell}</h2>
+      <h1 class="mb-3">{words.tell}</h1>
       {pair && use && (
         <>
           <Fold title={use}>

@@ -55,7 +55,7 @@ export function Wrong({ view, pair, say }: { view: HomeView; pair: HomePair | nu
   };
   return (
     <section class="grid gap-3">
-      <h2 class="text-2xl">{words.wrongTitle}</h2>
+      <h1>{words.wrongTitle}</h1>
       <p>{words.wrongAsk}</p>
       {SIGNS.map(([sign, word]) => (
         <Press key={sign} on={signs.includes(sign)} onPress={() => toggle(sign)}>
@@ -74,7 +74,7 @@ export function Wrong({ view, pair, say }: { view: HomeView; pair: HomePair | nu
       )}
       {pair && (
         <div class="mt-3">
-          <h3>{pair.stop.title}</h3>
+          <h2>{pair.stop.title}</h2>
           <Lines lines={pair.stop.lines} />
         </div>
       )}
