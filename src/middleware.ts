@@ -12,7 +12,18 @@ import { readFormatsFrom } from '@/ui/formats';
 const AWAY_PAGE = '/503';
 
 /** Pages anyone may see; the API answers for itself. The patient’s own page is an empty one until a phone has opened a link. */
-const OPEN = ['/sign-in', '/set-up', '/join', '/home', '/healthz', '/readyz', AWAY_PAGE, '/api/'];
+const OPEN = [
+  '/sign-in',
+  '/set-up',
+  '/join',
+  '/home',
+  '/no-more',
+  '/calendar/',
+  '/healthz',
+  '/readyz',
+  AWAY_PAGE,
+  '/api/',
+];
 
 /** Where somebody is led who lacks the second factor that their clinic asks for, and what they may reach from there. */
 const SECOND_FACTOR_PAGE = '/second-factor';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { presenceAnswerSchema, todayItemSchema, visitRecordSchema } from '@/contract/answers/records';
+import { presenceAnswerSchema, visitRecordSchema } from '@/contract/answers/records';
 import { idSchema, momentSchema, stepRecordSchema } from '@/contract/answers/shared';
 import { patientSheetSchema } from '@/core/aftercare/sheet-schema';
 import { handOverSchema, savedStepSchema, stepStateSchema } from '@/core/visit/contents';
@@ -15,6 +15,7 @@ import { operation } from './operation';
 import { pairs } from './pairs';
 import { patients } from './patients';
 import { people } from './people';
+import { recall } from './recall';
 import { ROUTES } from './routes';
 import { shoes } from './shoes';
 
@@ -30,19 +31,7 @@ export const api = {
   ...pairs,
   ...insights,
   ...home,
-  today: operation(ROUTES.today, {
-    id: 'today',
-    answer: z.array(todayItemSchema),
-    tag: 'records',
-    summary: 'Who needs what, most urgent first; of one site where one is named',
-    query: z.object({ site: z.uuid('This is not an identifier.').optional() }),
-  }),
-  contactsCalendar: operation(ROUTES.contactsCalendar, {
-    id: 'contactsCalendar',
-    tag: 'records',
-    summary: 'What is due in the next 120 days as a calendar file (RFC 5545), with initials and no name',
-    produces: 'text/calendar',
-  }),
+  ...recall,
   startVisit: operation(ROUTES.startVisit, {
     id: 'startVisit',
     answer: addedSchema,

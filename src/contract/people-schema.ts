@@ -9,6 +9,9 @@ import { idSchema, momentSchema } from './answers/shared';
 import { bringInSchema, lifeSchoolSchema, named } from './common';
 import type { Role } from './routes';
 
+/** An hour of the day. */
+export const hourSchema = z.int().min(0).max(23);
+
 export const clinicDefaultsSchema = z.strictObject({
   school: schoolSchema.optional(),
   lifeSchool: lifeSchoolSchema.optional(),
@@ -21,6 +24,9 @@ export const clinicDefaultsSchema = z.strictObject({
   /** Who has no second factor yet is led to set one up and sees nothing else. */
   secondFactorRequired: z.boolean().optional(),
   retention: retentionSchema.optional(),
+  quietFrom: hourSchema.optional(),
+  quietTo: hourSchema.optional(),
+  digest: z.boolean().optional(),
 });
 
 /** A place of the clinic where patients are seen. */
@@ -67,6 +73,7 @@ export const AREAS = {
   clinic: 'the clinic and its tokens',
   people: 'people, trail and outbox',
   devices: 'simulated devices',
+  calendar: 'the calendar of contacts',
 } as const;
 export type Area = keyof typeof AREAS;
 

@@ -16,6 +16,7 @@ import type { ChangeReading } from '@/core/outcomes/real-change';
 import type { PhotographKind, PictureScale, TiltLines } from '@/core/photograph/photograph-schema';
 import type { PictureChange } from '@/core/prescribe/counterfactual/preview';
 import type { Specification } from '@/core/prescribe/engine/specification';
+import type { ContactTry, RecallKindId } from '@/core/recall/kinds';
 import type { Retention } from '@/core/retention/keep-until';
 import type { BenchAnswers } from '@/core/shoe/bench/read-bench';
 import type { FeatureReadings } from '@/core/shoe/readings/readings';
@@ -51,6 +52,11 @@ export interface ClinicRecord {
   formats: Formats;
   secondFactorRequired: boolean;
   retention: Retention;
+  /** Hours of the day between which no letter to a patient goes out. */
+  quietFrom: number;
+  quietTo: number;
+  /** Whether the leads get a letter each week. */
+  digest: boolean;
 }
 
 /** One version of a clinic's house rules. */
@@ -305,27 +311,9 @@ export interface PresenceAnswer {
   revisions: Partial<Record<SavedStep, number>>;
 }
 
-export type TodayKind =
-  /** A warning from home that nobody has dealt with. */
-  | 'home-warning'
-  | 'order-to-check'
-  | 'order-to-return'
-  | 'order-to-collect'
-  | 'order-to-place'
-  | 'order-late'
-  | 'visit-open'
-  | 'pair-overdue'
-  | 'review-due'
-  | 'stop-wearing'
-  | 'refit-due'
-  | 'return-ends'
-  | 'outcome-alarm'
-  | 'outcomes-due'
-  | 'pair-in-window'
-  | 'bring-in-next';
-
-export interface TodayItem {
-  kind: TodayKind;
+/** Somebody who needs something. */
+export interface RecallItem {
+  kind: RecallKindId;
   patient: { id: string; name: string; age: number };
   /** How to reach them, or why not to; null where they are in the room. */
   reach: string | null;
@@ -333,6 +321,8 @@ export interface TodayItem {
   what: string;
   on: string;
   visitId: string | null;
+  /** What was tried last, about this. */
+  tried: { way: ContactTry; at: string; by: string } | null;
 }
 
 export interface TokenRecord {

@@ -54,6 +54,8 @@ export const ROUTES = {
   orders: { method: 'GET', path: '/orders', roles: EVERYONE },
   orderEvent: { method: 'POST', path: '/orders/{id}/events', roles: EVERYONE },
   today: { method: 'GET', path: '/today', roles: EVERYONE },
+  noteTry: { method: 'POST', path: '/patients/{id}/contacts', roles: EVERYONE },
+  writeLetters: { method: 'POST', path: '/letters', roles: EVERYONE },
   contactsCalendar: { method: 'GET', path: '/contacts.ics', roles: EVERYONE },
   findPatients: { method: 'GET', path: '/patients', roles: EVERYONE },
   addPatient: { method: 'POST', path: '/patients', roles: EVERYONE },

@@ -9,7 +9,6 @@ import { type Actor, asTenant } from '@/server/database/tenant';
 import { tooManyFrom } from '@/server/http/tries';
 import { tidy } from '@/server/jobs/jobs';
 import { addPatient } from '@/server/services/patients/patients';
-import { readToday } from '@/server/services/patients/today';
 import { changeClinic } from '@/server/services/people/clinic';
 import {
   actOnPerson,
@@ -21,6 +20,7 @@ import {
 import { endSession, listSessions } from '@/server/services/people/sessions';
 import { addSite, changeSite, chooseSite, listSites, placeOfWork } from '@/server/services/people/sites';
 import { addToken } from '@/server/services/people/tokens';
+import { readRecall } from '@/server/services/recall/recall';
 import { startVisit } from '@/server/services/visits/visits';
 import { freshDatabase, PASSWORD, type TestDatabase } from './database';
 import { cookieOf, refusal } from './signing-in';
@@ -261,7 +261,7 @@ describe('sites of one clinic', () => {
       });
       await startVisit(tenant, id);
       const names = async (site: string | null) =>
-        (await readToday(tenant, site)).map(({ patient }) => patient.name);
+        (await readRecall(tenant, { site: site })).map(({ patient }) => patient.name);
       expect(await names(harbour.id)).toContain('Odd Quayside');
       expect(await names(hill.id)).not.toContain('Odd Quayside');
       expect(await names(null)).toContain('Odd Quayside');

@@ -8,8 +8,8 @@ import { endPair } from '@/server/services/pairs/pair-log';
 import { readPair } from '@/server/services/pairs/pair-records';
 import { saveWeek } from '@/server/services/pairs/week';
 import { erasePatient } from '@/server/services/patients/one-person';
-import { readToday } from '@/server/services/patients/today';
 import { changeClinic } from '@/server/services/people/clinic';
+import { readRecall } from '@/server/services/recall/recall';
 import { handOver } from '@/server/services/visits/hand-over';
 import { saveStep, startVisit } from '@/server/services/visits/visits';
 import { asOwner, freshDatabase, type TestDatabase } from './database';
@@ -32,7 +32,9 @@ const handedOver = (steps: Parameters<typeof handedOverBy>[1] = {}) => handedOve
 const answer = (pairId: string, part: object) =>
   asTenant(me, (tenant) => answerOuting(tenant, pairId, { on: today(), felt: 'fine', ...part }));
 const kinds = async (patientId: string) =>
-  (await asTenant(me, readToday)).filter(({ patient }) => patient.id === patientId).map(({ kind }) => kind);
+  (await asTenant(me, (tenant) => readRecall(tenant)))
+    .filter(({ patient }) => patient.id === patientId)
+    .map(({ kind }) => kind);
 
 describe('breaking in a pair that was handed over', () => {
   it('goes the clinic’s way unless the hand-over says another; the sheet names the clinic’s number', async () => {

@@ -9,8 +9,8 @@ import { answerOuting, readBreakIn } from '@/server/services/pairs/break-in';
 import { endPair } from '@/server/services/pairs/pair-log';
 import { clinicCalendar, datesOfPair } from '@/server/services/patients/calendar';
 import { changePatient } from '@/server/services/patients/patients';
-import { readToday } from '@/server/services/patients/today';
 import { changeClinic } from '@/server/services/people/clinic';
+import { readRecall } from '@/server/services/recall/recall';
 import { asOwner, freshDatabase, type TestDatabase } from './database';
 import { handedOver } from './handed-over';
 import { refusal } from './signing-in';
@@ -41,7 +41,9 @@ function read(file: string) {
   });
 }
 const kinds = async (patientId: string) =>
-  (await asTenant(me, readToday)).filter(({ patient }) => patient.id === patientId).map(({ kind }) => kind);
+  (await asTenant(me, (tenant) => readRecall(tenant)))
+    .filter(({ patient }) => patient.id === patientId)
+    .map(({ kind }) => kind);
 
 describe('the dates of a pair', () => {
   it('are a calendar file of whole days in the language of its wearer, in their order', async () => {

@@ -18,8 +18,8 @@ import {
   previewRetention,
   reopenPatient,
 } from '@/server/services/patients/retention';
-import { readToday } from '@/server/services/patients/today';
 import { changeClinic } from '@/server/services/people/clinic';
+import { readRecall } from '@/server/services/recall/recall';
 import { handOver } from '@/server/services/visits/hand-over';
 import { loadVisit, saveStep, startVisit } from '@/server/services/visits/visits';
 import { asOwner, freshDatabase, type TestDatabase } from './database';
@@ -91,12 +91,10 @@ describe('what a patient agreed to', () => {
     await authDatabase().query('select 1');
     await asOwner(db, async (client) => {
       await client.query(`select set_config('sovet.clinic', $1, false)`, [me.clinicId]);
-      await client.query('alter table hand_over disable trigger append_only');
-      await client.query(`update hand_over set review_on = current_date where patient_id = $1`, [id]);
-      await client.query('alter table hand_over enable trigger append_only');
+      await client.query(`update pair set review_on = current_date where patient_id = $1`, [id]);
     });
     const reachOf = async () =>
-      (await asMe((tenant) => readToday(tenant))).find(({ patient }) => patient.id === id)?.reach;
+      (await asMe((tenant) => readRecall(tenant))).find(({ patient }) => patient.id === id)?.reach;
     expect(await reachOf()).toBe('Call 020 5551234 (consent not noted)');
     const { id: given } = await consent(id, 'contact');
     expect(await reachOf()).toBe('Call 020 5551234');

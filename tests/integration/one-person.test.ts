@@ -7,8 +7,8 @@ import { ruleUse } from '@/server/services/knowledge/knowledge';
 import { addConsent } from '@/server/services/patients/consents';
 import { erasePatient, exportPatient } from '@/server/services/patients/one-person';
 import { addPatient, findPatients, readPatient } from '@/server/services/patients/patients';
-import { readToday } from '@/server/services/patients/today';
 import { checkTrail, exportTrail, readTrail } from '@/server/services/people/trail';
+import { readRecall } from '@/server/services/recall/recall';
 import { handOver } from '@/server/services/visits/hand-over';
 import { readSheet } from '@/server/services/visits/sheets';
 import { loadVisit, saveStep, startVisit } from '@/server/services/visits/visits';
@@ -116,7 +116,7 @@ describe('erasing one person', () => {
     await asTenant(me, async (tenant) => {
       const found = await findPatients(tenant, NAME);
       expect(found.some((patient) => patient.id === id)).toBe(false);
-      expect((await readToday(tenant)).some((item) => JSON.stringify(item).includes(id))).toBe(false);
+      expect((await readRecall(tenant)).some((item) => JSON.stringify(item).includes(id))).toBe(false);
       await ruleUse(tenant);
     });
     expect((await refusal(asTenant(me, (tenant) => readPatient(tenant, id)))).status).toBe(404);

@@ -7,7 +7,7 @@ import { keepOutcome } from '@/server/services/pairs/outcomes';
 import { endPair } from '@/server/services/pairs/pair-log';
 import { readPair } from '@/server/services/pairs/pair-records';
 import { erasePatient } from '@/server/services/patients/one-person';
-import { readToday } from '@/server/services/patients/today';
+import { readRecall } from '@/server/services/recall/recall';
 import { startVisit } from '@/server/services/visits/visits';
 import { asOwner, freshDatabase, type TestDatabase } from './database';
 import { handedOver } from './handed-over';
@@ -24,7 +24,9 @@ afterAll(() => db.drop());
 const keep = (pairId: string, part: Omit<Parameters<typeof keepOutcome>[2], 'on'> & { on?: string }) =>
   asTenant(me, (tenant) => keepOutcome(tenant, pairId, { on: today(), ...part }));
 const kinds = async (patientId: string) =>
-  (await asTenant(me, readToday)).filter(({ patient }) => patient.id === patientId).map(({ kind }) => kind);
+  (await asTenant(me, (tenant) => readRecall(tenant)))
+    .filter(({ patient }) => patient.id === patientId)
+    .map(({ kind }) => kind);
 /** As if the pair had been handed over so many days ago. */
 const since = (pairId: string, days: number) =>
   asOwner(db, async (client) => {

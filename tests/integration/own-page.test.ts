@@ -15,7 +15,7 @@ import { endPair } from '@/server/services/pairs/pair-log';
 import { readPair } from '@/server/services/pairs/pair-records';
 import { erasePatient, exportPatient } from '@/server/services/patients/one-person';
 import { changePatient } from '@/server/services/patients/patients';
-import { readToday } from '@/server/services/patients/today';
+import { readRecall } from '@/server/services/recall/recall';
 import { asOwner, freshDatabase, type TestDatabase } from './database';
 import { handedOver } from './handed-over';
 import { refusal } from './signing-in';
@@ -56,7 +56,9 @@ async function phoneOf(patientId: string) {
 const pageOf = ({ caller }: Awaited<ReturnType<typeof phoneOf>>) =>
   asTenant(caller.actor, (tenant) => readHomePage(tenant, caller));
 const kinds = async (patientId: string) =>
-  (await asTenant(me, readToday)).filter(({ patient }) => patient.id === patientId).map(({ kind }) => kind);
+  (await asTenant(me, (tenant) => readRecall(tenant)))
+    .filter(({ patient }) => patient.id === patientId)
+    .map(({ kind }) => kind);
 const recordOf = (patientId: string) => asTenant(me, (tenant) => readHomeRecord(tenant, patientId));
 
 describe('a link to the patient’s own page', () => {

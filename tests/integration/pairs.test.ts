@@ -16,8 +16,8 @@ import { readTimeLine } from '@/server/services/pairs/time-line';
 import { readWeek, saveWeek } from '@/server/services/pairs/week';
 import { addConsent, withdrawConsent } from '@/server/services/patients/consents';
 import { erasePatient } from '@/server/services/patients/one-person';
-import { readToday } from '@/server/services/patients/today';
 import { changeClinic } from '@/server/services/people/clinic';
+import { readRecall } from '@/server/services/recall/recall';
 import { closeVisit, saveStep, startVisit } from '@/server/services/visits/visits';
 import { freshDatabase, type TestDatabase } from './database';
 import { refusal } from './signing-in';
@@ -45,7 +45,9 @@ const inspect = (pairId: string, entry: object) =>
   asTenant(me, (tenant) => inspectPair(tenant, pairId, { on: today(), ...entry }));
 const read = async (pairId: string) => (await asTenant(me, (tenant) => readPair(tenant, pairId))).pair;
 const due = async (patientId: string) =>
-  (await asTenant(me, readToday)).filter(({ patient }) => patient.id === patientId).map(({ kind }) => kind);
+  (await asTenant(me, (tenant) => readRecall(tenant)))
+    .filter(({ patient }) => patient.id === patientId)
+    .map(({ kind }) => kind);
 
 describe('an inspection', () => {
   it('moves the window, says from what, and puts the pair on the list of today', async () => {

@@ -12,8 +12,8 @@ import {
   patientAudit,
   readPatient,
 } from '@/server/services/patients/patients';
-import { readToday } from '@/server/services/patients/today';
 import { changeClinic, readClinic } from '@/server/services/people/clinic';
+import { readRecall } from '@/server/services/recall/recall';
 import { closeVisit, startVisit } from '@/server/services/visits/visits';
 import { freshDatabase, type TestDatabase } from './database';
 import { wornModel, wornPair } from './worn-pair';
@@ -203,7 +203,9 @@ describe('a pair in use', () => {
 
 describe('today', () => {
   const mine = async (patientId: string) =>
-    (await asTenant(me, readToday)).filter(({ patient }) => patient.id === patientId).map(({ kind }) => kind);
+    (await asTenant(me, (tenant) => readRecall(tenant)))
+      .filter(({ patient }) => patient.id === patientId)
+      .map(({ kind }) => kind);
 
   it('an open visit stands first and goes when it is closed', async () => {
     const { id } = await add();

@@ -9,7 +9,7 @@ import { today } from '@/server/services/clock';
 import { listOrders } from '@/server/services/orders/order-records';
 import { moveOrder, orderPair } from '@/server/services/orders/orders';
 import { addPatient, readPatient } from '@/server/services/patients/patients';
-import { readToday } from '@/server/services/patients/today';
+import { readRecall } from '@/server/services/recall/recall';
 import { adviseOnFit, moreLike, rankCandidates } from '@/server/services/shoes/candidates';
 import { exportCatalogue } from '@/server/services/shoes/catalogue-export';
 import { importCatalogue } from '@/server/services/shoes/catalogue-import';
@@ -374,7 +374,9 @@ describe('a pair that is not in hand', () => {
     expect(visit.issued).toHaveLength(1);
     expect((await asTenant(me, (tenant) => readPatient(tenant, patientId))).pairs).toEqual([]);
     const kinds = async () =>
-      (await asTenant(me, readToday)).filter((item) => item.patient.id === patientId).map(({ kind }) => kind);
+      (await asTenant(me, (tenant) => readRecall(tenant)))
+        .filter((item) => item.patient.id === patientId)
+        .map(({ kind }) => kind);
     expect(await kinds()).toEqual(['order-to-place']);
     expect((await refusal(move(placed.id, { event: 'collect' }))).status).toBe(422);
     await move(placed.id, { event: 'place' });

@@ -8,7 +8,7 @@ import type { Refusal } from '@/server/http/problem';
 import { today } from '@/server/services/clock';
 import { endPair, logPair } from '@/server/services/pairs/pair-log';
 import { addPatient, readPatient } from '@/server/services/patients/patients';
-import { readToday } from '@/server/services/patients/today';
+import { readRecall } from '@/server/services/recall/recall';
 import { handOver } from '@/server/services/visits/hand-over';
 import { readRationale } from '@/server/services/visits/rationales';
 import { readSheet } from '@/server/services/visits/sheets';
@@ -247,12 +247,12 @@ describe('handing over', () => {
     expect((await refusal(log({ on: '2001-01-01', distanceKm: 5 }))).extra.errors?.[0]?.path).toEqual(['on']);
     // An everyday pair counts the days on which it was worn.
     await log({ amount: 1500 });
-    const kinds = (await asTenant(me, readToday))
+    const kinds = (await asTenant(me, (tenant) => readRecall(tenant)))
       .filter((item) => item.patient.id === patientId)
       .map((item) => item.kind);
     expect(kinds).toContain('pair-overdue');
     await asTenant(me, (tenant) => endPair(tenant, pairId, { on: today(), because: 'worn-out' }));
-    const after = (await asTenant(me, readToday))
+    const after = (await asTenant(me, (tenant) => readRecall(tenant)))
       .filter((item) => item.patient.id === patientId)
       .map((item) => item.kind);
     expect(after).not.toContain('pair-overdue');

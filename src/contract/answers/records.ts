@@ -12,6 +12,7 @@ import {
   tiltLinesSchema,
 } from '@/core/photograph/photograph-schema';
 import { schoolSchema } from '@/core/prescribe/engine/schema';
+import { CONTACT_TRIES, type ContactTry, RECALL, type RecallKindId } from '@/core/recall/kinds';
 import { retentionSchema } from '@/core/retention/keep-until';
 import { SIGNS, type SignId } from '@/core/signs/signs';
 import { keySchema } from '@/core/tables/key-schema';
@@ -22,7 +23,7 @@ import { RETIRED_BECAUSE, type RetiredBecause } from '@/core/wear/retired';
 import { inspectionContentSchema } from '@/core/wear/worn-schema';
 import { bringInSchema, lifeSchoolSchema } from '../common';
 import { consentRecordSchema } from '../patients-schema';
-import { AREAS, type Area, ROLE_NAMES, TOKEN_ACCESS, type TokenAccess } from '../people-schema';
+import { AREAS, type Area, hourSchema, ROLE_NAMES, TOKEN_ACCESS, type TokenAccess } from '../people-schema';
 import type {
   ClinicRecord,
   EarlierVisit,
@@ -33,8 +34,7 @@ import type {
   PatientSummary,
   PhotographRecord,
   PresenceAnswer,
-  TodayItem,
-  TodayKind,
+  RecallItem,
   TokenRecord,
   VisitRecord,
   VisitSummary,
@@ -68,6 +68,9 @@ export const clinicRecordSchema: z.ZodType<ClinicRecord> = z.object({
   formats: formatsSchema,
   secondFactorRequired: z.boolean(),
   retention: retentionSchema,
+  quietFrom: hourSchema,
+  quietTo: hourSchema,
+  digest: z.boolean(),
 });
 
 export const earlierVisitSchema: z.ZodType<EarlierVisit> = z.object({
@@ -252,27 +255,8 @@ export const patientRecordSchema: z.ZodType<PatientRecord> = z.object({
   ...whoTheyAre,
 });
 
-export const todayKindSchema: z.ZodType<TodayKind> = z.enum([
-  'home-warning',
-  'bring-in-next',
-  'order-to-check',
-  'order-to-return',
-  'order-to-collect',
-  'order-to-place',
-  'order-late',
-  'visit-open',
-  'pair-overdue',
-  'review-due',
-  'stop-wearing',
-  'refit-due',
-  'return-ends',
-  'outcome-alarm',
-  'outcomes-due',
-  'pair-in-window',
-]);
-
-export const todayItemSchema: z.ZodType<TodayItem> = z.object({
-  kind: todayKindSchema,
+export const recallItemSchema: z.ZodType<RecallItem> = z.object({
+  kind: keySchema<RecallKindId>(RECALL),
   patient: z.object({
     id: z.string(),
     name: z.string(),
@@ -282,6 +266,7 @@ export const todayItemSchema: z.ZodType<TodayItem> = z.object({
   what: z.string(),
   on: daySchema,
   visitId: z.string().nullable(),
+  tried: z.object({ way: keySchema<ContactTry>(CONTACT_TRIES), at: momentSchema, by: z.string() }).nullable(),
 });
 
 export const tokenRecordSchema: z.ZodType<TokenRecord> = z.object({

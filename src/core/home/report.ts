@@ -79,6 +79,8 @@ export type KeptContent =
 export interface StoredReport {
   at: string;
   content: KeptContent;
+  /** What it is against the days before, where that asks for somebody. */
+  against?: string;
 }
 
 /**
@@ -138,3 +140,7 @@ export function reportInWords(content: KeptContent, unit = ''): string {
       return `bought: ${content.name}`;
   }
 }
+
+/** A stored report in one line, with what it is against the days before. */
+export const storedInWords = ({ content, against }: StoredReport, unit = ''): string =>
+  [reportInWords(content, unit), ...(against ? [against] : [])].join('; ');

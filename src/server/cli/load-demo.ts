@@ -15,9 +15,11 @@ import { outcomesOf } from '@/demo/outcomes';
 import { kyselyOn } from '../database/connection';
 import type { Database } from '../database/schema';
 import type { Tenant } from '../database/tenant';
+import { answerDays } from '../services/pairs/break-in';
 import { caretaker } from '../services/pairs/caretaker';
 import { refreshForecasts } from '../services/pairs/forecasts';
 import { keepLearned, toLearn } from '../services/pairs/learned-lives';
+import { riskCheck } from '../services/recall/risk-check';
 import { addContacts } from './load-demo-contacts';
 import { addInspections } from './load-demo-inspections';
 import { addOutcomes } from './load-demo-outcomes';
@@ -235,6 +237,7 @@ async function addPatient(
         racing: handOver.racing,
         break_in: handOver.endedOn === null ? JSON.stringify(handOver.breakIn) : null,
         break_in_state: handOver.endedOn === null ? 'going' : null,
+        ...(handOver.endedOn === null ? answerDays(handOver.breakIn) : {}),
         return_by: handOver.breakIn.plan === 'home-trial' ? addDays(visit.day, RETURN_DAYS) : null,
       })
       .returning('id')
@@ -267,13 +270,19 @@ async function addPatient(
         })),
       )
       .execute();
+    const category = categoryOfPerson(clinicalPicture(handOver.findings));
+    await tx
+      .updateTable('patient')
+      .set(riskCheck(visit.day, category))
+      .where('id', '=', patient_id)
+      .execute();
     await addOutcomes(
       tx,
       {
         clinic_id,
         id: pair_id,
         startedOn: visit.day,
-        category: categoryOfPerson(clinicalPicture(handOver.findings)),
+        category,
       },
       outcomesOf(persona, visit.day, handOver.endedOn ?? dayOf(new Date()), handOver.log),
       by,

@@ -22,6 +22,7 @@ import type { Measures } from '@/core/outcomes/schema';
 import type { PhotographKind, PictureScale, TiltLines } from '@/core/photograph/photograph-schema';
 import type { Specification } from '@/core/prescribe/engine/specification';
 import type { Activity } from '@/core/purpose/serves';
+import type { ContactTry, RecallKindId } from '@/core/recall/kinds';
 import type { Retention } from '@/core/retention/keep-until';
 import type { BenchAnswers } from '@/core/shoe/bench/read-bench';
 import type { FeatureValues } from '@/core/shoe/features';
@@ -54,6 +55,10 @@ export interface Database {
     formats: JSONColumnType<Partial<Formats>, string | undefined, string>;
     second_factor_required: Generated<boolean>;
     retention: JSONColumnType<Retention, string | undefined, string>;
+    quiet_from: Generated<number>;
+    quiet_to: Generated<number>;
+    digest: Generated<boolean>;
+    digest_on: Generated<string | null>;
   };
   'auth.user': {
     id: string;
@@ -167,6 +172,8 @@ export interface Database {
     language: Generated<string>;
     archived_at: Date | null;
     site_id: Generated<string | null>;
+    risk_check_months: Generated<number | null>;
+    risk_check_on: Generated<string | null>;
   };
   visit: {
     clinic_id: string;
@@ -336,6 +343,9 @@ export interface Database {
     break_in: JSONColumnType<BreakInInput> | null;
     return_by: Generated<string | null>;
     outcomes_due_on: Generated<string | null>;
+    review_on: Generated<string | null>;
+    answers_due_on: Generated<string | null>;
+    answers_until: Generated<string | null>;
     break_in_state: BreakInState | null;
     modifications: JSONColumnType<readonly Modification[], string | undefined, string>;
   };
@@ -428,6 +438,18 @@ export interface Database {
     settled: JSONColumnType<Assignment>;
     saved_by: string;
     saved_at: Generated<Date>;
+  };
+  contact_try: {
+    clinic_id: string;
+    id: Generated<string>;
+    patient_id: string;
+    kind: RecallKindId;
+    about_on: string;
+    way: ContactTry;
+    note: string;
+    snoozed_until: string | null;
+    made_by: string;
+    made_at: Generated<Date>;
   };
   home_link: {
     clinic_id: string;

@@ -10,7 +10,8 @@ interface SlowRequest {
 const kept: SlowRequest[] = [];
 
 /** An address without what names anybody: identifiers and queries are left out. */
-const withoutNames = (path: string): string => path.replace(/[0-9a-f]{8}-[0-9a-f-]{27}/gi, '…');
+const withoutNames = (path: string): string =>
+  path.replace(/[0-9a-f]{8}-[0-9a-f-]{27}|(?<=^\/calendar\/).+/gi, '…');
 
 /** Remembers a request that took long, in this process only. */
 export function noteDuration(method: string, path: string, ms: number): void {

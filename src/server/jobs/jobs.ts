@@ -4,6 +4,7 @@ import { authDatabase } from '../database/connection';
 import { log } from '../http/log';
 import { sendWaitingMail } from '../mail/send';
 import { careForAllPairs } from '../services/pairs/care';
+import { writeDigests } from '../services/recall/digest';
 
 /** What is done without anybody asking, and how often (cron). */
 const JOBS = {
@@ -11,6 +12,8 @@ const JOBS = {
   seal: { every: '*/10 * * * *', work: sealTrails },
   tidy: { every: '43 * * * *', work: tidy },
   pairs: { every: '* * * * *', work: careForAllPairs },
+  // Mondays.
+  digest: { every: '7 6 * * 1', work: writeDigests },
   retention: { every: '17 3 * * *', work: eraseDue },
 } as const satisfies Record<string, { every: string; work: () => Promise<unknown> }>;
 export const JOB_NAMES = keysOf(JOBS);

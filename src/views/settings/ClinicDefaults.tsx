@@ -19,6 +19,8 @@ const monthsOf = (school: LifeSchool): string => {
     : '; it states no months, so without distances only that foam ages is said';
 };
 
+const HOURS = Object.fromEntries(Array.from({ length: 24 }, (_, hour) => [String(hour), `${hour}:00`]));
+
 /** The clinic's school of prescribing and of replacing; only the lead changes them. */
 export function ClinicDefaults({ clinic, mayChange }: { clinic: ClinicRecord; mayChange: boolean }) {
   const [school, setSchool] = useState(clinic.school);
@@ -27,7 +29,12 @@ export function ClinicDefaults({ clinic, mayChange }: { clinic: ClinicRecord; ma
   const [message, setMessage] = useState('');
   const [breakIn, setBreakIn] = useState(clinic.breakInSchool);
   const [phone, setPhone] = useState(clinic.phone);
+  const [quiet, setQuiet] = useState({ from: clinic.quietFrom, to: clinic.quietTo });
+  const [digest, setDigest] = useState(clinic.digest);
   const save = async (change: {
+    quietFrom?: number;
+    quietTo?: number;
+    digest?: boolean;
     school?: SchoolChoice;
     lifeSchool?: LifeSchool;
     bringIn?: BringIn;
@@ -105,6 +112,42 @@ export function ClinicDefaults({ clinic, mayChange }: { clinic: ClinicRecord; ma
           <span className="block text-faint mt-1">
             Each is somebody’s practice. Feet at risk, a new prosthesis and a brace have plans of their own.
           </span>
+        </div>
+        <div>
+          <div className="flex gap-3">
+            <Select
+              label="No letters from"
+              options={HOURS}
+              value={String(quiet.from)}
+              disabled={!mayChange}
+              onChange={(value) => {
+                setQuiet({ ...quiet, from: Number(value) });
+                void save({ quietFrom: Number(value) });
+              }}
+            />
+            <Select
+              label="until"
+              options={HOURS}
+              value={String(quiet.to)}
+              disabled={!mayChange}
+              onChange={(value) => {
+                setQuiet({ ...quiet, to: Number(value) });
+                void save({ quietTo: Number(value) });
+              }}
+            />
+          </div>
+          <label className="flex gap-2 items-center mt-2">
+            <input
+              type="checkbox"
+              checked={digest}
+              disabled={!mayChange}
+              onChange={(event) => {
+                setDigest(event.currentTarget.checked);
+                void save({ digest: event.currentTarget.checked });
+              }}
+            />
+            A letter to the leads each Monday: who waits for what, in numbers
+          </label>
         </div>
         <div>
           <label>

@@ -10,7 +10,7 @@ import { useApiForm } from '../use-api-form';
 /** Personal access tokens for machines: made here, shown once, revoked here. */
 export function Tokens({ tokens }: { tokens: TokenRecord[] }) {
   const [list, setList] = useState(tokens);
-  const [fresh, setFresh] = useState<string | null>(null);
+  const [fresh, setFresh] = useState<{ token: string; isCalendar: boolean } | null>(null);
   const [problem, setProblem] = useState<string>();
   const refresh = async () => {
     const answer = await call('tokens', {});
@@ -28,7 +28,7 @@ export function Tokens({ tokens }: { tokens: TokenRecord[] }) {
     setProblem(undefined);
     const answer = await call('addToken', { body: { ...token, ...(areas ? { areas: [...areas] } : {}) } });
     if (!answer.ok) return refuse(answer);
-    setFresh(answer.value.token);
+    setFresh({ token: answer.value.token, isCalendar: areas?.size === 1 && areas.has('calendar') });
     reset();
     setAreas(null);
     await refresh();
@@ -46,7 +46,15 @@ export function Tokens({ tokens }: { tokens: TokenRecord[] }) {
       </p>
       {fresh && (
         <p role="status" className="my-2">
-          Copy it now, it is not shown again: <code className="bg-desk px-2 py-1 break-all">{fresh}</code>
+          Copy it now, it is not shown again:{' '}
+          <code className="bg-desk px-2 py-1 break-all">{fresh.token}</code>
+          {fresh.isCalendar && (
+            <>
+              {' '}
+              A calendar program subscribes to{' '}
+              <code className="bg-desk px-2 py-1 break-all">{`${location.origin}/calendar/${fresh.token}.ics`}</code>
+            </>
+          )}
         </p>
       )}
       <ul className="my-2">

@@ -1,5 +1,7 @@
 import { api } from '@/contract/contract';
 import { endpoint } from '@/server/http/endpoint';
-import { readToday } from '@/server/services/patients/today';
+import { readRecall } from '@/server/services/recall/recall';
 
-export const GET = endpoint(api.today, (tenant, { query }) => readToday(tenant, query.site ?? null));
+export const GET = endpoint(api.today, (tenant, { query }) =>
+  readRecall(tenant, { site: query.site ?? null }),
+);

@@ -1,3 +1,4 @@
+import { sql } from 'kysely';
 import type { z } from 'zod';
 import type { HomeRecord, seenSchema } from '@/contract/home';
 import { stopsAtFirst } from '@/core/break-in/schools';
@@ -7,9 +8,10 @@ import {
   type HomeReport,
   isHomeWarning,
   type KeptContent,
-  reportInWords,
   type StoredReport,
+  storedInWords,
 } from '@/core/home/report';
+import { girthAlarm, sockAlarm } from '@/core/recall/trends';
 import { CLOCK_OF_USE, CLOCKS, madeForUse } from '@/core/wear/clocks';
 import type { HomeCaller } from '../../auth/home-link';
 import { audit, type Tenant } from '../../database/tenant';
@@ -23,6 +25,8 @@ import { patientOfLink } from './page';
 
 /** Reports that one link takes in a day; more is no person. Ours. */
 const MOST_A_DAY = 200;
+/** Earlier reports that a girth or a number of ply is held against; of both legs and three places, so some more. */
+const BEFORE = 30;
 /** Reports that a record shows, the newest. */
 const SHOWN = 60;
 
@@ -114,8 +118,10 @@ export async function receiveReport(
   if (Number(many) >= MOST_A_DAY) throw new Refusal(429, 'That is very much for one day. Call the clinic.');
   const pair = await pairOf(tenant, patientId, report.pair);
   const { content, image } = apart(report.content);
-  const isWarning = isHomeWarning(content, await isFirstEnough(tenant, patientId, pair?.id ?? null));
-  const stored: StoredReport = { at: report.at, content };
+  const against = await againstBefore(tenant, patientId, content);
+  const isWarning =
+    against !== null || isHomeWarning(content, await isFirstEnough(tenant, patientId, pair?.id ?? null));
+  const stored: StoredReport = { at: report.at, content, ...(against === null ? {} : { against }) };
   const kept = await tx
     .insertInto('home_report')
     .values({
@@ -139,6 +145,36 @@ export async function receiveReport(
   await audit(tenant, 'write', 'said from home', patientId);
   if (pair) await noteAside(tenant, report.id, () => intoRecord(tenant, pair, report.on, content));
   return { isWarning };
+}
+
+/** What a number of ply or a girth is against those said before; null where it asks for nobody. */
+async function againstBefore(
+  { tx }: Tenant,
+  patientId: string,
+  content: KeptContent,
+): Promise<string | null> {
+  if (content.kind !== 'socks' && content.kind !== 'girth') return null;
+  const rows = await tx
+    .selectFrom('home_report')
+    .select('content')
+    .where('patient_id', '=', patientId)
+    .where(sql`content #>> '{content,kind}'`, '=', content.kind)
+    .orderBy('said_on', 'desc')
+    .orderBy('received_at', 'desc')
+    .limit(BEFORE)
+    .execute();
+  const before = rows.map((row) => row.content.content).toReversed();
+  if (content.kind === 'socks')
+    return sockAlarm(
+      before.flatMap((one) => (one.kind === 'socks' ? [one.ply] : [])),
+      content.ply,
+    );
+  return girthAlarm(
+    before.flatMap((one) =>
+      one.kind === 'girth' && one.side === content.side && one.measure === content.measure ? [one.mm] : [],
+    ),
+    content.mm,
+  );
 }
 
 /** Where a record refuses what was said, that is no reason to lose it. */
@@ -192,8 +228,8 @@ export async function readHomeRecord(tenant: Tenant, patientId: string): Promise
       pair: row.pair,
       at: row.content.at,
       receivedAt: row.received_at.toISOString(),
-      words: reportInWords(
-        row.content.content,
+      words: storedInWords(
+        row.content,
         row.features ? CLOCKS[CLOCK_OF_USE[madeForUse(row.features)]].unit : '',
       ),
       isWarning: row.is_warning,

@@ -1,5 +1,6 @@
 import type { z } from 'zod';
 import { type BreakInState, stateOf } from '@/core/break-in/answers';
+import { answersDue } from '@/core/break-in/answers-due';
 import type { BreakInInput } from '@/core/break-in/plan';
 import type { goOnSchema, outingAnswerSchema } from '@/core/break-in/schema';
 import { stopsAtFirst } from '@/core/break-in/schools';
@@ -27,6 +28,15 @@ export async function readBreakIn({ tx }: Tenant, pairId: string): Promise<Break
       isSeen: seen,
     })),
   };
+}
+
+/** When an answer is missed, as it is stored with the pair. */
+export function answerDays(input: BreakInInput): {
+  answers_due_on: string | null;
+  answers_until: string | null;
+} {
+  const due = answersDue(input);
+  return { answers_due_on: due?.on ?? null, answers_until: due?.until ?? null };
 }
 
 /** Keeps what was said of one outing; a second answer of a day puts the first right. The plan and what is due follow at once. */
@@ -59,7 +69,11 @@ export async function answerOuting(
     .execute();
   const input = (await readBreakIn(tenant, pairId))!;
   const state = stateOf(input.answers, stopsAtFirst(input.plan));
-  await tenant.tx.updateTable('pair').set({ break_in_state: state }).where('id', '=', pairId).execute();
+  await tenant.tx
+    .updateTable('pair')
+    .set({ break_in_state: state, ...answerDays(input) })
+    .where('id', '=', pairId)
+    .execute();
   return { state };
 }
 
@@ -81,6 +95,11 @@ export async function goOn(
   const answers = tenant.tx.updateTable('outing_answer').where('pair_id', '=', pairId);
   await answers.set({ seen: true }).execute();
   await answers.set({ note: found }).where('answered_on', '=', last.on).execute();
-  await tenant.tx.updateTable('pair').set({ break_in_state: 'going' }).where('id', '=', pairId).execute();
+  const going = (await readBreakIn(tenant, pairId)) ?? input;
+  await tenant.tx
+    .updateTable('pair')
+    .set({ break_in_state: 'going', ...answerDays(going) })
+    .where('id', '=', pairId)
+    .execute();
   return { state: 'going' };
 }

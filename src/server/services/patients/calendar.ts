@@ -10,8 +10,8 @@ import { today } from '../clock';
 import { readBreakIn } from '../pairs/break-in';
 import { pairsInUse } from '../pairs/in-use';
 import { wordsFor } from '../people/texts';
+import { readRecall } from '../recall/recall';
 import { handOverOf } from '../visits/sheets';
-import { readToday } from './today';
 
 /** How far the clinic's calendar looks ahead. */
 const AHEAD_DAYS = 120;
@@ -110,9 +110,7 @@ export async function clinicCalendar(tenant: Tenant, origin: string): Promise<st
     );
   });
   // What stands in the way of a pair is due at once.
-  const sore = (await readToday(tenant)).filter(
-    ({ kind }) => kind === 'refit-due' || kind === 'stop-wearing',
-  );
+  const sore = await readRecall(tenant, { kinds: ['stop-wearing', 'refit-due'] });
   return calendarFile('Contacts', 'en', [
     ...days,
     ...sore.map(

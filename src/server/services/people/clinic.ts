@@ -19,6 +19,9 @@ export async function readClinic({ tx }: Tenant): Promise<ClinicRecord> {
     formats: { ...USUAL_FORMATS, ...row.formats },
     secondFactorRequired: row.second_factor_required,
     retention: row.retention,
+    quietFrom: row.quiet_from,
+    quietTo: row.quiet_to,
+    digest: row.digest,
   };
 }
 
@@ -31,6 +34,9 @@ export async function changeClinic(
     ...(change.lifeSchool ? { life_school: change.lifeSchool } : {}),
     ...(change.bringIn ? { bring_in: change.bringIn } : {}),
     ...(change.phone === undefined ? {} : { phone: change.phone }),
+    ...(change.quietFrom === undefined ? {} : { quiet_from: change.quietFrom }),
+    ...(change.quietTo === undefined ? {} : { quiet_to: change.quietTo }),
+    ...(change.digest === undefined ? {} : { digest: change.digest }),
     ...(change.breakInSchool ? { break_in_school: change.breakInSchool } : {}),
     ...(change.name ? { name: change.name } : {}),
     ...(change.place ? { place: change.place } : {}),

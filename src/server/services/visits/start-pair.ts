@@ -1,7 +1,7 @@
 import { type PatientSheet, patientSheet, reviewDay } from '@/core/aftercare/patient-sheet';
 import { addDays, ageOn } from '@/core/calendar/days';
 import { modelTitle, type ShoeModel } from '@/core/catalogue/model';
-import { categoryOfPerson } from '@/core/examination/at-risk-category';
+import { type AtRiskCategory, categoryOfPerson } from '@/core/examination/at-risk-category';
 import { SIDES } from '@/core/findings/finding-kinds';
 import { type ClinicalPicture, numberAt } from '@/core/findings/picture';
 import type { TryOn } from '@/core/fitting/try-on';
@@ -19,6 +19,7 @@ import { landingOf } from '@/core/wear/learned/conditions';
 import { shareOfLife } from '@/core/wear/old-pair';
 import type { Tenant } from '../../database/tenant';
 import { refusedAt } from '../../http/problem';
+import { answerDays } from '../pairs/break-in';
 import { forecastOf, refreshForecasts } from '../pairs/forecasts';
 import { breakInOf, weeklyUse } from '../pairs/new-break-in';
 import { keepBaseline } from '../pairs/outcomes';
@@ -27,6 +28,7 @@ import type { patientRow } from '../patients/patient-row';
 import { readClinic } from '../people/clinic';
 import { placeOfWork } from '../people/sites';
 import { wordsFor } from '../people/texts';
+import { riskCheck } from '../recall/risk-check';
 import { listModels } from '../shoes/models';
 import { sizesTried } from './issue';
 import { stepsOf } from './visit-steps';
@@ -64,6 +66,16 @@ export interface PairStart {
 function worstOf(picture: ClinicalPicture): number | undefined {
   const aches = SIDES.flatMap((side) => numberAt(picture, 'worstPain', side) ?? []);
   return aches.length === 0 ? undefined : Math.max(...aches);
+}
+
+/** How often feet at risk are looked at, and when next: at the longest gap that their category allows. */
+async function keepRiskCheck(
+  { tx }: Tenant,
+  patientId: string,
+  on: string,
+  category: AtRiskCategory | null,
+): Promise<void> {
+  await tx.updateTable('patient').set(riskCheck(on, category)).where('id', '=', patientId).execute();
 }
 
 /** Puts a pair into use: the pair, the patient's sheet and the hand-over that ties them to what was issued. */
@@ -122,11 +134,13 @@ export async function startPair(
     .set({
       break_in: JSON.stringify(breakIn.input),
       break_in_state: breakIn.plan.state,
+      ...answerDays(breakIn.input),
       // Only a pair that is kept at home first can still go back.
       return_by: breakIn.input.plan === 'home-trial' ? returnBy : null,
     })
     .where('id', '=', pairId)
     .execute();
+  await keepRiskCheck(tenant, patient.id, startedOn, category);
   const contents = contentsOf(await stepsOf(tenant, start.visitId));
   const sheet = patientSheet({
     ...(await wordsFor(tenant, patient.language)),
