@@ -41,7 +41,7 @@ export function Consents({ patientId, consents, today }: Props) {
           return (
             <li
               key={kind}
-              className="grid grid-cols-[1fr_20rem_auto] gap-x-4 items-baseline border-b border-line py-1.5"
+              className="grid md:grid-cols-[1fr_20rem_auto] gap-x-4 gap-y-1 items-baseline border-b border-line py-1.5"
             >
               <span>
                 {CONSENTS[kind].label}

@@ -42,7 +42,7 @@ function Axis({ line }: { line: TimeLineRecord }) {
   return (
     <svg
       viewBox={`0 0 ${WIDTH} ${height}`}
-      className="w-full"
+      className="w-full min-w-[36rem]"
       role="img"
       aria-label={[
         ...pairs.map(

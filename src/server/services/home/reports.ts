@@ -17,7 +17,7 @@ import type { HomeCaller } from '../../auth/home-link';
 import { audit, type Tenant } from '../../database/tenant';
 import { notFound, Refusal } from '../../http/problem';
 import { answerOuting, readBreakIn } from '../pairs/break-in';
-import { keepOutcomeFromHome } from '../pairs/outcomes';
+import { addToOutcome } from '../pairs/outcomes';
 import { logPair } from '../pairs/pair-log';
 import { patientRow } from '../patients/patient-row';
 import { listHomeLinks } from './links';
@@ -82,14 +82,14 @@ async function intoRecord(
       return;
     case 'comfort': {
       const { comfort, pain } = content;
-      return keepOutcomeFromHome(tenant, pair.id, on, { comfort, ...(pain === undefined ? {} : { pain }) });
+      return addToOutcome(tenant, pair.id, on, { comfort, ...(pain === undefined ? {} : { pain }) });
     }
     case 'ache':
-      return keepOutcomeFromHome(tenant, pair.id, on, { pain: content.pain });
+      return addToOutcome(tenant, pair.id, on, { pain: content.pain });
     case 'blister':
-      return keepOutcomeFromHome(tenant, pair.id, on, { skin: [content.isOpen ? 'ulcer' : 'blister'] });
+      return addToOutcome(tenant, pair.id, on, { skin: [content.isOpen ? 'ulcer' : 'blister'] });
     case 'warning':
-      if (content.signs.includes('fall')) await keepOutcomeFromHome(tenant, pair.id, on, { falls: 1 });
+      if (content.signs.includes('fall')) await addToOutcome(tenant, pair.id, on, { falls: 1 });
       return;
     default:
       return;

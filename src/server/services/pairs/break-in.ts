@@ -6,7 +6,7 @@ import type { goOnSchema, outingAnswerSchema } from '@/core/break-in/schema';
 import { stopsAtFirst } from '@/core/break-in/schools';
 import { audit, type Tenant } from '../../database/tenant';
 import { refusedAt } from '../../http/problem';
-import { checkDay, pairDays } from './pair-log';
+import { checkDay, pairDays } from './pair-days';
 
 /** What a pair's break-in is made of, with the answers so far; null where none was planned. */
 export async function readBreakIn({ tx }: Tenant, pairId: string): Promise<BreakInInput | null> {

@@ -5,7 +5,8 @@ import { isWorthKeeping } from '@/core/wear/inspection';
 import { audit, type Tenant } from '../../database/tenant';
 import { refusedAt } from '../../http/problem';
 import { refreshForecasts } from './forecasts';
-import { checkDay, logPair, pairDays } from './pair-log';
+import { checkDay, pairDays } from './pair-days';
+import { logPair } from './pair-log';
 
 async function clockOf({ tx }: Tenant, pairId: string): Promise<Clock> {
   const { features } = await tx

@@ -7,7 +7,7 @@ import { outcomesDue } from '@/core/outcomes/schedule';
 import type { Measures, outcomeSchema } from '@/core/outcomes/schema';
 import { FROM_HOME, isFromHome } from '../../auth/home-link';
 import { audit, type Tenant } from '../../database/tenant';
-import { checkDay, pairDays } from './pair-log';
+import { checkDay, pairDays } from './pair-days';
 
 /** Outcomes of a pair, oldest first; the first is what the others are held against. */
 export async function readOutcomes({ tx }: Tenant, pairId: string): Promise<OutcomeRecord> {
@@ -93,9 +93,10 @@ export async function keepOutcome(
 }
 
 /**
- * What the wearer says from home, added to the outcomes of that day: what the clinic took on the same day stands, and falls add up.
+ * A few measures added to the outcomes of a day, from home or with a log entry: what somebody else took on the same day stands, and
+ * falls add up.
  */
-export async function keepOutcomeFromHome(
+export async function addToOutcome(
   tenant: Tenant,
   pairId: string,
   on: string,

@@ -1,35 +1,12 @@
 import type { z } from 'zod';
 import type { pairLogSchema } from '@/contract/patients-schema';
-import { addDays } from '@/core/calendar/days';
 import type { RetiredBecause } from '@/core/wear/retired';
 import { audit, type Tenant } from '../../database/tenant';
-import { notFound, refusedAt } from '../../http/problem';
-import { today } from '../clock';
+import { refusedAt } from '../../http/problem';
 import { refreshForecasts } from './forecasts';
+import { addToOutcome } from './outcomes';
+import { checkDay, pairDays } from './pair-days';
 import { lifeIsStale } from './stale';
-
-interface PairDays {
-  patient_id: string;
-  started_on: string;
-  ended_on: string | null;
-}
-
-export async function pairDays({ tx }: Tenant, pairId: string): Promise<PairDays> {
-  const row = await tx
-    .selectFrom('pair')
-    .select(['patient_id', 'started_on', 'ended_on'])
-    .where('id', '=', pairId)
-    .executeTakeFirst();
-  if (!row) throw notFound('This pair');
-  return row;
-}
-
-/** A day in the life of a pair: not before its first, not ahead, not after its last. Tomorrow is somebody's today in another time zone. */
-export function checkDay(on: string, { started_on, ended_on }: PairDays, field = 'on'): void {
-  if (on < started_on) throw refusedAt(field, `The pair was first used on ${started_on}.`);
-  if (on > addDays(today(), 1)) throw refusedAt(field, 'This day lies ahead.');
-  if (ended_on && on > ended_on) throw refusedAt(field, `The pair was retired on ${ended_on}.`);
-}
 
 /** Adds a distance, a comfort or both to a pair's log. */
 export async function logPair(
@@ -56,6 +33,8 @@ export async function logPair(
     })
     .returning('id')
     .executeTakeFirstOrThrow();
+  // Comfort is an outcome of the pair, wherever it was written down.
+  if (entry.comfort != null) await addToOutcome(tenant, pairId, entry.on, { comfort: entry.comfort });
   await refreshForecasts(tenant, { patientId: pair.patient_id });
   return added;
 }

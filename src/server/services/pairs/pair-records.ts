@@ -4,6 +4,7 @@ import { daysBetween } from '@/core/calendar/days';
 import { modelTitle } from '@/core/catalogue/model';
 import { versionDifferences } from '@/core/match/version-differences';
 import { readChange } from '@/core/outcomes/real-change';
+import type { Measures } from '@/core/outcomes/schema';
 import { groupBy } from '@/core/tables/group-by';
 import { madeForUse } from '@/core/wear/clocks';
 import { stateOf, usedBy } from '@/core/wear/forecast';
@@ -68,6 +69,7 @@ export async function listPairs(
     rows.map((row) => row.model_id),
   );
   const byPair = groupBy(log, (entry) => entry.pair_id);
+  const measured = groupBy(await measuresOf(tenant, ids), ({ pair_id }) => pair_id);
   const looked = groupBy(await inspectionsOf(tenant, ids), (entry) => entry.pairId);
   return rows.map((row) => {
     const entries = (byPair.get(row.id) ?? []).map(
@@ -116,7 +118,7 @@ export async function listPairs(
       log: entries,
       forecast,
       window,
-      comfort: comfortReading(entries),
+      comfort: comfortReading((measured.get(row.id) ?? []).map(({ measures }) => measures)),
       inspections: (looked.get(row.id) ?? []).map(({ pairId: _, ...entry }) => ({
         ...entry,
         used: usedBy(wearInput, daysBetween(row.started_on, entry.on)).used,
@@ -161,6 +163,17 @@ export async function readPair(tenant: Tenant, pairId: string): Promise<PairPage
   };
 }
 
+/** Outcomes of pairs, oldest first. */
+async function measuresOf({ tx }: Tenant, pairIds: readonly string[]) {
+  if (pairIds.length === 0) return [];
+  return tx
+    .selectFrom('outcome')
+    .select(['pair_id', 'measures'])
+    .where('pair_id', 'in', [...pairIds])
+    .orderBy('taken_on')
+    .execute();
+}
+
 /** Inspections of pairs, oldest first. */
 async function inspectionsOf(
   { tx }: Tenant,
@@ -201,10 +214,11 @@ function standingOf(
   return { forecast: { ...row.forecast, state }, window: { from, middle, to, startNextOn } };
 }
 
-function comfortReading(entries: readonly PairLogEntry[]): PairRecord['comfort'] {
-  const rated = entries.filter((entry) => entry.comfort !== null);
-  if (rated.length < 2) return null;
-  const baseline = rated[0]!.comfort!;
-  const now = rated.at(-1)!.comfort!;
+/** Comfort then and now, of the pair’s outcomes, oldest first: the same that stand on its page. */
+function comfortReading(outcomes: readonly Measures[]): PairRecord['comfort'] {
+  const rated = outcomes.flatMap(({ comfort }) => comfort ?? []);
+  const [baseline] = rated;
+  const now = rated.at(-1);
+  if (rated.length < 2 || baseline === undefined || now === undefined) return null;
   return { baseline, now, reading: readChange(baseline, now) };
 }

@@ -8,7 +8,7 @@ import { audit, type Tenant } from '../../database/tenant';
 import { notFound, Refusal, refusedAt } from '../../http/problem';
 import { today } from '../clock';
 import { stepsOf } from '../visits/visit-steps';
-import { checkDay, pairDays } from './pair-log';
+import { checkDay, pairDays } from './pair-days';
 
 /** Photographs of one pair, or of all pairs that were brought to one visit, at most: a record is no album. */
 const MOST = 60;

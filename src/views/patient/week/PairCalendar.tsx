@@ -19,7 +19,7 @@ export function PairCalendar({ pairs, today }: { pairs: WeekRecord['pairs']; tod
     <section aria-label="The year ahead" className="grid gap-1">
       <svg
         viewBox={`0 0 ${WIDTH} ${known.length * ROW + 26}`}
-        className="w-full max-w-3xl"
+        className="w-full min-w-[30rem] max-w-3xl"
         role="img"
         aria-label={known
           .map(

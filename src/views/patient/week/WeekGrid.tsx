@@ -56,7 +56,7 @@ export function WeekGrid({
     </tr>
   );
   return (
-    <table className="w-full table-fixed border-collapse">
+    <table className="w-full min-w-[34rem] table-fixed border-collapse">
       <thead>
         <tr>
           <th scope="col" className="w-44 text-left font-normal text-faint">

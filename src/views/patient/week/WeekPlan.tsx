@@ -37,7 +37,9 @@ export function WeekPlan({
           use.
         </p>
       )}
-      <WeekGrid week={week} picked={picked} onPick={pick} />
+      <div className="overflow-x-auto">
+        <WeekGrid week={week} picked={picked} onPick={pick} />
+      </div>
       <div className="flex flex-wrap gap-3 items-end">
         {session && <Outing key={session.id} session={session} week={week} onGone={() => pick(null)} />}
         <button type="button" className="press" disabled={sessions.length >= 14} onClick={week.add}>
@@ -56,7 +58,7 @@ export function WeekPlan({
             (state === 'changed' ? 'Not kept yet.' : record.isSaved ? 'Kept; the windows follow it.' : '')}
         </span>
       </div>
-      <div className="grid grid-cols-[1fr_1fr] gap-6">
+      <div className="grid md:grid-cols-2 gap-6">
         <ul aria-label="What each pair is used">
           {week.pairs.map((pair) => {
             const use = weekly.get(pair.id) ?? 0;
@@ -77,7 +79,9 @@ export function WeekPlan({
           ))}
         </ul>
       </div>
-      <PairCalendar pairs={record.pairs} today={today} />
+      <div className="overflow-x-auto">
+        <PairCalendar pairs={record.pairs} today={today} />
+      </div>
     </div>
   );
 }
