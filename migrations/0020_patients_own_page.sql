@@ -64,7 +64,7 @@ create table home_report (
   foreign key (clinic_id, link_id) references home_link
 );
 create index home_report_by_patient on home_report (clinic_id, patient_id, said_on);
-create index home_report_unseen on home_report (clinic_id, is_warning, received_at) where seen_at is null;
+create index home_report_warning on home_report (clinic_id, said_on) where is_warning and seen_at is null;
 select build_wall('home_report');
 select open_to_backup('home_report');
 grant select, insert, update (aside, seen_at, seen_by, found) on home_report to sovet_app;

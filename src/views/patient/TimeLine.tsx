@@ -13,7 +13,9 @@ const SHOWN_CAUSES = 4;
 export function TimeLine({ line }: { line: TimeLineRecord }) {
   return (
     <div className="grid gap-4">
-      <Axis line={line} />
+      <div className="overflow-x-auto">
+        <Axis line={line} />
+      </div>
       {line.aches.length === 0 ? (
         <p className="text-faint">
           No ache has a first day yet: it is noted with the ache on the body drawing of a visit, and what

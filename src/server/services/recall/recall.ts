@@ -10,7 +10,6 @@ import { groupBy } from '@/core/tables/group-by';
 import type { Tenant } from '../../database/tenant';
 import { today } from '../clock';
 import { notedConsent } from '../patients/consents';
-import { branchOf } from './branches';
 
 /** Rows of a kind that are read; whoever works through so many looks again. */
 export const MOST_OF_A_KIND = 30;
@@ -45,20 +44,20 @@ export async function readRecall(
   { site = null, kinds = RECALL_KINDS }: { site?: string | null; kinds?: readonly RecallKindId[] } = {},
 ): Promise<RecallItem[]> {
   const now = today();
-  const parts = kinds.map((kind) =>
-    branchOf(kind, RECALL_KINDS.indexOf(kind), { now, site, most: MOST_OF_A_KIND }),
-  );
   const { rows } = await sql<Row>`
-    select due.kind, due.patient_id, due.about_on, due.visit_id, due.said, shoe_model.maker, shoe_model.name as model,
+    select due.kind, due.patient_id, due.about_on::text, due.visit_id, due.said, shoe_model.maker, shoe_model.name as model,
       shoe_model.version, given_name, family_name, born_on, phone, patient.email, address, contact_by,
       latest.way as tried, latest.made_at as tried_at, tryer.name as tried_by
-    from (${sql.join(parts, sql` union all `)}) as due
-      join patient on patient.id = due.patient_id
-      left join shoe_model on shoe_model.id = due.model_id
+    from recall_due(${now}, ${site}, ${[...kinds]}, ${MOST_OF_A_KIND}) as due
+      -- One by one: two hundred names are no reason to read every patient.
+      join lateral (select * from patient where patient.id = due.patient_id offset 0) as patient on true
+      left join lateral (select * from shoe_model where shoe_model.id = due.model_id offset 0) as shoe_model on true
       left join lateral (select way, made_at, made_by from contact_try where contact_try.patient_id = due.patient_id
-        and contact_try.kind = due.kind and contact_try.about_on = due.about_on::date order by made_at desc limit 1) as latest on true
+        and contact_try.kind = due.kind and contact_try.about_on = due.about_on order by made_at desc limit 1) as latest on true
       left join auth."user" as tryer on tryer.id = latest.made_by
-    order by due.rank, due.about_on, due.patient_id`.execute(tenant.tx);
+    order by array_position(${[...kinds]}::text[], due.kind), due.about_on, due.patient_id`.execute(
+    tenant.tx,
+  );
   const consents = await consentsOf(tenant, [...new Set(rows.map((row) => row.patient_id))]);
   return rows.map((row) => ({
     kind: row.kind,

@@ -79,9 +79,7 @@ export function WeekPlan({
           ))}
         </ul>
       </div>
-      <div className="overflow-x-auto">
-        <PairCalendar pairs={record.pairs} today={today} />
-      </div>
+      <PairCalendar pairs={record.pairs} today={today} />
     </div>
   );
 }
