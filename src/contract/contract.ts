@@ -18,6 +18,7 @@ import { people } from './people';
 import { recall } from './recall';
 import { ROUTES } from './routes';
 import { shoes } from './shoes';
+import { tracks } from './tracks';
 
 /** Every call below /api/v1. */
 export const api = {
@@ -32,6 +33,7 @@ export const api = {
   ...insights,
   ...home,
   ...recall,
+  ...tracks,
   startVisit: operation(ROUTES.startVisit, {
     id: 'startVisit',
     answer: addedSchema,

@@ -105,7 +105,21 @@ const device = <const Id extends string, const P extends string, Q extends z.Zod
 ) => operation(route, { id, tag: 'devices', produces, summary, query });
 
 /** Simulated devices: each answers with a file in the open format that the real one would write. */
+/** What a step counter was set to. */
+const stepCounterSettings = z.object({
+  seed,
+  days: whole(1, 400, 28, 'The number of days'),
+  steps: whole(0, 60_000, 7000, 'Steps of a day'),
+});
+
 export const devices = {
+  stepCounter: device(
+    ROUTES.stepCounter,
+    'simulateSteps',
+    'text/csv',
+    'Days and steps as CSV, until yesterday',
+    stepCounterSettings,
+  ),
   footprintScanner: device(
     ROUTES.footprintScanner,
     'simulateFootprint',

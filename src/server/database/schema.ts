@@ -451,6 +451,22 @@ export interface Database {
     made_by: string;
     made_at: Generated<Date>;
   };
+  track_outing: {
+    clinic_id: string;
+    id: Generated<string>;
+    patient_id: string;
+    pair_id: string;
+    began_at: Date;
+    ended_at: Date;
+    done_on: string;
+    km: number;
+    ascent_m: number | null;
+    cadence: number | null;
+    surface: 'road' | 'trail';
+    source: string;
+    made_by: string;
+    made_at: Generated<Date>;
+  };
   home_link: {
     clinic_id: string;
     id: Generated<string>;

@@ -22,6 +22,7 @@ sheets/*.pdf, *.json  what was taken home
 photographs/*.jpg     pairs as they were photographed
 outings.json          how outings in new pairs felt
 outcomes.json         what became of each pair: comfort, pain, activities, skin, falls
+devices.json          outings that devices recorded, with the pair of each
 from-home.json        what was said on the patient’s own page, unverified, with its photographs in from-home/
 week.json             outings of the week and which pair goes to which
 trail.json            who read or changed this, the latest 50
@@ -97,6 +98,13 @@ export async function exportPatient(tenant: Tenant, id: string): Promise<Respons
     .orderBy('taken_on')
     .execute();
   if (outcomes.length > 0) files['outcomes.json'] = json(outcomes);
+  const devices = await tx
+    .selectFrom('track_outing')
+    .select(['pair_id', 'began_at', 'ended_at', 'done_on', 'km', 'ascent_m', 'cadence', 'surface', 'source'])
+    .where('patient_id', '=', id)
+    .orderBy('began_at')
+    .execute();
+  if (devices.length > 0) files['devices.json'] = json(devices);
   const home = await tx
     .selectFrom('home_report')
     .select(['id', 'pair_id', 'said_on', 'content', 'image', 'is_warning', 'received_at', 'seen_at', 'found'])
