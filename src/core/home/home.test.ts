@@ -58,15 +58,23 @@ describe('advice from afar', () => {
   it('is given untested where somebody was asked and has nothing that harms skin', () =>
     expect(may({ body: { conditions: ['hip-arthritis'] } })).toBe(true));
   it('differs by foot', () => {
-    const { advice } = viewOf(feet({ sensation: 'lost' }));
-    expect(advice.left).toBeNull();
-    expect(advice.right).not.toBeNull();
+    const [{ advice } = { advice: null }] = viewOf(feet({ sensation: 'lost' })).pairs;
+    expect(advice?.left).toBeNull();
+    expect(advice?.right).not.toBeNull();
   });
   it('has a sentence for each place, by what is known of the foot', () => {
-    const { advice } = viewOf(feet({}));
+    const { advice } = viewOf(feet({})).pairs[0]!;
     expect(keysOf(advice.left!).toSorted()).toEqual([...HOME_PLACES].toSorted());
     expect(advice.left!['heel-back']).toContain('heel lock');
     expect(Object.values(advice.left!).every((text) => /^[A-Z].*\.$/.test(text))).toBe(true);
+  });
+  it('speaks of no laces where there are none', () => {
+    const of = (closure: 'laces' | 'hook-and-loop') =>
+      viewOf(feet({}), {
+        pairs: [{ id: 'a', sheet: sheetOf(feet({}), { values: { drop: 8, closure } }), breakIn: null }],
+      }).pairs[0]!.advice.left!;
+    expect(of('laces')['heel-back']).toContain('lacing');
+    expect(Object.values(of('hook-and-loop')).join(' ')).not.toMatch(/lac(e|ing)/i);
   });
   it('knows the places of the examination', () =>
     expect([...HOME_PLACES].toSorted()).toEqual(keysOf(FINDINGS.rubbedAt.options).toSorted()));
@@ -116,15 +124,15 @@ describe('the view', () => {
     expect(viewOf(feet({ swelling: 'changes' })).swells).toBe(true);
     expect(viewOf({ ...feet({}), body: { ageYears: 9 } }).words.signFall).toBe('my child fell');
   });
-  it('before a first visit has no pair and gives no advice', () => {
+  it('before a first visit has no pair, and so no advice', () => {
     const view = viewOf(null);
     expect(view.pairs).toEqual([]);
-    expect(view.advice).toEqual({ left: null, right: null });
   });
   it('without a number says to call the clinic', () =>
     expect(viewOf(feet({}), { phone: '' }).call).toBe('Call your clinic today.'));
   it.each(['en', 'de'] as const)('reads at grade 7 or below in %s', (language) => {
-    const { words, stopNow, advice } = viewOf(feet({}), { language });
+    const { words, stopNow, pairs } = viewOf(feet({}), { language });
+    const { advice } = pairs[0]!;
     const sentences = [
       ...Object.values(words),
       stopNow,

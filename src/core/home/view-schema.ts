@@ -40,6 +40,8 @@ const pairSchema = z.object({
     shoes: z.array(z.object({ label: z.string(), steps: lines })),
     after: lines,
   }),
+  /** The first advice for a spot at a place of each foot; null where none is given. */
+  advice: z.record(z.enum(SIDES), z.record(z.enum(HOME_PLACES), z.string()).nullable()),
   /** What matters in it; the numbers are those on its drawing. */
   why: part,
   dates: part,
@@ -64,8 +66,6 @@ export const homeViewSchema = z.object({
   call: z.string(),
   hasLimb: z.boolean(),
   swells: z.boolean(),
-  /** The first advice for a spot at a place of each foot; null where none is given. */
-  advice: z.record(z.enum(SIDES), z.record(z.enum(HOME_PLACES), z.string()).nullable()),
   pairs: z.array(pairSchema),
 });
 export type HomeView = z.infer<typeof homeViewSchema>;

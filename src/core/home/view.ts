@@ -5,11 +5,12 @@ import { type BreakInInput, planBreakIn } from '../break-in/plan';
 import type { IsoDay } from '../calendar/days';
 import { SIDES, type Side } from '../findings/finding-kinds';
 import { type ClinicalPicture, NOT_EXAMINED } from '../findings/picture';
+import type { Cause } from '../hot-spot/causes';
 import { readSpot } from '../hot-spot/finder';
 import { knownAnswers } from '../hot-spot/known';
-import { mapTable } from '../tables/keys-of';
+import { isKeyOf, mapTable } from '../tables/keys-of';
 import { speechIn } from '../texts/languages';
-import type { MessageFile, Say } from '../texts/speech';
+import type { MessageFile, Say, SheetText } from '../texts/speech';
 import { directionOf } from '../texts/tags';
 import { CLOCK_OF_USE, type Clock, madeForUse } from '../wear/clocks';
 import { homeWords } from './home-words';
@@ -45,12 +46,29 @@ export interface HomeInput {
   madeAt: string;
 }
 
+/** What a pair without laces does instead. */
+const CLOSED = {
+  'too-short': 'home.cause.closed.too-short',
+  'slides-forward': 'home.cause.closed.slides-forward',
+  'heel-slips': 'home.cause.closed.heel-slips',
+  'too-narrow': 'home.cause.closed.too-narrow',
+  'too-wide': 'home.cause.closed.too-wide',
+  collar: 'home.cause.closed.collar',
+} as const satisfies Partial<Record<Cause, SheetText>>;
+
 /** The likeliest cause’s first advice for each place of a foot, from what is known of it; null where none may be given. */
-function adviceFor(picture: HomeInput['picture'], side: Side, say: Say): HomeView['advice'][Side] {
+function adviceFor(
+  picture: HomeInput['picture'],
+  side: Side,
+  isLaced: boolean,
+  say: Say,
+): HomePair['advice'][Side] {
   if (picture === null || !mayAdvise(picture, side)) return null;
   const known = knownAnswers({ picture, side, tryOn: null, shareOfLife: null });
   const entries = HOME_PLACES.map((place) => [place, readSpot(place, known).ranked[0]!.cause] as const);
-  return mapTable(Object.fromEntries(entries), (cause) => say(`home.cause.${cause}`));
+  return mapTable(Object.fromEntries(entries), (cause) =>
+    say(!isLaced && isKeyOf(CLOSED, cause) ? CLOSED[cause] : `home.cause.${cause}`),
+  );
 }
 
 /** All of the patient's own page but its drawings. */
@@ -74,9 +92,9 @@ export function homeView(input: HomeInput): HomeView {
     call: phone === '' ? say('home.wrong.call-none') : say('home.wrong.call', { phone }),
     hasLimb: wearer?.hasProsthesis ?? false,
     swells,
-    advice: { left: adviceFor(picture, 'left', say), right: adviceFor(picture, 'right', say) },
     pairs: input.pairs.map(({ id, sheet, breakIn }): HomePair => {
       const plan = breakIn && planBreakIn(breakIn);
+      const isLaced = sheet.lacing.kind === 'laced';
       const words =
         breakIn && plan && breakInWords(plan, breakIn, speech, { returnBy: null, isMuchSofter: false });
       return {
@@ -102,6 +120,10 @@ export function homeView(input: HomeInput): HomeView {
                 shoes: [{ label: '', steps: sheet.lacing.steps }],
                 after: [],
               },
+        advice: {
+          left: adviceFor(picture, 'left', isLaced, say),
+          right: adviceFor(picture, 'right', isLaced, say),
+        },
         why: { title: sheet.words.why, lines: sheet.points.map(({ text }) => text) },
         dates: { title: sheet.words.dates, lines: [...sheet.dates, ...(sheet.again ? [sheet.again] : [])] },
         stop: { title: sheet.words.stop, lines: sheet.stopAndCall },

@@ -21,6 +21,7 @@ import { refreshForecasts } from '../services/pairs/forecasts';
 import { keepLearned, toLearn } from '../services/pairs/learned-lives';
 import { riskCheck } from '../services/recall/risk-check';
 import { addContacts } from './load-demo-contacts';
+import { addHome } from './load-demo-home';
 import { addInspections } from './load-demo-inspections';
 import { addOutcomes } from './load-demo-outcomes';
 
@@ -71,6 +72,7 @@ export async function loadDemo(ownerUrl: string, now: Date): Promise<boolean> {
       await addContacts(tx, clinicId, practitioner!, demo.patients, day);
       await addInspections(tx, clinicId, practitioner!, day);
       await addForecasts(tx, clinicId, day);
+      await addHome({ tx, actor: { ...caretaker(clinicId), userId: practitioner! } }, day);
       return true;
     });
   } finally {

@@ -206,12 +206,12 @@ function Ache({ view: { words }, ...props }: Props) {
 }
 
 /** Where it rubs: the first advice within what is safe for these feet, else none. */
-function Blister({ view, ...props }: Props) {
+function Blister({ view, pair, say }: Props) {
   const { words } = view;
-  const sending = useSending(props);
+  const sending = useSending({ pair, say });
   const [spot, setSpot] = useState<Spot | null>(null);
   const [isOpen, setOpen] = useState(false);
-  const advice = spot && view.advice[spot.side]?.[spot.place];
+  const advice = spot && pair?.advice[spot.side]?.[spot.place];
   return (
     <>
       <p>{words.blisterWhere}</p>

@@ -61,7 +61,10 @@ test('hand-over, link, answers, blister, warning in Today, refit: a pair goes ho
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
   await expect(page.getByText('came in; rim softened, refitted')).toBeVisible();
   await page.goto(`${origin()}/today`);
-  await expect(page.getByRole('heading', { name: /Warning from home/ })).toHaveCount(0);
+  const warnings = page
+    .locator('section')
+    .filter({ has: page.getByRole('heading', { name: /Warning from home/ }) });
+  await expect(warnings.getByText('Journey Homeward')).toHaveCount(0);
 
   // The link is closed: the phone is told, and nothing more goes out.
   await page.goto(`${origin()}/patients/${patientId}`, { waitUntil: 'networkidle' });

@@ -56,8 +56,8 @@ export async function listHomeLinks({ tx }: Tenant, patientId: string, now = new
 export const goodHomeAddress = async (tenant: Tenant, patientId: string): Promise<string | null> =>
   (await listHomeLinks(tenant, patientId)).find(({ url }) => url !== null)?.url ?? null;
 
-/** Makes a link. */
-export async function makeHomeLink(tenant: Tenant, patientId: string, days: number): Promise<void> {
+/** Makes a link; answers its number. */
+export async function makeHomeLink(tenant: Tenant, patientId: string, days: number): Promise<string> {
   await patientRow(tenant, patientId);
   const id = crypto.randomUUID();
   await tenant.tx
@@ -73,6 +73,7 @@ export async function makeHomeLink(tenant: Tenant, patientId: string, days: numb
     })
     .execute();
   await audit(tenant, 'write', 'link to the patient’s own page made', patientId);
+  return id;
 }
 
 /** Closes a link and every phone that opened it. */

@@ -218,6 +218,7 @@ export async function readHomeRecord(tenant: Tenant, patientId: string): Promise
     .select((eb) => eb('home_report.image', 'is not', null).as('has_picture'))
     .where('home_report.patient_id', '=', patientId)
     .orderBy((eb) => eb.and([eb('is_warning', 'is', true), eb('home_report.seen_at', 'is', null)]), 'desc')
+    .orderBy('said_on', 'desc')
     .orderBy('received_at', 'desc')
     .limit(SHOWN)
     .execute();

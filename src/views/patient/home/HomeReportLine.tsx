@@ -38,7 +38,7 @@ export function HomeReportLine({ report, maySee, onSeen, onProblem }: Props) {
             {shows ? 'Hide' : 'Show it'}
           </button>
         )}
-        {maySee && report.seenAt === null && found === null && (
+        {maySee && waits && found === null && (
           <button type="button" className="press" onClick={() => setFound('')}>
             Dealt with
           </button>
