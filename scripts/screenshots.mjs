@@ -1,6 +1,8 @@
 // Takes the pictures of docs/screenshots from a running demo: npm run screenshots [address] [one name]
+import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
+import { PNG } from 'pngjs';
 
 const [origin = 'http://127.0.0.1:4321', only] = process.argv.slice(2);
 const folder = process.env.SOVET_SHOTS ?? join(import.meta.dirname, '../docs/screenshots');
@@ -101,14 +103,6 @@ await shoot('visit-gait', async () => {
   await page.getByRole('button', { name: /Go to the highest, frame 1\d/ }).click();
   await page.getByRole('button', { name: 'peak', exact: true }).click();
 });
-await shoot('visit-pressure', async () => {
-  await step('move', 'Pressure')();
-  for (const side of sides)
-    for (const seed of ['1', '2', '3']) {
-      await take(`Take a step, ${side}`, { seed, 'peak, kPa': String(400 + 15 * Number(seed)) });
-      await page.getByRole('button', { name: `Step ${seed}, ${side}` }).waitFor();
-    }
-});
 await shoot('visit-reason', step('reason'));
 await shoot('visit-what-if', async () => {
   await step('reason', 'What if')();
@@ -165,6 +159,51 @@ await shoot('house-rules', async () => {
   await page.getByRole('button', { name: 'Preview on past patients' }).click();
   await page.getByText(/specifications would change/).waitFor();
 });
+/** Pictures of a phone side by side in one. */
+function sideBySide(shots, gap = 24) {
+  const all = shots.map((bytes) => PNG.sync.read(bytes));
+  const width = all.reduce((sum, shot) => sum + shot.width + gap, -gap);
+  const whole = new PNG({ width, height: Math.max(...all.map((shot) => shot.height)), fill: true });
+  whole.data.fill(255);
+  let x = 0;
+  for (const shot of all) {
+    PNG.bitblt(shot, whole, 0, 0, shot.width, shot.height, x, 0);
+    x += shot.width + gap;
+  }
+  return PNG.sync.write(whole);
+}
+
+if (!only || 'own-page'.startsWith(only)) {
+  const ask = async (path) => (await page.request.get(`${origin}/api/v1${path}`)).json();
+  const [warning] = (await ask('/today')).filter(({ kind }) => kind === 'home-warning');
+  const { bornOn } = await ask(`/patients/${warning.patient.id}`);
+  const { links } = await ask(`/patients/${warning.patient.id}/home`);
+  const [year, month, day] = bornOn.split('-');
+  const phone = await browser.newPage({
+    viewport: { width: 390, height: 844 },
+    hasTouch: true,
+    colorScheme: process.env.SOVET_DARK ? 'dark' : 'light',
+    reducedMotion: 'reduce',
+  });
+  await phone.goto(`${origin}/home#${new URL(links[0].url).hash.slice(1)}`);
+  await phone.getByLabel('Day').fill(day);
+  await phone.getByLabel('Month').fill(month);
+  await phone.getByLabel('Year').fill(year);
+  await phone.getByRole('checkbox').check();
+  await phone.getByRole('button', { name: 'Open', exact: true }).tap();
+  await phone.getByRole('heading', { name: 'Today', exact: true }).waitFor();
+  const shots = [await phone.screenshot()];
+  await phone.getByRole('button', { name: 'Tell the clinic' }).tap();
+  await phone.getByText('A blister or a sore spot').tap();
+  await phone.getByRole('button', { name: 'Right foot: back of the heel' }).tap();
+  shots.push(await phone.screenshot());
+  await phone.getByRole('button', { name: 'Something is wrong' }).tap();
+  await phone.getByRole('button', { name: 'hot or red' }).tap();
+  await phone.getByRole('button', { name: 'Tell the clinic too' }).scrollIntoViewIfNeeded();
+  shots.push(await phone.screenshot());
+  writeFileSync(join(folder, 'own-page.png'), sideBySide(shots));
+  await phone.close();
+}
 await shoot('people', async () => {
   await page.context().clearCookies();
   await page.goto(`${origin}/sign-in`);

@@ -1,11 +1,14 @@
 import { z } from 'zod';
+import { INSIGHT_GROUPS, type InsightGroup } from '@/core/insights/group-by';
+import { FEATURES, type FeatureId } from '@/core/shoe/features';
+import { keySchema } from '@/core/tables/key-schema';
 import { operation } from './operation';
 import { ROUTES } from './routes';
 
-/** What pairs are counted among. */
-export const INSIGHT_GROUPS = { use: 'what they are for', model: 'model' } as const;
 export const insightQuerySchema = z.object({
-  by: z.enum(['use', 'model']).optional(),
+  by: keySchema<InsightGroup>(INSIGHT_GROUPS).optional(),
+  /** Which feature, where they are counted by one. */
+  feature: keySchema<FeatureId>(FEATURES).optional(),
   /** Groups of fewer pairs are not shown. */
   least: z.coerce
     .number()
@@ -45,6 +48,7 @@ export const insightsSchema = z.object({
       hurt: proportionSchema,
       better: proportionSchema,
       worse: proportionSchema,
+      unheard: proportionSchema,
     }),
   ),
   withheld: z.int(),

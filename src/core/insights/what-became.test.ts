@@ -6,6 +6,7 @@ const fate = (part: Partial<PairFate>): PairFate => ({
   days: 100,
   because: null,
   outcomes: [],
+  silentDays: 0,
   ...part,
 });
 const comfort = (...values: number[]) =>
@@ -64,5 +65,17 @@ describe('what became of the pairs of a clinic', () => {
     expect(groups[0]!.better).toMatchObject({ count: 1, of: 3 });
     expect(groups[0]!.worse).toMatchObject({ count: 1, of: 3 });
     expect(groups[0]!.better.to - groups[0]!.better.from).toBeGreaterThan(0.5);
+  });
+
+  it('says of how many that are worn nothing was heard, and compares no groups that overlap', () => {
+    const fates = [
+      fate({ silentDays: 300 }),
+      fate({ silentDays: 20 }),
+      fate({ silentDays: 300, because: 'lost' }),
+      fate({ group: 'other', days: 10, because: 'worn-out' }),
+    ];
+    expect(insightsOf(fates, 1).groups[0]!.unheard).toMatchObject({ count: 1, of: 2 });
+    expect(insightsOf(fates, 1).between).not.toBeNull();
+    expect(insightsOf(fates, 1, false).between).toBeNull();
   });
 });

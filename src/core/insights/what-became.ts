@@ -20,6 +20,8 @@ export interface PairFate {
   because: RetiredBecause | null;
   /** Oldest first. */
   outcomes: readonly Outcome[];
+  /** Days since anything was heard of it: an outcome, or the day it was handed over. */
+  silentDays: number;
 }
 
 /** What became of the pairs of one group. */
@@ -40,6 +42,8 @@ export interface GroupInsight {
   /** Of pairs whose comfort was taken twice: really better, really worse. */
   better: Proportion;
   worse: Proportion;
+  /** Of pairs that are worn: nothing was heard of for more than half a year and a month. */
+  unheard: Proportion;
 }
 
 export interface Insights {
@@ -53,6 +57,9 @@ export interface Insights {
 
 /** Days at which the pairs that are still followed are counted: a quarter, half a year, a year, two. */
 export const COUNTED_AT = [0, 91, 183, 365, 730] as const;
+
+/** Outcomes are asked for every half year; a month later nobody can say any more. Ours. */
+const UNHEARD_DAYS = 213;
 
 const lastingsOf = (fates: readonly PairFate[]): Lasting[] =>
   fates.map(({ days, because }) => ({ time: days, ended: because === 'worn-out' }));
@@ -73,6 +80,7 @@ function comfortOf(fates: readonly PairFate[]): Pick<GroupInsight, 'better' | 'w
 function insightOf(group: string, fates: readonly PairFate[]): GroupInsight {
   const steps = kaplanMeier(lastingsOf(fates));
   const retired = fates.filter(({ because }) => because !== null);
+  const worn = fates.filter(({ because }) => because === null);
   return {
     group,
     pairs: fates.length,
@@ -83,6 +91,7 @@ function insightOf(group: string, fates: readonly PairFate[]): GroupInsight {
     atRisk: COUNTED_AT.map((day) => ({ day, pairs: fates.filter(({ days }) => days >= day).length })),
     hurt: wilson(retired.filter(({ because }) => because === 'hurt').length, retired.length),
     ...comfortOf(fates),
+    unheard: wilson(worn.filter(({ silentDays }) => silentDays > UNHEARD_DAYS).length, worn.length),
   };
 }
 
@@ -90,8 +99,9 @@ function insightOf(group: string, fates: readonly PairFate[]): GroupInsight {
  * What became of the clinic's pairs, group by group, the largest first. Observational: who got which pair was not left to chance.
  *
  * @param least pairs that a group must have; of smaller ones only their number is said
+ * @param isDistinct no pair is in two groups, so that they may be held against each other
  */
-export function insightsOf(fates: readonly PairFate[], least: number): Insights {
+export function insightsOf(fates: readonly PairFate[], least: number, isDistinct = true): Insights {
   const byGroup = new Map<string, PairFate[]>();
   for (const fate of fates) {
     const others = byGroup.get(fate.group);
@@ -106,7 +116,7 @@ export function insightsOf(fates: readonly PairFate[], least: number): Insights 
     groups: large.map(([group, of]) => insightOf(group, of)),
     withheld: all.length - large.length,
     between:
-      first && second
+      isDistinct && first && second
         ? {
             first: first[0],
             second: second[0],

@@ -81,6 +81,11 @@ export function Insights({ found }: { found: Found }) {
           { id: 'hurt', head: 'Retired because it hurt', cell: ({ hurt }) => inWords(hurt) },
           { id: 'better', head: 'Comfort really better', cell: ({ better }) => inWords(better) },
           { id: 'worse', head: 'Comfort really worse', cell: ({ worse }) => inWords(worse) },
+          {
+            id: 'unheard',
+            head: 'Worn, and not heard of for seven months',
+            cell: ({ unheard }) => inWords(unheard),
+          },
         ]}
       />
       <p className="text-faint text-sm">

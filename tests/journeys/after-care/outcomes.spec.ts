@@ -41,6 +41,12 @@ test('outcomes by keyboard: held against the first, worse offers the next step, 
   await expect(page.getByRole('table')).toContainText(/n = \d+/);
   await expect(page.getByText(/^Observational/)).toBeVisible();
   await page.locator('select[name=by]').selectOption('model');
+  await page.locator('select[name=by]').selectOption('decision');
+  await page.getByRole('button', { name: 'Show' }).click();
+  await expect(page.getByRole('table')).toContainText('as the rules said');
+  await page.locator('select[name=by]').selectOption('feature');
+  await page.getByRole('button', { name: 'Show' }).click();
+  await expect(page.getByRole('table')).toContainText(/up to|over/);
   await page.getByLabel('Groups of at least, pairs').fill('900');
   await page.getByRole('button', { name: 'Show' }).click();
   await expect(page.getByText(/No group has 900 pairs yet/)).toBeVisible();

@@ -66,6 +66,7 @@ test('recall: tried, put off with a reason, written to once; the note stands in 
   );
   await noViolations(page, 'today with letters');
 
+  await page.context().clearCookies();
   await signIn(page, 'lead');
   await page.goto(`${origin()}/outbox`);
   const letter = page.locator('[data-letter]').filter({ hasText: email });

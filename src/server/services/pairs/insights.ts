@@ -2,37 +2,36 @@ import { sql } from 'kysely';
 import Papa from 'papaparse';
 import type { InsightQuery } from '@/contract/insights';
 import { daysBetween } from '@/core/calendar/days';
+import { groupingOf, OVERLAPS } from '@/core/insights/group-by';
 import { type Insights, insightsOf, type PairFate } from '@/core/insights/what-became';
-import { featureOf } from '@/core/shoe/features';
-import { madeForUse } from '@/core/wear/clocks';
+import type { SchoolChoice } from '@/core/knowledge/schools';
 import { audit, type Tenant } from '../../database/tenant';
 import { today } from '../clock';
 
 /** Groups of fewer pairs are not shown unless somebody asks for less. Ours. */
 export const LEAST_PAIRS = 5;
 
-const nameOfUse = (use: string): string => {
-  const definition = featureOf('use');
-  return definition.kind === 'choice' ? (definition.options[use] ?? use) : use;
-};
-
 /** What became of every pair of the clinic, without a name. */
-export async function readInsights(tenant: Tenant, { by = 'use', least }: InsightQuery): Promise<Insights> {
+export async function readInsights(
+  tenant: Tenant,
+  { by = 'use', feature = 'drop', least }: InsightQuery,
+): Promise<Insights> {
   const { tx } = tenant;
   const rows = await tx
     .selectFrom('pair')
     .innerJoin('shoe_model', (join) =>
       join.onRef('shoe_model.id', '=', 'pair.model_id').onRef('shoe_model.clinic_id', '=', 'pair.clinic_id'),
     )
-    .select([
-      'pair.id',
-      'started_on',
-      'ended_on',
-      'ended_because',
-      'maker',
-      'name',
-      sql<string | null>`features->>'use'`.as('use'),
-    ])
+    .leftJoin('hand_over', (join) =>
+      join.onRef('hand_over.pair_id', '=', 'pair.id').onRef('hand_over.clinic_id', '=', 'pair.clinic_id'),
+    )
+    .leftJoin('specification', (join) =>
+      join
+        .onRef('specification.id', '=', 'hand_over.specification_id')
+        .onRef('specification.clinic_id', '=', 'hand_over.clinic_id'),
+    )
+    .select(['pair.id', 'started_on', 'ended_on', 'ended_because', 'maker', 'name', 'features', 'choices'])
+    .select(sql<SchoolChoice | null>`result->>'school'`.as('school'))
     .execute();
   const outcomes = await tx
     .selectFrom('outcome')
@@ -46,26 +45,27 @@ export async function readInsights(tenant: Tenant, { by = 'use', least }: Insigh
     byPair.set(pair_id, taken);
   }
   const now = today();
-  const fates = rows.map(
-    (row): PairFate => ({
-      group:
-        by === 'model'
-          ? `${row.maker} ${row.name}`
-          : nameOfUse(madeForUse(row.use === null ? {} : { use: row.use })),
+  const groupsOf = groupingOf(by, feature, rows);
+  const fates = rows.flatMap((row): PairFate[] => {
+    const taken = byPair.get(row.id) ?? [];
+    const heard = taken.at(-1)?.on ?? row.started_on;
+    const fate = {
       days: Math.max(0, daysBetween(row.started_on, row.ended_on ?? now)),
       because: row.ended_on === null ? null : (row.ended_because ?? 'other'),
-      outcomes: byPair.get(row.id) ?? [],
-    }),
-  );
+      outcomes: taken,
+      silentDays: Math.max(0, daysBetween(heard, now)),
+    };
+    return groupsOf(row).map((group) => ({ group, ...fate }));
+  });
   await audit(tenant, 'read', 'insights', null);
-  return insightsOf(fates, least ?? LEAST_PAIRS);
+  return insightsOf(fates, least ?? LEAST_PAIRS, !OVERLAPS.has(by));
 }
 
 /** The same as a table, a line for each group. */
 export async function insightsAsCsv(tenant: Tenant, query: InsightQuery): Promise<Response> {
   const { groups } = await readInsights(tenant, query);
   const csv = Papa.unparse(
-    groups.map(({ group, pairs, wornOut, medianDays, hurt, better, worse }) => ({
+    groups.map(({ group, pairs, wornOut, medianDays, hurt, better, worse, unheard }) => ({
       group,
       pairs,
       worn_out: wornOut,
@@ -77,6 +77,8 @@ export async function insightsAsCsv(tenant: Tenant, query: InsightQuery): Promis
       comfort_better: better.count,
       comfort_worse: worse.count,
       comfort_asked_twice: better.of,
+      unheard: unheard.count,
+      worn: unheard.of,
     })),
     { newline: '\n', escapeFormulae: true },
   );
