@@ -106,6 +106,8 @@ describe('backup and restore', () => {
   it('a whole clinic goes out while somebody writes, and comes back the same elsewhere', async () => {
     source = await emptyDatabase();
     await prepare(source);
+    // Links to the patients’ own pages are made from it.
+    process.env.SOVET_SECRET = SECRET;
     await loadDemo(source, new Date());
     const manifest = await backup(source, file, ensurePrograms());
     expect(manifest.tables['public.patient']?.rows).toBe('61');

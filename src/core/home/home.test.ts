@@ -119,7 +119,7 @@ describe('the view', () => {
   it('asks for socks of a limb, for girths of a swelling foot, and speaks to a parent of a child', () => {
     expect(viewOf({ ...feet({}), body: { prosthesisSide: 'right' } })).toMatchObject({
       hasLimb: true,
-      stopNow: expect.stringContaining('Take the leg off'),
+      stopNow: expect.stringContaining('Take the leg and the other shoe off'),
     });
     expect(viewOf(feet({ swelling: 'changes' })).swells).toBe(true);
     expect(viewOf({ ...feet({}), body: { ageYears: 9 } }).words.signFall).toBe('my child fell');
