@@ -13,6 +13,7 @@ import { removePhone } from '@/server/services/home/phones';
 import { readHomeRecord, receiveReport, seeReport } from '@/server/services/home/reports';
 import { endPair } from '@/server/services/pairs/pair-log';
 import { readPair } from '@/server/services/pairs/pair-records';
+import { mergePatients } from '@/server/services/patients/duplicates';
 import { erasePatient, exportPatient } from '@/server/services/patients/one-person';
 import { changePatient } from '@/server/services/patients/patients';
 import { readRecall } from '@/server/services/recall/recall';
@@ -137,6 +138,23 @@ describe('a link to the patient’s own page', () => {
     expect((await refusal(elsewhere)).status).toBe(404);
     const closing = asTenant(db.clinicB.practitioner, (tenant) => revokeHomeLink(tenant, phone.id));
     expect((await refusal(closing)).status).toBe(404);
+  });
+
+  it('of a record that was folded into another leads to that one, and is closed from there', async () => {
+    const folded = await handedOver(me);
+    const kept = await handedOver(me);
+    const phone = await phoneOf(folded.patientId);
+    await phone.say({ kind: 'socks', ply: 2 }, null);
+    // A visit is open on neither: both were handed over.
+    await asTenant(me, (tenant) => mergePatients(tenant, kept.patientId, folded.patientId));
+    const { view } = await pageOf(phone);
+    expect(view.pairs).toHaveLength(2);
+    await phone.say({ kind: 'socks', ply: 3 }, null);
+    const record = await recordOf(kept.patientId);
+    expect(record.reports.map(({ words }) => words).toSorted()).toEqual(['socks: 2 ply', 'socks: 3 ply']);
+    expect(record.links.map(({ id }) => id)).toContain(phone.id);
+    await asTenant(me, (tenant) => revokeHomeLink(tenant, phone.id));
+    expect(await homeCaller(phone.id, phone.secret)).toBeNull();
   });
 
   it('is not known by its secret where the server’s own has changed: it still opens, and is not shown again', async () => {

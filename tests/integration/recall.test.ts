@@ -198,6 +198,18 @@ describe('letters', () => {
     expect(await rowOf(patientId, 'review-due')).toMatchObject({ tried: { way: 'written' } });
   });
 
+  it('are not written about what is not due', async () => {
+    const email = 'nichts@home.example';
+    const { patientId } = await reviewed({ contactBy: 'email', email });
+    const { letters } = await asTenant(me, (tenant) =>
+      writeLetters(tenant, {
+        to: [{ patient: patientId, kind: 'review-due', on: addDays(today(), -1) }],
+      }),
+    );
+    expect(letters[0]).toMatchObject({ went: 'not', why: 'This is no longer due.' });
+    expect(await mailTo(email)).toEqual([]);
+  });
+
   it('two at once are one letter', async () => {
     const email = 'zweimal@home.example';
     const { patientId } = await reviewed({ contactBy: 'email', email });

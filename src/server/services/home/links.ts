@@ -4,6 +4,7 @@ import { HOME_TRIES, homeDigest, homeToken } from '../../auth/home-link';
 import { audit, type Tenant } from '../../database/tenant';
 import { notFound } from '../../http/problem';
 import { siteOrigin } from '../../http/site-origin';
+import { withFolded } from '../patients/duplicates';
 import { patientRow } from '../patients/patient-row';
 
 type Link = HomeRecord['links'][number];
@@ -21,8 +22,8 @@ function stateOf(
 }
 
 /** Links to one patient’s own page, the latest first. */
-export async function listHomeLinks({ tx }: Tenant, patientId: string, now = new Date()): Promise<Link[]> {
-  const rows = await tx
+export async function listHomeLinks(tenant: Tenant, patientId: string, now = new Date()): Promise<Link[]> {
+  const rows = await tenant.tx
     .selectFrom('home_link')
     .leftJoin('auth.user as maker', 'maker.id', 'home_link.made_by')
     .leftJoin('home_phone', (join) =>
@@ -32,7 +33,7 @@ export async function listHomeLinks({ tx }: Tenant, patientId: string, now = new
     )
     .select(['home_link.id', 'made_at', 'expires_at', 'revoked_at', 'tries', 'home_link.hash', 'maker.name'])
     .select(({ fn }) => [fn.count('home_phone.id').as('phones'), fn.max('home_phone.seen_at').as('seen_at')])
-    .where('patient_id', '=', patientId)
+    .where('patient_id', 'in', await withFolded(tenant, patientId))
     .groupBy(['home_link.clinic_id', 'home_link.id', 'maker.name'])
     .orderBy('made_at', 'desc')
     .execute();

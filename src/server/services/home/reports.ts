@@ -19,6 +19,7 @@ import { notFound, Refusal } from '../../http/problem';
 import { answerOuting, readBreakIn } from '../pairs/break-in';
 import { addToOutcome } from '../pairs/outcomes';
 import { logPair } from '../pairs/pair-log';
+import { withFolded } from '../patients/duplicates';
 import { patientRow } from '../patients/patient-row';
 import { listHomeLinks } from './links';
 import { patientOfLink } from './page';
@@ -216,7 +217,7 @@ export async function readHomeRecord(tenant: Tenant, patientId: string): Promise
     ])
     .select(['seer.name as seen_by', 'shoe_model.name as pair', 'features'])
     .select((eb) => eb('home_report.image', 'is not', null).as('has_picture'))
-    .where('home_report.patient_id', '=', patientId)
+    .where('home_report.patient_id', 'in', await withFolded(tenant, patientId))
     .orderBy((eb) => eb.and([eb('is_warning', 'is', true), eb('home_report.seen_at', 'is', null)]), 'desc')
     .orderBy('said_on', 'desc')
     .orderBy('received_at', 'desc')

@@ -146,6 +146,17 @@ export async function undoMerge(tenant: Tenant, id: string): Promise<null> {
   return null;
 }
 
+/** A record and those that were folded into it: what hangs on their links is of one person. */
+export async function withFolded({ tx }: Tenant, id: string): Promise<string[]> {
+  const rows = await tx
+    .selectFrom('merge')
+    .select('folded')
+    .where('kept', '=', id)
+    .where('undone_at', 'is', null)
+    .execute();
+  return [id, ...rows.map(({ folded }) => folded)];
+}
+
 /** The record that this one was folded into, for whoever follows an old link. */
 export async function foldedInto({ tx }: Tenant, id: string): Promise<string | null> {
   const row = await tx

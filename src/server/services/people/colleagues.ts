@@ -13,6 +13,7 @@ import { audit, type Tenant } from '../../database/tenant';
 import { notFound, Refusal } from '../../http/problem';
 import { siteOrigin } from '../../http/site-origin';
 import { nudge } from '../../jobs/jobs';
+import { type QueuedLetter, queueMail } from '../../mail/queue';
 import { readClinic } from './clinic';
 import { endSessionsAt } from './sessions';
 
@@ -82,11 +83,8 @@ async function newLink({ tx, actor }: Tenant, userId: string, kind: keyof typeof
   return `${siteOrigin()}/join?token=${token}`;
 }
 
-async function write({ tx, actor }: Tenant, letter: Pick<MailRecord, 'recipient' | 'subject' | 'body'>) {
-  await tx
-    .insertInto('mail')
-    .values({ clinic_id: actor.clinicId, ...letter, problem: null, sent_at: null })
-    .execute();
+async function write(tenant: Tenant, letter: QueuedLetter): Promise<void> {
+  await queueMail(tenant, letter);
   nudge('outbox');
 }
 

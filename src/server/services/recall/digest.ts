@@ -5,6 +5,7 @@ import { authDatabase } from '../../database/connection';
 import { asTenant, type Tenant } from '../../database/tenant';
 import { log } from '../../http/log';
 import { siteOrigin } from '../../http/site-origin';
+import { queueMail } from '../../mail/queue';
 import { caretaker } from '../pairs/caretaker';
 import { readClinic } from '../people/clinic';
 import { MOST_OF_A_KIND, readRecall } from './recall';
@@ -46,18 +47,9 @@ export async function writeDigest(tenant: Tenant, now = new Date()): Promise<num
     .where('standing', '=', 'active')
     .execute();
   const letter = await digestOf(tenant);
+  const sendAt = nextLetterAt(now, { from: clinic.quietFrom, to: clinic.quietTo });
   for (const { contact_email } of leads)
-    await tenant.tx
-      .insertInto('mail')
-      .values({
-        clinic_id: tenant.actor.clinicId,
-        recipient: contact_email,
-        ...letter,
-        problem: null,
-        sent_at: null,
-        next_try_at: nextLetterAt(now, { from: clinic.quietFrom, to: clinic.quietTo }),
-      })
-      .execute();
+    await queueMail(tenant, { recipient: contact_email, ...letter, sendAt });
   return leads.length;
 }
 

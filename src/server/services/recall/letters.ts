@@ -1,5 +1,6 @@
 import type { z } from 'zod';
 import type { RecallLetters, writeSchema } from '@/contract/recall';
+import type { ClinicRecord, RecallItem } from '@/contract/records';
 import { reach } from '@/core/contact/reach';
 import { recallKind } from '@/core/recall/kinds';
 import { recallLetter } from '@/core/recall/letter';
@@ -8,10 +9,11 @@ import { speechIn } from '@/core/texts/languages';
 import { optOutAddress } from '../../auth/opt-out';
 import { audit, type Tenant } from '../../database/tenant';
 import { nudge } from '../../jobs/jobs';
+import { queueMail } from '../../mail/queue';
 import { patientRow } from '../patients/patient-row';
 import { readClinic } from '../people/clinic';
 import { wordsFor } from '../people/texts';
-import { consentsOf } from './recall';
+import { consentsOf, readRecall } from './recall';
 
 type Asked = z.infer<typeof writeSchema>['to'][number];
 type Answer = RecallLetters['letters'][number];
@@ -25,68 +27,56 @@ export async function writeLetters(
   { to }: z.infer<typeof writeSchema>,
 ): Promise<RecallLetters> {
   const clinic = await readClinic(tenant);
-  const consents = await consentsOf(tenant, [...new Set(to.map(({ patient }) => patient))]);
-  const sendAt = nextLetterAt(new Date(), { from: clinic.quietFrom, to: clinic.quietTo });
+  const writing: Writing = {
+    clinic,
+    consents: await consentsOf(tenant, [...new Set(to.map(({ patient }) => patient))]),
+    due: await readRecall(tenant, { kinds: [...new Set(to.map(({ kind }) => kind))] }),
+    sendAt: nextLetterAt(new Date(), { from: clinic.quietFrom, to: clinic.quietTo }),
+  };
   const letters: Answer[] = [];
-  for (const asked of to) {
-    const row = await patientRow(tenant, asked.patient);
-    const name = `${row.given_name} ${row.family_name}`;
-    const details = {
-      contactBy: row.contact_by,
-      phone: row.phone,
-      email: row.email,
-      address: row.address,
-    };
-    const { may, words } = reach(details, consents.get(row.id) ?? 'not-asked');
-    const { letter: text } = recallKind(asked.kind);
-    const said = { patient: { id: row.id, name }, kind: asked.kind };
-    if (text === null) {
-      letters.push({ ...said, went: 'not', why: 'This is not a matter for a letter.', print: null });
-      continue;
-    }
-    if (!may || row.contact_by === 'phone' || row.contact_by === 'text') {
-      letters.push({ ...said, went: 'not', why: words, print: null });
-      continue;
-    }
-    const isMail = row.contact_by === 'email';
-    const { language, house } = await wordsFor(tenant, row.language);
-    const { subject, body } = recallLetter(
-      text,
-      {
-        patient: name,
-        clinic: clinic.name,
-        phone: clinic.phone,
-        noMore: isMail ? optOutAddress(tenant.actor.clinicId, row.id) : null,
-      },
-      speechIn(language, house).say,
-    );
-    if (!(await writtenOnce(tenant, asked))) {
-      letters.push({ ...said, went: 'not', why: 'Was written to before about this.', print: null });
-      continue;
-    }
-    if (isMail)
-      await tenant.tx
-        .insertInto('mail')
-        .values({
-          clinic_id: tenant.actor.clinicId,
-          recipient: row.email,
-          subject,
-          body,
-          problem: null,
-          sent_at: null,
-          next_try_at: sendAt,
-        })
-        .execute();
-    await audit(tenant, 'write', `written to: ${asked.kind}`, row.id);
-    letters.push({
-      ...said,
-      went: isMail ? 'mail' : 'print',
-      why: words,
-      print: isMail ? null : { language, address: row.address, subject, body },
-    });
-  }
+  for (const asked of to) letters.push(await writeTo(tenant, asked, writing));
   nudge('outbox');
-  return { letters, sendAt: sendAt.toISOString() };
+  return { letters, sendAt: writing.sendAt.toISOString() };
+}
+
+interface Writing {
+  clinic: ClinicRecord;
+  consents: Awaited<ReturnType<typeof consentsOf>>;
+  due: readonly RecallItem[];
+  sendAt: Date;
+}
+
+/** Writes to one person about one thing, or says why not. */
+async function writeTo(tenant: Tenant, asked: Asked, writing: Writing): Promise<Answer> {
+  const { clinic, consents, due, sendAt } = writing;
+  const row = await patientRow(tenant, asked.patient);
+  const name = `${row.given_name} ${row.family_name}`;
+  const said = { patient: { id: row.id, name }, kind: asked.kind };
+  const not = (why: string): Answer => ({ ...said, went: 'not', why, print: null });
+  const { may, words } = reach({ ...row, contactBy: row.contact_by }, consents.get(row.id) ?? 'not-asked');
+  const { letter: text } = recallKind(asked.kind);
+  if (text === null) return not('This is not a matter for a letter.');
+  if (!due.some(({ patient, kind, on }) => patient.id === row.id && kind === asked.kind && on === asked.on))
+    return not('This is no longer due.');
+  if (!may || row.contact_by === 'phone' || row.contact_by === 'text') return not(words);
+  if (!(await writtenOnce(tenant, asked))) return not('Was written to before about this.');
+  const isMail = row.contact_by === 'email';
+  const { language, house } = await wordsFor(tenant, row.language);
+  const { subject, body } = recallLetter(
+    text,
+    {
+      patient: name,
+      clinic: clinic.name,
+      phone: clinic.phone,
+      noMore: isMail ? optOutAddress(tenant.actor.clinicId, row.id) : null,
+    },
+    speechIn(language, house).say,
+  );
+  await audit(tenant, 'write', `written to: ${asked.kind}`, row.id);
+  if (!isMail)
+    return { ...said, went: 'print', why: words, print: { language, address: row.address, subject, body } };
+  await queueMail(tenant, { recipient: row.email, subject, body, sendAt });
+  return { ...said, went: 'mail', why: words, print: null };
 }
 
 /** Notes that somebody was written to; false where they were before about the same. */
