@@ -18,7 +18,7 @@ const textOf = (bytes: Uint8Array): string => new TextDecoder().decode(bytes);
 
 async function tracksOf(bytes: Uint8Array, name: string): Promise<Result<Track[]> | null> {
   if (/\.gpx$/i.test(name)) return readGpx(textOf(bytes), name);
-  if (/\.tcx$/i.test(name)) return readTcx(textOf(bytes).trimStart(), name);
+  if (/\.tcx$/i.test(name)) return readTcx(textOf(bytes), name);
   if (/\.fit$/i.test(name)) return readFit(bytes, name);
   return null;
 }
