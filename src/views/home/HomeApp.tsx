@@ -5,7 +5,7 @@ import type { HomePage } from '@/core/home/view-schema';
 import { Door } from './Door';
 import { Pair } from './Pair';
 import { Press } from './Parts';
-import { Tell } from './Tell';
+import { Tell } from './tell/Tell';
 import { useHome } from './use-home';
 import { Wrong } from './Wrong';
 import { fill } from './words';
