@@ -1,18 +1,23 @@
 import { gzipSync } from 'node:zlib';
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page, type Response, test } from '@playwright/test';
 import { signIn } from '../keyboard';
 import { origin } from '../server';
 import { openDemoVisit, VISIT_STEPS } from './looking';
 
 /** Kilobytes of script, gzipped, that a page loads while something is done with it. */
 async function scriptsOf(page: Page, use: () => Promise<void>): Promise<number> {
-  const bodies = new Map<string, Promise<Buffer>>();
-  page.on('response', (response) => {
-    if (new URL(response.url()).pathname.endsWith('.js')) bodies.set(response.url(), response.body());
-  });
+  const scripts = new Set<string>();
+  const note = (response: Response) => {
+    if (new URL(response.url()).pathname.endsWith('.js')) scripts.add(response.url());
+  };
+  page.on('response', note);
   await use();
   await page.waitForLoadState('networkidle');
-  const sizes = await Promise.all([...bodies.values()].map(async (body) => gzipSync(await body).length));
+  page.off('response', note);
+  // Fetched again: what a page has loaded is gone once it was left.
+  const sizes = await Promise.all(
+    [...scripts].map(async (script) => gzipSync(await (await page.request.get(script)).body()).length),
+  );
   return sizes.reduce((sum, size) => sum + size, 0) / 1000;
 }
 

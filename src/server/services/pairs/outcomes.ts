@@ -111,7 +111,8 @@ export async function addToOutcome(
     .where('taken_on', '=', on)
     .executeTakeFirst();
   const before = row?.measures ?? {};
-  const isOwn = row?.made_by === tenant.actor.userId;
+  // What a pair began with is what later days are held against: it stands, whoever says more on its first day.
+  const isOwn = row?.made_by === tenant.actor.userId && on !== pair.started_on;
   const skin = [...new Set([...(before.skin ?? []), ...(said.skin ?? [])])];
   const falls = said.falls === undefined ? before.falls : (before.falls ?? 0) + said.falls;
   const measures = {
