@@ -3,12 +3,14 @@ import { goOnSchema, outingAnswerSchema } from '@/core/break-in/schema';
 import { isoDay } from '@/core/calendar/iso-day';
 import { outcomeSchema } from '@/core/outcomes/schema';
 import { photographSchema } from '@/core/photograph/photograph-schema';
+import { reviewSchema } from '@/core/review/review';
 import { oldPairSchema } from '@/core/visit/worn-pairs-schema';
 import { inspectionContentSchema } from '@/core/wear/worn-schema';
 import { outcomeRecordSchema } from './answers/outcomes';
 import { modelLifeSchema, repeatSchema, timeLineSchema, weekRecordSchema, weekSchema } from './answers/pairs';
 import { pairPageSchema, photographRecordSchema } from './answers/records';
-import { daySchema } from './answers/shared';
+import { reviewPageSchema } from './answers/reviews';
+import { daySchema, idSchema } from './answers/shared';
 import { addedSchema, byId } from './common';
 import { operation } from './operation';
 import { pairLogSchema, retirePairSchema } from './patients-schema';
@@ -60,6 +62,23 @@ export const pairs = {
       'Keep what became of a pair on one day: comfort, pain, own activities, skin, falls, totals of questionnaires',
     params: byId,
     body: outcomeSchema,
+    status: 201,
+  }),
+  reviewOfPair: operation(ROUTES.reviewOfPair, {
+    id: 'readReviews',
+    answer: reviewPageSchema,
+    tag: 'records',
+    summary: 'What a pair was given for, what was measured first, and its reviews so far',
+    params: byId,
+  }),
+  keepReview: operation(ROUTES.keepReview, {
+    id: 'keepReview',
+    answer: z.object({ id: idSchema, visitId: idSchema.nullable(), again: daySchema.nullable() }),
+    tag: 'records',
+    summary:
+      'Review a pair: what changed, warning signs, measures, inspection, and whether it is kept, refitted, followed by the next or the person referred',
+    params: byId,
+    body: reviewSchema,
     status: 201,
   }),
   answerOuting: operation(ROUTES.answerOuting, {

@@ -99,6 +99,8 @@ export const ROUTES = {
   insights: { method: 'GET', path: '/insights', roles: CLINICIANS },
   insightsCsv: { method: 'GET', path: '/insights.csv', roles: CLINICIANS },
   keepOutcome: { method: 'POST', path: '/pairs/{id}/outcomes', roles: EVERYONE },
+  reviewOfPair: { method: 'GET', path: '/pairs/{id}/reviews', roles: EVERYONE },
+  keepReview: { method: 'POST', path: '/pairs/{id}/reviews', roles: CLINICIANS },
   answerOuting: { method: 'POST', path: '/pairs/{id}/outings', roles: EVERYONE },
   photograph: { method: 'GET', path: '/photographs/{id}', roles: EVERYONE },
   repeat: { method: 'GET', path: '/pairs/{id}/repeat', roles: EVERYONE },

@@ -1,5 +1,7 @@
 import { addDays } from '@/core/calendar/days';
-import { OUTCOME_WEEKS } from '@/core/outcomes/schedule';
+import { clinicalPicture } from '@/core/examination/clinical-picture';
+import { gaitOf } from '@/core/outcomes/gait-number';
+import { USUAL_SCHEDULE } from '@/core/outcomes/schedule';
 import type { Measures } from '@/core/outcomes/schema';
 import type { Persona } from './personas/persona';
 import type { DemoLogEntry } from './use-of-a-pair';
@@ -8,6 +10,7 @@ import type { DemoLogEntry } from './use-of-a-pair';
 const PAIN_LEFT = [1, 0.8, 0.55, 0.4] as const;
 const STAIRS = [4, 5, 7, 8] as const;
 const STAIRS_FROM_AGE = 60;
+const GAIT_GAIN = 2;
 
 /** The comfort that was logged last by a day. */
 const comfortBy = (log: readonly DemoLogEntry[], on: string): number | null =>
@@ -25,7 +28,8 @@ export function outcomesOf(
 ): { on: string; measures: Measures }[] {
   const { left, right } = persona.findings;
   const pain = Math.max(left?.worstPain ?? 0, right?.worstPain ?? 0);
-  const weeks = [0, ...OUTCOME_WEEKS].slice(0, persona.age % 3 === 0 ? 3 : 4);
+  const gait = gaitOf(clinicalPicture(persona.findings));
+  const weeks = [0, ...USUAL_SCHEDULE.weeks].slice(0, persona.age % 3 === 0 ? 3 : 4);
   return weeks.flatMap((week, at) => {
     const on = addDays(startedOn, week * 7);
     const comfort = comfortBy(log, on);
@@ -35,6 +39,20 @@ export function outcomesOf(
         on,
         measures: {
           comfort,
+          ...(persona.age >= STAIRS_FROM_AGE
+            ? {
+                zones: {
+                  heel: comfort,
+                  arch: Math.min(100, comfort + 4),
+                  ball: Math.max(0, comfort - 9),
+                  toes: comfort,
+                },
+              }
+            : {}),
+          ...(at === 0 && gait.length > 0 ? { gait } : {}),
+          ...(at === 3 && gait.length > 0
+            ? { gait: gait.map((number) => ({ ...number, value: Math.max(0, number.value - GAIT_GAIN) })) }
+            : {}),
           ...(pain > 0 ? { pain: Math.round(pain * PAIN_LEFT[at]!) } : {}),
           ...(persona.age >= STAIRS_FROM_AGE ? { activities: [{ name: 'stairs', score: STAIRS[at]! }] } : {}),
         },

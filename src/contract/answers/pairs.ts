@@ -51,6 +51,15 @@ export const timeLineSchema = z.object({
     z.object({ id: idSchema, title: z.string(), startedOn: daySchema, endedOn: daySchema.nullable() }),
   ),
   events: z.array(z.object(lineEvent)),
+  /** How the patient fared, oldest first. */
+  course: z.object({
+    comfort: z.array(z.object({ on: daySchema, pairId: idSchema, value: z.number() })),
+    pain: z.array(z.object({ on: daySchema, pairId: idSchema, value: z.number() })),
+    /** Figure-of-eight girths, the largest of a day. */
+    swelling: z.array(z.object({ on: daySchema, side: z.enum(SIDES), mm: z.number() })),
+    seen: z.array(z.object({ on: daySchema, words: z.string(), isAlarm: z.boolean() })),
+    looked: z.array(z.object({ on: daySchema, words: z.string() })),
+  }),
   aches: z.array(
     z.object({
       site: keySchema<AcheSite>(FINDINGS.pain.options),

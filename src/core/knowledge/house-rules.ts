@@ -12,9 +12,17 @@ export type HouseChange =
   | { kind: 'strength'; rule: string; strength: Strength; reason: string }
   | { kind: 'own'; rule: Rule; reason: string };
 
+/** When outcomes are taken after a hand-over: at these weeks, then every so many months, unless the feet ask for more. */
+export interface OutcomeSchedule {
+  weeks: readonly number[];
+  thenMonths: number;
+}
+
 /** Figures that the clinic sets: at the knee, the usual room in front of the toes, and what signs of wear are worth. */
 export interface HouseSettings extends WhatIfSettings {
   usualRoom?: Room | undefined;
+  /** When outcomes of a pair are asked for. */
+  outcomes?: OutcomeSchedule | undefined;
   /** How strongly each sign of a worn pair is taken. */
   signStrengths?: SignStrengths | undefined;
 }

@@ -1,4 +1,10 @@
 import type { IsoDay } from '../calendar/days';
+import { readDifference, realDifferenceOf } from '../examination/real-difference';
+import type { Side } from '../findings/finding-kinds';
+import { COMFORT_ZONES, type ComfortZone } from '../fitting/try-on';
+import type { SpotPlace } from '../hot-spot/causes';
+import { keysOf } from '../tables/keys-of';
+import { type GaitNumber, gaitName } from './gait-number';
 import {
   ACTIVITIES_REAL_CHANGE,
   ACTIVITY_REAL_CHANGE,
@@ -18,6 +24,13 @@ export const SKIN_SIGNS = {
   ulcer: 'open skin',
 } as const;
 export type SkinSign = keyof typeof SKIN_SIGNS;
+
+/** Where on a foot it is seen. */
+export interface SkinAt {
+  side: Side;
+  place: SpotPlace;
+  sign: SkinSign;
+}
 
 /** Something that the patient wants to do, and how well it goes: 0 not at all, 10 as before. */
 export interface OwnActivity {
@@ -39,16 +52,27 @@ export interface Outcome {
   on: IsoDay;
   /** 0–100. */
   comfort?: number | undefined;
+  /** By part of the foot, 0–100. */
+  zones?: Partial<Record<ComfortZone, number | undefined>> | undefined;
   /** At the site that was named at the visit, 0–10. */
   pain?: number | undefined;
   activities?: readonly OwnActivity[] | undefined;
   hoursADay?: number | undefined;
   daysAWeek?: number | undefined;
   skin?: readonly SkinSign[] | undefined;
+  /** The same on the drawing, where the place was said. */
+  skinAt?: readonly SkinAt[] | undefined;
   /** Falls and near-falls since the last time. */
   falls?: number | undefined;
+  gait?: readonly GaitNumber[] | undefined;
   questionnaires?: readonly QuestionnaireTotal[] | undefined;
 }
+
+/** Every sign on the skin of a day, with or without its place, each once. */
+export const skinSignsOf = ({ skin = [], skinAt = [] }: Pick<Outcome, 'skin' | 'skinAt'>): SkinSign[] => {
+  const seen = new Set([...skin, ...skinAt.map(({ sign }) => sign)]);
+  return keysOf(SKIN_SIGNS).filter((sign) => seen.has(sign));
+};
 
 /** One measure then and now, with the band within which a difference means nothing. */
 export interface OutcomeChange {
@@ -58,28 +82,38 @@ export interface OutcomeChange {
   now: number;
   /** Values that are no real change; null where nobody knows how large one is. */
   same: readonly [number, number] | null;
-  reading: ChangeReading | 'not judged';
+  reading: ChangeReading | 'changed' | 'not judged';
   /** Where the smallest real change comes from, or why there is none. */
   mark: string;
 }
 
+/** What comfort of a part of the foot is called. */
+export const zoneMeasure = (zone: ComfortZone): string => `Comfort, ${COMFORT_ZONES[zone]}`;
+
 const mean = (values: readonly number[]): number =>
   values.reduce((sum, value) => sum + value, 0) / values.length;
 
-function comfortChange(baseline: Outcome, now: Outcome): OutcomeChange[] {
-  if (baseline.comfort === undefined || now.comfort === undefined) return [];
+function oneComfort(measure: string, before: number | undefined, after: number | undefined): OutcomeChange[] {
+  if (before === undefined || after === undefined) return [];
   return [
     {
-      measure: 'Comfort',
+      measure,
       scale: [0, 100],
-      baseline: baseline.comfort,
-      now: now.comfort,
-      same: [baseline.comfort - COMFORT_REAL_CHANGE, baseline.comfort + COMFORT_REAL_CHANGE],
-      reading: readChange(baseline.comfort, now.comfort),
+      baseline: before,
+      now: after,
+      same: [before - COMFORT_REAL_CHANGE, before + COMFORT_REAL_CHANGE],
+      reading: readChange(before, after),
       mark: 'Mills 2010, within one session, from memory; between weeks it is larger, and nobody has said how large',
     },
   ];
 }
+
+const comfortChanges = (baseline: Outcome, now: Outcome): OutcomeChange[] => [
+  ...oneComfort('Comfort', baseline.comfort, now.comfort),
+  ...keysOf(COMFORT_ZONES).flatMap((zone) =>
+    oneComfort(zoneMeasure(zone), baseline.zones?.[zone], now.zones?.[zone]),
+  ),
+];
 
 function painChange(baseline: Outcome, now: Outcome): OutcomeChange[] {
   if (baseline.pain === undefined || now.pain === undefined) return [];
@@ -149,17 +183,45 @@ function questionnaireChanges(baseline: Outcome, now: Outcome): OutcomeChange[] 
   });
 }
 
+/** A number of the gait is beyond the measurement’s own error or it is not: which way is better is not for a table to say. */
+function gaitChanges(baseline: Outcome, now: Outcome): OutcomeChange[] {
+  return (baseline.gait ?? []).flatMap((before): OutcomeChange[] => {
+    const after = now.gait?.find(({ measure, side }) => measure === before.measure && side === before.side);
+    if (!after) return [];
+    const real = realDifferenceOf(before.measure);
+    const reading = {
+      'beyond error': 'changed',
+      'within error': 'no real change',
+      'error unknown': 'not judged',
+    } as const;
+    return [
+      {
+        measure: gaitName(before),
+        scale: null,
+        baseline: before.value,
+        now: after.value,
+        same: real ? [before.value - real.least, before.value + real.least] : null,
+        reading: reading[readDifference(before.measure, after.value - before.value)],
+        mark: real
+          ? `${real.least} is the measurement’s own error (${real.says}); better or worse is yours to say`
+          : 'nobody stated the measurement’s own error',
+      },
+    ];
+  });
+}
+
 /** Baseline against now, measure by measure; what was not taken both times is not compared. */
 export const compareOutcomes = (baseline: Outcome, now: Outcome): OutcomeChange[] => [
-  ...comfortChange(baseline, now),
+  ...comfortChanges(baseline, now),
   ...painChange(baseline, now),
   ...activityChanges(baseline, now),
+  ...gaitChanges(baseline, now),
   ...questionnaireChanges(baseline, now),
 ];
 
 /** Signs after which nothing else counts: open skin, or a fall. */
-export const alarmsOf = ({ skin, falls }: Outcome): string[] => [
-  ...(skin?.includes('ulcer') ? ['Open skin: stop wearing it, and have it seen.'] : []),
+export const alarmsOf = ({ falls, ...seen }: Omit<Outcome, 'on'>): string[] => [
+  ...(skinSignsOf(seen).includes('ulcer') ? ['Open skin: stop wearing it, and have it seen.'] : []),
   ...(falls !== undefined && falls > 0
     ? [`${falls === 1 ? 'A fall' : `${falls} falls`} since the last time: look at grip, fit and balance.`]
     : []),
@@ -180,7 +242,8 @@ export function nextSteps(changes: readonly OutcomeChange[], alarms: readonly st
   const worse = changes.filter(({ reading }) => reading === 'worse').map(({ measure }) => measure);
   if (worse.length === 0) return [];
   // Comfort alone is a matter of the fit; pain or what a person can do asks more.
-  return worse.every((measure) => measure === 'Comfort')
+  const ofComfort = new Set(['Comfort', ...keysOf(COMFORT_ZONES).map(zoneMeasure)]);
+  return worse.every((measure) => ofComfort.has(measure))
     ? ['refit', 'loosen', 'other-school']
     : ['refit', 'refer', 'loosen', 'other-school'];
 }

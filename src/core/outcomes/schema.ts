@@ -1,6 +1,11 @@
 import { z } from 'zod';
 import { isoDay } from '../calendar/iso-day';
+import { SIDES } from '../findings/finding-kinds';
+import { definitionOf, FINDINGS } from '../findings/findings';
+import { COMFORT_ZONES, type ComfortZone } from '../fitting/try-on';
+import type { SpotPlace } from '../hot-spot/causes';
 import { keySchema } from '../tables/key-schema';
+import { GAIT_MEASURES, gaitName, sidesOf } from './gait-number';
 import { SKIN_SIGNS, type SkinSign } from './outcome';
 
 const score = (most: number, what: string) =>
@@ -13,9 +18,37 @@ const name = z.string().trim().min(1, 'Give it a name.').max(60, 'Use at most 60
 /** Up to so many activities of the patient's own (handbook 09). */
 export const MOST_ACTIVITIES = 3;
 
+const skinSign = keySchema<SkinSign>(SKIN_SIGNS);
+
+const gaitNumberSchema = z
+  .strictObject({
+    measure: z.enum(GAIT_MEASURES),
+    side: z.enum(SIDES).nullable(),
+    value: z.number('A number of the gait is a number.'),
+  })
+  .superRefine((given, context) => {
+    const { measure, side, value } = given;
+    const definition = definitionOf(measure);
+    if (!sidesOf(measure).includes(side))
+      context.addIssue({
+        code: 'custom',
+        path: ['side'],
+        message: `${definition.label}: say which side, or none.`,
+      });
+    if (definition.kind !== 'number') return;
+    const [least, most] = definition.possible;
+    if (value < least || value > most)
+      context.addIssue({
+        code: 'custom',
+        path: ['value'],
+        message: `${gaitName(given)} lies between ${least} and ${most}.`,
+      });
+  });
+
 /** What was measured; at least one thing. */
 export const measuresSchema = z.strictObject({
   comfort: score(100, 'Comfort').optional(),
+  zones: z.partialRecord(keySchema<ComfortZone>(COMFORT_ZONES), score(100, 'Comfort').optional()).optional(),
   pain: score(10, 'Pain').optional(),
   activities: z
     .array(z.strictObject({ name, score: score(10, 'An activity') }))
@@ -23,7 +56,18 @@ export const measuresSchema = z.strictObject({
     .optional(),
   hoursADay: score(24, 'Hours a day').optional(),
   daysAWeek: score(7, 'Days a week').optional(),
-  skin: z.array(keySchema<SkinSign>(SKIN_SIGNS)).max(4).optional(),
+  skin: z.array(skinSign).max(4).optional(),
+  skinAt: z
+    .array(
+      z.strictObject({
+        side: z.enum(SIDES),
+        place: keySchema<SpotPlace>(FINDINGS.rubbedAt.options),
+        sign: skinSign,
+      }),
+    )
+    .max(40)
+    .optional(),
+  gait: z.array(gaitNumberSchema).max(12).optional(),
   falls: z
     .int('Falls are a whole number.')
     .min(0, 'Falls are not negative.')

@@ -24,6 +24,7 @@ import { addContacts } from './load-demo-contacts';
 import { addHome } from './load-demo-home';
 import { addInspections } from './load-demo-inspections';
 import { addOutcomes } from './load-demo-outcomes';
+import { addReviews } from './load-demo-reviews';
 
 /** Loads the demo clinic unless some clinic exists; two processes at once load it once. */
 export async function loadDemo(ownerUrl: string, now: Date): Promise<boolean> {
@@ -69,6 +70,8 @@ export async function loadDemo(ownerUrl: string, now: Date): Promise<boolean> {
         )
         .execute();
       for (const patient of demo.patients) await addPatient(tx, clinicId, practitioner!, patient);
+      await keepFirstLives(tx, clinicId, day);
+      await addReviews(tx, clinicId, practitioner!, day);
       await addContacts(tx, clinicId, practitioner!, demo.patients, day);
       await addInspections(tx, clinicId, practitioner!, day);
       await addForecasts(tx, clinicId, day);
@@ -78,6 +81,13 @@ export async function loadDemo(ownerUrl: string, now: Date): Promise<boolean> {
   } finally {
     await db.destroy();
   }
+}
+
+/** What each pair was foretold when it began: before anything was learned or looked at. */
+async function keepFirstLives(tx: Transaction<Database>, clinicId: string, day: string): Promise<void> {
+  const pairs = await tx.selectFrom('pair').select('id').execute();
+  await refreshForecasts({ tx, actor: caretaker(clinicId) }, { pairIds: pairs.map(({ id }) => id) }, day);
+  await sql`update pair set first_life = forecast->'life'`.execute(tx);
 }
 
 /** What the demo's pairs teach, and the forecast of each. */

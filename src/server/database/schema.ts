@@ -1,4 +1,4 @@
-import type { Generated, JSONColumnType } from 'kysely';
+import type { ColumnType, Generated, JSONColumnType } from 'kysely';
 import type { Area, AuditAction, MailState, PersonState, TokenAccess } from '@/contract/people-schema';
 import type { Role } from '@/contract/routes';
 import type { PatientSheet } from '@/core/aftercare/patient-sheet';
@@ -24,6 +24,7 @@ import type { Specification } from '@/core/prescribe/engine/specification';
 import type { Activity } from '@/core/purpose/serves';
 import type { ContactTry, RecallKindId } from '@/core/recall/kinds';
 import type { Retention } from '@/core/retention/keep-until';
+import type { ReviewDecision, StoredReview } from '@/core/review/review';
 import type { BenchAnswers } from '@/core/shoe/bench/read-bench';
 import type { FeatureValues } from '@/core/shoe/features';
 import type { FeatureReadings } from '@/core/shoe/readings/readings';
@@ -32,7 +33,7 @@ import type { ModelSizing } from '@/core/sizing/start-size';
 import type { Choices, StepContents } from '@/core/visit/contents';
 import type { SavedStep, StepState } from '@/core/visit/steps';
 import type { BringIn } from '@/core/wear/bring-in';
-import type { WearForecast } from '@/core/wear/forecast';
+import type { Quantiles, WearForecast } from '@/core/wear/forecast';
 import type { VersionLife } from '@/core/wear/learned/learn-life';
 import type { WearConditions, WearSurface } from '@/core/wear/learned/life-factors';
 import type { LearnedCatalogue } from '@/core/wear/learned/observation';
@@ -240,6 +241,11 @@ export interface Database {
     visit_id: string;
     model_id: string;
     feet: JSONColumnType<readonly FittedFoot[]>;
+    /** Which pair of its visit it was, from 1. */
+    nth: number | null;
+    /** How comfortable it was found, 0–100, and what was guessed before anybody rated it. */
+    comfort: number | null;
+    guess: number | null;
     fitted_at: Generated<Date>;
   };
   shoe_order: {
@@ -289,6 +295,10 @@ export interface Database {
     house_version: Generated<number>;
     /** What the pair is for, where the visit asked for several. */
     purpose: Activity | null;
+    /** Read out of the result by the database itself. */
+    school: ColumnType<SchoolChoice | null, never, never>;
+    spoke: ColumnType<readonly string[], never, never>;
+    overruled: ColumnType<readonly string[], never, never>;
     issued_by: string;
     issued_at: Generated<Date>;
   };
@@ -348,6 +358,19 @@ export interface Database {
     answers_until: Generated<string | null>;
     break_in_state: BreakInState | null;
     modifications: JSONColumnType<readonly Modification[], string | undefined, string>;
+    /** The life that was foretold when it began, in the unit of its clock. */
+    first_life: JSONColumnType<Quantiles> | null;
+  };
+  review: {
+    clinic_id: string;
+    id: Generated<string>;
+    patient_id: string;
+    pair_id: string;
+    done_on: string;
+    decision: ReviewDecision;
+    content: JSONColumnType<StoredReview>;
+    made_by: string;
+    made_at: Generated<Date>;
   };
   outing_answer: {
     clinic_id: string;

@@ -6,6 +6,7 @@ import { RULES } from '@/core/knowledge/knowledge-base';
 import { conditionInWords, wishInWords } from '@/core/prescribe/explain/rule-in-words';
 import { Field } from '@/ui/fields/Field';
 import { writtenDay } from '@/ui/formats';
+import { OutcomeTimes } from './OutcomeTimes';
 import { OwnRuleForm } from './OwnRuleForm';
 import { PreviewPanel } from './PreviewPanel';
 import { SignStrengths } from './SignStrengths';
@@ -70,6 +71,10 @@ export function HouseRulesPanel(props: Props) {
           <UsualRoom
             room={draft.settings.usualRoom}
             onChange={(usualRoom) => onDraft({ settings: { ...draft.settings, usualRoom } })}
+          />
+          <OutcomeTimes
+            schedule={draft.settings.outcomes}
+            onChange={(outcomes) => onDraft({ settings: { ...draft.settings, outcomes } })}
           />
           <SignStrengths
             strengths={draft.settings.signStrengths}

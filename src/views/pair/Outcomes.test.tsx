@@ -7,7 +7,7 @@ import { Outcomes } from './Outcomes';
 const PATH = 'POST /pairs/p/outcomes';
 const record = (...taken: OutcomeRecord['taken']): OutcomeRecord => ({ dueOn: '2030-01-15', taken });
 const show = (given: OutcomeRecord) =>
-  render(<Outcomes pairId="p" given={given} today="2030-01-20" readOnly={false} />);
+  render(<Outcomes pairId="p" given={given} log={[]} today="2030-01-20" readOnly={false} />);
 const press = async () =>
   act(async () => {
     fireEvent.click(screen.getByRole('button', { name: 'Keep the measures' }));
@@ -54,14 +54,14 @@ describe('outcomes of a pair', () => {
     write('Pain at its site, 0–10', '3,5');
     write('Comfort, 0–100', '80');
     write('Activity 1, 0–10', '7');
-    fireEvent.click(screen.getByLabelText('redness'));
+    fireEvent.click(screen.getByRole('button', { name: 'left: ball' }));
     await press();
     expect(calls[0]!.body).toEqual({
       on: '2030-01-20',
       comfort: 80,
       pain: 3.5,
       activities: [{ name: 'stairs', score: 7 }],
-      skin: ['redness'],
+      skinAt: [{ side: 'left', place: 'ball', sign: 'redness' }],
     });
   });
 
@@ -73,16 +73,16 @@ describe('outcomes of a pair', () => {
           title: 'Some values cannot be accepted.',
           status: 422,
           code: 'invalid',
-          errors: [{ path: ['comfort'], message: 'Comfort lies between 0 and 100.' }],
+          errors: [{ path: ['comfort'], message: 'Comfort was asked already.' }],
         },
       }),
     });
     show(record());
     expect(screen.getByText(/first measures are the baseline/)).toBeTruthy();
-    write('Comfort, 0–100', '300');
+    write('Comfort, 0–100', '100');
     await press();
-    expect(screen.getByText('Comfort lies between 0 and 100.')).toBeTruthy();
-    expect(screen.getByLabelText('Comfort, 0–100')).toHaveProperty('value', '300');
+    expect(screen.getByText('Comfort was asked already.')).toBeTruthy();
+    expect(screen.getByLabelText('Comfort, 0–100')).toHaveProperty('value', '100');
   });
 
   it('open skin says at once what to do', () => {

@@ -1,26 +1,34 @@
 import { useState } from 'react';
 import type { OutcomeRecord } from '@/contract/answers/outcomes';
-import { alarmsOf, compareOutcomes, NEXT_STEPS, nextSteps, SKIN_SIGNS } from '@/core/outcomes/outcome';
-import { ChangeBand } from '@/ui/drawing/ChangeBand';
+import type { PairLogEntry } from '@/contract/records';
+import { FINDINGS } from '@/core/findings/findings';
+import { COMFORT_ZONES } from '@/core/fitting/try-on';
+import { gaitName } from '@/core/outcomes/gait-number';
+import {
+  alarmsOf,
+  compareOutcomes,
+  NEXT_STEPS,
+  nextSteps,
+  type OutcomeChange,
+  SKIN_SIGNS,
+} from '@/core/outcomes/outcome';
+import { keysOf } from '@/core/tables/keys-of';
 import { writtenDay } from '@/ui/formats';
 import { DataTable } from '@/ui/table/DataTable';
+import { ChangeList } from '../measures/ChangeList';
 import { OutcomeForm } from './OutcomeForm';
-
-const WORD = {
-  better: 'better',
-  worse: 'worse',
-  'no real change': 'no real change',
-  'not judged': 'not judged',
-} as const;
 
 /** What became of a pair: the first measures against the last, what comes next, and the measures of one more day. */
 export function Outcomes({
   pairId,
   given,
+  log,
   today,
   readOnly,
 }: {
   pairId: string;
+  /** How far it had gone by each day is read from it. */
+  log: readonly PairLogEntry[];
   given: OutcomeRecord;
   today: string;
   readOnly: boolean;
@@ -37,8 +45,7 @@ export function Outcomes({
       <div className="grid gap-3 content-start">
         {!readOnly && dueOn && (
           <p className={dueOn <= today ? 'text-hold' : ''}>
-            {dueOn <= today ? 'Due since' : 'Next'} <strong>{writtenDay(dueOn)}</strong>: at two, six and
-            twelve weeks, then every half year, or as the feet ask.
+            {dueOn <= today ? 'Due since' : 'Next'} <strong>{writtenDay(dueOn)}</strong>.
           </p>
         )}
         {alarms.map((alarm) => (
@@ -58,24 +65,8 @@ export function Outcomes({
               {writtenDay(baseline.on)} (line) against {writtenDay(now.on)} (dot). Inside the band a
               difference means nothing.
             </p>
-            <ul className="grid gap-1.5">
-              {changes.map((change) => (
-                <li
-                  key={change.measure}
-                  className="grid grid-cols-[9rem_14rem_minmax(0,1fr)] gap-3 items-center"
-                >
-                  <span>{change.measure}</span>
-                  <ChangeBand change={change} />
-                  <span>
-                    <strong className={change.reading === 'worse' ? 'text-warn' : ''}>
-                      {WORD[change.reading]}
-                    </strong>
-                    , {change.baseline} then {change.now}
-                    <span className="block text-faint text-xs">{change.mark}</span>
-                  </span>
-                </li>
-              ))}
-            </ul>
+            <ChangeList changes={changes} />
+            <Marks changes={changes} />
           </>
         )}
         {steps.length > 0 && (
@@ -88,7 +79,7 @@ export function Outcomes({
             </ol>
           </section>
         )}
-        {taken.length > 0 && <Taken record={record} />}
+        {taken.length > 0 && <Taken record={record} log={log} />}
       </div>
       {!readOnly && (
         <OutcomeForm
@@ -103,8 +94,22 @@ export function Outcomes({
   );
 }
 
+/** Where each smallest real change comes from, once each. */
+function Marks({ changes }: { changes: readonly OutcomeChange[] }) {
+  const marks = new Map<string, string[]>();
+  for (const { mark, measure } of changes)
+    marks.set(mark, [...(marks.get(mark) ?? []), measure.toLowerCase()]);
+  return (
+    <p className="text-faint text-xs">
+      {[...marks].map(([mark, measures]) => `${measures.join(', ')}: ${mark}`).join('. ')}.
+    </p>
+  );
+}
+
 /** Every day on which something was measured, newest first. */
-function Taken({ record }: { record: OutcomeRecord }) {
+function Taken({ record, log }: { record: OutcomeRecord; log: readonly PairLogEntry[] }) {
+  const kmBy = (on: string) =>
+    log.reduce((sum, entry) => (entry.on <= on ? sum + (entry.distanceKm ?? 0) : sum), 0);
   const figure = (value: number | undefined) => value ?? '';
   return (
     <DataTable
@@ -113,7 +118,17 @@ function Taken({ record }: { record: OutcomeRecord }) {
       keyOf={({ on }) => on}
       columns={[
         { id: 'on', head: 'Day', namesRow: true, cell: ({ on }) => writtenDay(on) },
-        { id: 'comfort', head: 'Comfort', figure: true, cell: ({ comfort }) => figure(comfort) },
+        {
+          id: 'comfort',
+          head: 'Comfort',
+          cell: ({ comfort, zones = {} }) =>
+            [
+              figure(comfort),
+              ...keysOf(COMFORT_ZONES).flatMap((zone) =>
+                zones[zone] === undefined ? [] : [`${COMFORT_ZONES[zone]} ${zones[zone]}`],
+              ),
+            ].join(' '),
+        },
         { id: 'pain', head: 'Pain', figure: true, cell: ({ pain }) => figure(pain) },
         {
           id: 'activities',
@@ -132,9 +147,34 @@ function Taken({ record }: { record: OutcomeRecord }) {
         {
           id: 'seen',
           head: 'Skin, falls',
-          cell: ({ skin = [], falls }) =>
-            [...skin.map((sign) => SKIN_SIGNS[sign]), ...(falls ? [`falls: ${falls}`] : [])].join(', '),
+          cell: ({ skin = [], skinAt = [], falls }) =>
+            [
+              ...skin.map((sign) => SKIN_SIGNS[sign]),
+              ...skinAt.map(
+                ({ side, place, sign }) => `${SKIN_SIGNS[sign]} ${side}, ${FINDINGS.rubbedAt.options[place]}`,
+              ),
+              ...(falls ? [`falls: ${falls}`] : []),
+            ].join('; '),
         },
+        {
+          id: 'gait',
+          head: 'Gait, totals',
+          cell: ({ gait = [], questionnaires = [] }) =>
+            [
+              ...gait.map((number) => `${gaitName(number)} ${number.value}`),
+              ...questionnaires.map(({ name, total }) => `${name} ${total}`),
+            ].join('; '),
+        },
+        ...(log.some(({ distanceKm }) => distanceKm !== null)
+          ? [
+              {
+                id: 'distance',
+                head: 'km so far',
+                figure: true as const,
+                cell: ({ on }: OutcomeRecord['taken'][number]) => Math.round(kmBy(on)),
+              },
+            ]
+          : []),
         { id: 'by', head: 'By', cell: ({ by }) => by },
       ]}
     />

@@ -49,7 +49,10 @@ export function PairCard({ pair, today }: { pair: PairRecord; today: string }) {
             <span className="text-faint">(10 points count as real)</span>
           </p>
         )}
-        <p>
+        <p className="flex gap-2">
+          <a className="press" href={`/pairs/${pair.id}/review`}>
+            Review it
+          </a>
           <a className="press press-quiet" href={`/pairs/${pair.id}`}>
             Inspect it
           </a>

@@ -1,7 +1,9 @@
 import { lazy, useState } from 'react';
+import type { ReviewRecord } from '@/contract/answers/reviews';
 import { call } from '@/contract/client';
 import type { PairPage as PairPageRecord, PairRecord } from '@/contract/records';
 import type { RepeatAnswer } from '@/core/repeat/repeat';
+import { REVIEW_DECISIONS } from '@/core/review/review';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
 import { SIGNS } from '@/core/signs/signs';
 import { keysOf } from '@/core/tables/keys-of';
@@ -27,10 +29,13 @@ const UseChart = lazy(() => import('./UseChart'));
 export function PairPage({
   record,
   repeat,
+  reviews,
   today,
 }: {
   record: PairPageRecord;
   repeat: RepeatAnswer;
+  /** Newest first. */
+  reviews: readonly ReviewRecord[];
   today: string;
 }) {
   const { pair, forerunners } = record;
@@ -66,8 +71,25 @@ export function PairPage({
           {
             id: 'outcomes',
             title: 'Outcomes',
-            content: <Outcomes pairId={pair.id} given={record.outcomes} today={today} readOnly={!inUse} />,
+            content: (
+              <Outcomes
+                pairId={pair.id}
+                given={record.outcomes}
+                log={pair.log}
+                today={today}
+                readOnly={!inUse}
+              />
+            ),
           },
+          ...(reviews.length > 0
+            ? [
+                {
+                  id: 'reviews',
+                  title: `Reviews (${reviews.length})`,
+                  content: <Reviews reviews={reviews} />,
+                },
+              ]
+            : []),
           {
             id: 'soles',
             title: 'Soles over time',
@@ -153,6 +175,25 @@ function HowLong({ pair, repeat, today }: { pair: PairRecord; repeat: RepeatAnsw
         </p>
       </section>
     </div>
+  );
+}
+
+/** What was decided at each review, newest first. */
+function Reviews({ reviews }: { reviews: readonly ReviewRecord[] }) {
+  return (
+    <ul className="grid gap-1">
+      {reviews.map(({ id, on, by, decision, suggested, because, to }) => (
+        <li key={id} className="border-b border-line pb-1">
+          <strong>{writtenDay(on)}</strong>: {REVIEW_DECISIONS[decision]}
+          {to && ` (${to})`}
+          {because && `; ${because}`}{' '}
+          <span className="text-faint">
+            ({by}
+            {suggested !== decision && `; the findings asked: ${REVIEW_DECISIONS[suggested]}`})
+          </span>
+        </li>
+      ))}
+    </ul>
   );
 }
 

@@ -4,10 +4,10 @@ import { costInWords, costsOfUnknown } from '@/core/prescribe/counterfactual/cos
 import { shoeValues } from '@/core/prescribe/engine/shoe-values';
 import type { Specification, Target } from '@/core/prescribe/engine/specification';
 import {
-  acceptsEverything,
   awaitedInWords,
   firmnessWord,
   isTense,
+  leadingTargets,
   targetInWords,
 } from '@/core/prescribe/explain/in-words';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
@@ -22,12 +22,6 @@ interface Props {
   lit: Target | null;
   onOpen: (feature: FeatureId) => void;
 }
-
-/** Leading targets first: limits, then what most weight stands behind. */
-export const leading = (specification: Specification): Target[] =>
-  specification.targets
-    .filter((target) => !acceptsEverything(target) || target.awaits.length > 0)
-    .toSorted((a, b) => b.firmness - a.firmness || Number(isTense(b)) - Number(isTense(a)));
 
 /** Targets that came or changed their words since the last look. */
 function useMoved(targets: readonly Target[]): ReadonlySet<FeatureId> {
@@ -64,7 +58,7 @@ export function SpecificationPanel({ onLight, lit, onOpen }: Props) {
           };
     return solePlan(values, foot, sole);
   }, [values, lengthMm, picture, sole]);
-  const targets = useMemo(() => leading(specification), [specification]);
+  const targets = useMemo(() => leadingTargets(specification), [specification]);
   const moved = useMoved(targets);
   const litFeatures = useMemo(() => new Set<FeatureId>(lit ? [lit.feature] : moved), [lit, moved]);
   return (

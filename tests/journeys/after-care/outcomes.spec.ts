@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { signIn, tabTo, typeInto } from '../keyboard';
+import { choose, press, signIn, tabTo, typeInto } from '../keyboard';
 import { patient } from '../reasoning/past-patients';
 import { origin } from '../server';
 
@@ -15,8 +15,8 @@ test('outcomes by keyboard: held against the first, worse offers the next step, 
   await expect(page.getByRole('img', { name: /^Comfort: \d+ then, \d+ now/ })).toBeVisible();
   await typeInto(page, 'Comfort, 0–100', '20');
   await typeInto(page, 'Activity 1, 0–10', '1');
-  await tabTo(page, page.getByRole('checkbox', { name: 'open skin' }));
-  await page.keyboard.press('Space');
+  await choose(page, 'What is seen', 4);
+  await press(page, page.getByRole('button', { name: 'left: ball' }));
   await tabTo(page, page.getByRole('button', { name: 'Keep the measures' }));
   await page.keyboard.press('Enter');
   await expect(page.getByRole('img', { name: /^Comfort: \d+ then, 20 now, worse/ })).toBeVisible();

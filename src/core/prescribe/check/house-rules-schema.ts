@@ -124,6 +124,28 @@ export const houseRulesSchema = z.strictObject({
         'The usual room lies between the least and the most.',
       )
       .optional(),
+    outcomes: z
+      .strictObject({
+        weeks: z
+          .array(
+            z
+              .int('Weeks are whole numbers.')
+              .min(1, 'A week at least.')
+              .max(52, 'After a year the months count.'),
+          )
+          .min(1, 'Name at least one week.')
+          .max(8, 'Eight at most.')
+          .refine(
+            (weeks) => weeks.every((week, at) => at === 0 || week > weeks[at - 1]!),
+            'Each week comes after the one before it.',
+          )
+          .readonly(),
+        thenMonths: z
+          .int('Months are a whole number.')
+          .min(1, 'A month at least.')
+          .max(12, 'Once a year at least.'),
+      })
+      .optional(),
     signStrengths: z
       .partialRecord(keySchema<SignId>(SIGNS), z.number().min(0).max(2, 'Twice at most.'))
       .optional(),

@@ -10,6 +10,7 @@ import {
   type DecisionKind,
   type NumericTarget,
   type Push,
+  type Specification,
   type Target,
   type Want,
 } from '../engine/specification';
@@ -185,3 +186,9 @@ const isSlight = (target: Target): boolean =>
   !hasLimit(target) &&
   target.firmness > 0 &&
   target.firmness <= WEIGHT.slight / FIRM_WEIGHT;
+
+/** Leading targets first: limits, then what most weight stands behind; those that accept everything are left out. */
+export const leadingTargets = ({ targets }: Pick<Specification, 'targets'>): Target[] =>
+  targets
+    .filter((target) => !acceptsEverything(target) || target.awaits.length > 0)
+    .toSorted((a, b) => b.firmness - a.firmness || Number(isTense(b)) - Number(isTense(a)));

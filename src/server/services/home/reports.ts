@@ -88,7 +88,9 @@ async function intoRecord(
     case 'ache':
       return addToOutcome(tenant, pair.id, on, { pain: content.pain });
     case 'blister':
-      return addToOutcome(tenant, pair.id, on, { skin: [content.isOpen ? 'ulcer' : 'blister'] });
+      return addToOutcome(tenant, pair.id, on, {
+        skinAt: [{ ...content.spot, sign: content.isOpen ? 'ulcer' : 'blister' }],
+      });
     case 'warning':
       if (content.signs.includes('fall')) await addToOutcome(tenant, pair.id, on, { falls: 1 });
       return;

@@ -17,6 +17,7 @@ import { previewOf } from '@/core/prescribe/counterfactual/preview';
 import { replay, replaysAlike } from '@/core/prescribe/counterfactual/replay';
 import { audit, type Tenant } from '../../database/tenant';
 import { notFound, Refusal } from '../../http/problem';
+import { refreshOutcomesDue } from '../pairs/outcomes';
 import { forecastsAreStale, lifeIsStale } from '../pairs/stale';
 import { storedPicture } from './stored-picture';
 
@@ -119,6 +120,8 @@ export async function saveHouseRules(tenant: Tenant, saved: Saved): Promise<Hous
     await lifeIsStale(tenant);
     await forecastsAreStale(tenant);
   }
+  if (JSON.stringify(current.settings.outcomes) !== JSON.stringify(saved.settings.outcomes))
+    await refreshOutcomesDue(tenant, null);
   await audit(tenant, 'write', `house rules, version ${newest.version}`, null);
   return newest;
 }

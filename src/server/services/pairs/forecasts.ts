@@ -13,8 +13,8 @@ import type { Tenant } from '../../database/tenant';
 import { today } from '../clock';
 import { readClinic } from '../people/clinic';
 import { conditionsOf, racingOf } from './conditions';
+import { signStrengthsOf } from './house-settings';
 import { learnedLivesOf } from './learned-lives';
-import { signStrengthsOf } from './sign-strengths';
 
 /** Which pairs: of one patient, named ones, or those in use whose forecast is older than today. */
 export type WhichPairs = { patientId: string } | { pairIds: readonly string[] } | { outdated: number };

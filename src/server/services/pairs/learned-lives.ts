@@ -16,7 +16,7 @@ import { heavy } from '../../heavy/heavy';
 import { today } from '../clock';
 import { notedConsent } from '../patients/consents';
 import { conditionsOf, racingOf } from './conditions';
-import { signStrengthsOf } from './sign-strengths';
+import { signStrengthsOf } from './house-settings';
 import { forecastsAreStale } from './stale';
 
 /** What this clinic's pairs say of some models; nothing where it was learned under another school, or never. */

@@ -17,9 +17,9 @@ import { laterVersions, MODEL_COLUMNS, modelOf } from '../shoes/models';
 import { readBreakIn } from './break-in';
 import { conditionsOf, racingOf } from './conditions';
 import { refreshForecasts } from './forecasts';
+import { signStrengthsOf } from './house-settings';
 import { readOutcomes } from './outcomes';
 import { photographsOf } from './photographs';
-import { signStrengthsOf } from './sign-strengths';
 
 /** Of one patient, or one pair. */
 export type PairFilter = { patientId: string } | { pairId: string };

@@ -9,6 +9,7 @@ import type { Tenant } from '../../database/tenant';
 import { today } from '../clock';
 import { patientRow } from '../patients/patient-row';
 import { recordOf } from '../visits/visit-steps';
+import { readCourse } from './course';
 import { listPairs } from './pair-records';
 
 type PairOfLine = Awaited<ReturnType<typeof listPairs>>[number];
@@ -78,10 +79,17 @@ export async function readTimeLine(tenant: Tenant, patientId: string): Promise<T
     }),
   );
   const aches = achesOf(asked);
+  const course = await readCourse(tenant, patientId);
   return {
-    from: [...pairs.map(({ startedOn }) => startedOn), ...aches.map(({ since }) => since), on].toSorted()[0]!,
+    from: [
+      ...pairs.map(({ startedOn }) => startedOn),
+      ...aches.map(({ since }) => since),
+      ...course.looked.map(({ on: day }) => day),
+      on,
+    ].toSorted()[0]!,
     to: on,
     pairs: pairs.map(({ id, title, startedOn, endedOn }) => ({ id, title, startedOn, endedOn })),
+    course,
     events: events.map(({ kind, on: day, words }) => ({ kind, on: day, words })),
     aches: aches.map((ache) => {
       const { causes, ask, first } = causesOf(ache.site, ache.since, events);

@@ -22,6 +22,7 @@ sheets/*.pdf, *.json  what was taken home
 photographs/*.jpg     pairs as they were photographed
 outings.json          how outings in new pairs felt
 outcomes.json         what became of each pair: comfort, pain, activities, skin, falls
+reviews.json          reviews of each pair: what changed, what was found, what was decided
 devices.json          outings that devices recorded, with the pair of each
 from-home.json        what was said on the patient’s own page, unverified, with its photographs in from-home/
 week.json             outings of the week and which pair goes to which
@@ -98,6 +99,13 @@ export async function exportPatient(tenant: Tenant, id: string): Promise<Respons
     .orderBy('taken_on')
     .execute();
   if (outcomes.length > 0) files['outcomes.json'] = json(outcomes);
+  const reviews = await tx
+    .selectFrom('review')
+    .select(['pair_id', 'done_on', 'decision', 'content'])
+    .where('patient_id', '=', id)
+    .orderBy('done_on')
+    .execute();
+  if (reviews.length > 0) files['reviews.json'] = json(reviews);
   const devices = await tx
     .selectFrom('track_outing')
     .select(['pair_id', 'began_at', 'ended_at', 'done_on', 'km', 'ascent_m', 'cadence', 'surface', 'source'])

@@ -9,6 +9,7 @@ import { causesFound } from '@/core/hot-spot/found';
 import { eyeletsOf } from '@/core/lacing/eyelets';
 import type { Modification } from '@/core/modification/modification';
 import { RETURN_DAYS } from '@/core/orders/order';
+import { gaitOf } from '@/core/outcomes/gait-number';
 import type { Specification } from '@/core/prescribe/engine/specification';
 import { againOf } from '@/core/repeat/again';
 import { omitUndefined } from '@/core/tables/omit-undefined';
@@ -66,6 +67,12 @@ export interface PairStart {
 function worstOf(picture: ClinicalPicture): number | undefined {
   const aches = SIDES.flatMap((side) => numberAt(picture, 'worstPain', side) ?? []);
   return aches.length === 0 ? undefined : Math.max(...aches);
+}
+
+/** Numbers of the gait as the visit took them; undefined where it took none. */
+function gaitBaseline(picture: ClinicalPicture) {
+  const taken = gaitOf(picture);
+  return taken.length === 0 ? undefined : taken;
 }
 
 /** How often feet at risk are looked at, and when next: at the longest gap that their category allows. */
@@ -134,6 +141,7 @@ export async function startPair(
     .set({
       break_in: JSON.stringify(breakIn.input),
       break_in_state: breakIn.plan.state,
+      first_life: JSON.stringify(forecast.life),
       ...answerDays(breakIn.input),
       // Only a pair that is kept at home first can still go back.
       return_by: breakIn.input.plan === 'home-trial' ? returnBy : null,
@@ -201,7 +209,9 @@ export async function startPair(
     .execute();
   await keepBaseline(tenant, pairId, startedOn, {
     comfort: tryOn.comfort,
+    zones: tryOn.zones,
     pain: worstOf(picture),
+    gait: gaitBaseline(picture),
   });
   if (tryOn.comfort !== undefined)
     await tx

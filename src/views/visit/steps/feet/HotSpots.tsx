@@ -10,10 +10,10 @@ import { keysOf } from '@/core/tables/keys-of';
 import { chosenTryOn } from '@/core/visit/read-visit';
 import { shareOfLife } from '@/core/wear/old-pair';
 import { ShareBar } from '@/ui/drawing/ShareBar';
+import { type Spot, SpotMap } from '@/ui/drawing/SpotMap';
 import { Choice } from '@/ui/fields/Choice';
 import { useFinding, useStepContent } from '../../use-findings';
 import { useHeld, useVisit } from '../../visit-context';
-import { type Spot, SpotMap } from './SpotMap';
 
 const same = (a: Spot, b: Spot) => a.side === b.side && a.place === b.place;
 

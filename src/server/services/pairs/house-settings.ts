@@ -1,0 +1,18 @@
+import type { HouseSettings } from '@/core/knowledge/house-rules';
+import type { SignStrengths } from '@/core/signs/signs';
+import type { Tenant } from '../../database/tenant';
+
+/** What this clinic set by the house rules in force; nothing where it has none. */
+export async function houseSettingsOf({ tx }: Tenant): Promise<HouseSettings> {
+  const row = await tx
+    .selectFrom('house_rules')
+    .select('settings')
+    .orderBy('version', 'desc')
+    .limit(1)
+    .executeTakeFirst();
+  return row?.settings ?? {};
+}
+
+/** How strongly this clinic takes each sign of a worn pair; undefined: as they stand. */
+export const signStrengthsOf = async (tenant: Tenant): Promise<SignStrengths | undefined> =>
+  (await houseSettingsOf(tenant)).signStrengths;
