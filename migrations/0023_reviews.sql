@@ -22,7 +22,9 @@ grant select, insert on review to sovet_app;
 
 -- The life that was foretold when a pair began, in the unit of its clock: what came of it is held against this and not against
 -- what was learned since.
-alter table pair add column first_life jsonb;
+alter table pair add column first_life jsonb,
+  -- A review stopped it: it is not worn until another lets it go on.
+  add column stopped_on date;
 
 -- Rules that pushed a specification, each once, on the pair and on either foot.
 create function rules_spoken(result jsonb) returns text[] language sql immutable parallel safe set search_path = pg_catalog, public as $$
@@ -57,6 +59,7 @@ alter table fitting
 create function forget_reviews() returns trigger language plpgsql security definer set search_path = pg_catalog, public as $$
 begin
   delete from review where clinic_id = new.clinic_id and patient_id = new.id;
+  update pair set stopped_on = null, first_life = null where clinic_id = new.clinic_id and patient_id = new.id;
   return null;
 end $$;
 create trigger forget_reviews after update of erased on patient for each row when (new.erased and not old.erased)

@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { planBreakIn } from '@/core/break-in/plan';
 import { addDays } from '@/core/calendar/days';
 import type { Review } from '@/core/review/review';
 import { type Actor, asTenant } from '@/server/database/tenant';
@@ -89,6 +90,16 @@ describe('a review of a pair', () => {
     expect(await kinds(patientId)).not.toContain('stop-wearing');
     const plan = await asTenant(me, (tenant) => readBreakIn(tenant, pairId));
     expect(plan?.answers.every(({ isSeen }) => isSeen)).toBe(true);
+  });
+
+  it('with a warning sign stops the pair until another review lets it go on', async () => {
+    const { pairId, patientId } = await handedOver(me);
+    await review(pairId, { warnings: ['ischaemia'], decision: 'refer', to: 'vascular service, today' });
+    expect(await kinds(patientId)).toContain('stop-wearing');
+    const stopped = await asTenant(me, (tenant) => readBreakIn(tenant, pairId));
+    expect(planBreakIn(stopped!).state).toBe('stop');
+    await review(pairId, { because: 'seen by the vascular service, may be worn' });
+    expect(await kinds(patientId)).not.toContain('stop-wearing');
   });
 
   it('begins the visit of the next pair', async () => {

@@ -37,7 +37,17 @@ export interface BreakInInput {
   /** What the old pair can still give, in the unit of the plan; null where nobody knows. */
   oldLeft: number | null;
   answers: readonly OutingAnswer[];
+  /** A review stopped it: it is not worn until another review lets it go on. */
+  stoppedOn?: IsoDay | null | undefined;
 }
+
+/** Where a break-in stands by what was answered, and by what a review stopped. */
+export const breakInState = ({
+  answers,
+  plan,
+  stoppedOn,
+}: Pick<BreakInInput, 'answers' | 'plan' | 'stoppedOn'>): BreakInState =>
+  stoppedOn ? 'stop' : stateOf(answers, stopsAtFirst(plan));
 
 export type StepKind = 'indoors' | 'short' | 'rising' | 'full' | 'kept';
 
@@ -110,7 +120,7 @@ export const shareAllowed = (week: number, changeWeeks: number): number =>
  */
 export function planBreakIn(input: BreakInInput): BreakInPlan {
   const { startOn, outings, plan, changeWeeks, answers, events } = input;
-  const state = stateOf(answers, stopsAtFirst(plan));
+  const state = breakInState(input);
   if (plan === 'at-risk' || plan === 'orthosis' || plan === 'prosthesis')
     return { ...wearDays(input, plan), state };
   const delay = Math.ceil((outingsToRepeat(answers) * 7) / Math.max(1, outings.length));

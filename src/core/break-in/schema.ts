@@ -33,4 +33,5 @@ export const breakInInputSchema: z.ZodType<BreakInInput> = z.object({
   ),
   oldLeft: z.number().nullable(),
   answers: z.array(outingAnswerSchema.extend({ isSeen: z.boolean().optional() })),
+  stoppedOn: isoDay.nullish(),
 });

@@ -1,4 +1,5 @@
-import { type BreakInState, type OutingAnswer, stateOf } from '../break-in/answers';
+import type { BreakInState } from '../break-in/answers';
+import { type BreakInInput, breakInState } from '../break-in/plan';
 import { addDays, type IsoDay } from '../calendar/days';
 import {
   alarmsOf,
@@ -22,7 +23,7 @@ export interface ReviewedPair {
   forecast: WearForecast;
   strengths: SignStrengths | undefined;
   /** Answers of its break-in; null where none was planned. */
-  breakIn: { answers: readonly OutingAnswer[]; stopsAtFirst: boolean } | null;
+  breakIn: Pick<BreakInInput, 'answers' | 'plan' | 'stoppedOn'> | null;
 }
 
 /** A review as far as it is filled in. */
@@ -56,7 +57,7 @@ export function readReview(pair: ReviewedPair, draft: ReviewDraft): ReviewReadin
   );
   const before = breakIn?.answers ?? [];
   const answers = outing ? [...before.filter((answer) => answer.on !== on), { on, ...outing }] : before;
-  const state = breakIn ? stateOf(answers, breakIn.stopsAtFirst) : null;
+  const state = breakIn ? breakInState({ ...breakIn, answers }) : null;
   const worse = nextSteps(changes, []);
   const asks: ReviewReading['asks'] = [
     ...warnings.map((sign) => ({
@@ -72,7 +73,7 @@ export function readReview(pair: ReviewedPair, draft: ReviewDraft): ReviewReadin
             decision: 'refit' as const,
             because:
               state === 'stop'
-                ? 'An outing stopped its break-in.'
+                ? 'It was stopped, by an outing or at a review.'
                 : 'Three sore outings in a row in its break-in.',
           },
         ]

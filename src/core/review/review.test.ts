@@ -57,14 +57,16 @@ describe('a review', () => {
   });
 
   it('takes the last outing of a break-in into account', () => {
-    const breakIn = { answers: [], stopsAtFirst: false };
+    const breakIn = { answers: [], plan: 'alternate' as const };
     const outing = { felt: 'severe' as const, gaitChanged: false, marks: false };
     expect(readReview({ ...pair, breakIn }, { ...review, outing })).toMatchObject({
       breakIn: 'stop',
       suggestion: 'refit',
     });
-    const stopped = { answers: [{ on, felt: 'severe' as const }], stopsAtFirst: false };
+    const stopped = { answers: [{ on, felt: 'severe' as const }], plan: 'alternate' as const };
     expect(readReview({ ...pair, breakIn: stopped }, review).breakIn).toBe('stop');
+    const byReview = { ...breakIn, stoppedOn: on };
+    expect(readReview({ ...pair, breakIn: byReview }, review).suggestion).toBe('refit');
     expect(paths({ outing })).toContain('outing');
   });
 });

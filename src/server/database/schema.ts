@@ -357,6 +357,8 @@ export interface Database {
     answers_due_on: Generated<string | null>;
     answers_until: Generated<string | null>;
     break_in_state: BreakInState | null;
+    /** A review stopped it until another lets it go on. */
+    stopped_on: string | null;
     modifications: JSONColumnType<readonly Modification[], string | undefined, string>;
     /** The life that was foretold when it began, in the unit of its clock. */
     first_life: JSONColumnType<Quantiles> | null;

@@ -4,7 +4,6 @@ import { type Answer, call, errorAt, failureInWords, fieldErrorsOf } from '@/con
 import type { PairPage } from '@/contract/records';
 import { FELT } from '@/core/break-in/answers';
 import { planBreakIn } from '@/core/break-in/plan';
-import { stopsAtFirst } from '@/core/break-in/schools';
 import { type ReviewedPair, readReview } from '@/core/review/decide';
 import { CHANGE_LABELS } from '@/core/review/review';
 import { WARNING_SIGNS } from '@/core/safety/warning-signs';
@@ -38,7 +37,7 @@ function reviewedPair({ pair, outcomes, breakIn, strengths }: PairPage): Reviewe
     baseline: outcomes.taken[0] ?? null,
     forecast: pair.forecast,
     strengths,
-    breakIn: breakIn ? { answers: breakIn.answers, stopsAtFirst: stopsAtFirst(breakIn.plan) } : null,
+    breakIn,
   };
 }
 

@@ -1,16 +1,19 @@
 import type { z } from 'zod';
-import { type BreakInState, stateOf } from '@/core/break-in/answers';
+import type { BreakInState } from '@/core/break-in/answers';
 import { answersDue } from '@/core/break-in/answers-due';
-import type { BreakInInput } from '@/core/break-in/plan';
+import { type BreakInInput, breakInState } from '@/core/break-in/plan';
 import type { goOnSchema, outingAnswerSchema } from '@/core/break-in/schema';
-import { stopsAtFirst } from '@/core/break-in/schools';
 import { audit, type Tenant } from '../../database/tenant';
 import { refusedAt } from '../../http/problem';
 import { checkDay, pairDays } from './pair-days';
 
 /** What a pair's break-in is made of, with the answers so far; null where none was planned. */
 export async function readBreakIn({ tx }: Tenant, pairId: string): Promise<BreakInInput | null> {
-  const row = await tx.selectFrom('pair').select('break_in').where('id', '=', pairId).executeTakeFirst();
+  const row = await tx
+    .selectFrom('pair')
+    .select(['break_in', 'stopped_on'])
+    .where('id', '=', pairId)
+    .executeTakeFirst();
   if (!row?.break_in) return null;
   const answers = await tx
     .selectFrom('outing_answer')
@@ -20,6 +23,7 @@ export async function readBreakIn({ tx }: Tenant, pairId: string): Promise<Break
     .execute();
   return {
     ...row.break_in,
+    stoppedOn: row.stopped_on,
     answers: answers.map(({ answered_on, felt, gait_changed, marks, seen }) => ({
       on: answered_on,
       felt,
@@ -68,7 +72,7 @@ export async function answerOuting(
     )
     .execute();
   const input = (await readBreakIn(tenant, pairId))!;
-  const state = stateOf(input.answers, stopsAtFirst(input.plan));
+  const state = breakInState(input);
   await tenant.tx
     .updateTable('pair')
     .set({ break_in_state: state, ...answerDays(input) })
@@ -89,16 +93,16 @@ export async function goOn(
   const pair = await pairDays(tenant, pairId);
   const input = await readBreakIn(tenant, pairId);
   const last = input?.answers.at(-1);
-  if (!input || !last || stateOf(input.answers, stopsAtFirst(input.plan)) === 'going')
+  if (!input || breakInState(input) === 'going')
     throw refusedAt('found', 'Nothing stands in the way of this pair.');
   await audit(tenant, 'write', 'pair looked at: it may go on', pair.patient_id);
   const answers = tenant.tx.updateTable('outing_answer').where('pair_id', '=', pairId);
   await answers.set({ seen: true }).execute();
-  await answers.set({ note: found }).where('answered_on', '=', last.on).execute();
-  const going = (await readBreakIn(tenant, pairId)) ?? input;
+  if (last) await answers.set({ note: found }).where('answered_on', '=', last.on).execute();
+  const going = { ...((await readBreakIn(tenant, pairId)) ?? input), stoppedOn: null };
   await tenant.tx
     .updateTable('pair')
-    .set({ break_in_state: 'going', ...answerDays(going) })
+    .set({ break_in_state: 'going', stopped_on: null, ...answerDays(going) })
     .where('id', '=', pairId)
     .execute();
   return { state: 'going' };

@@ -1,12 +1,11 @@
 import type { ReviewPage } from '@/contract/answers/reviews';
-import { stopsAtFirst } from '@/core/break-in/schools';
 import { dayOf } from '@/core/calendar/days';
 import { categoryOfPerson } from '@/core/examination/at-risk-category';
 import { clinicalPicture } from '@/core/examination/clinical-picture';
 import { SIDES } from '@/core/findings/finding-kinds';
 import { FINDINGS } from '@/core/findings/findings';
 import { leadingTargets, targetInWords } from '@/core/prescribe/explain/in-words';
-import { againOn, type ReviewedPair, readReview, reviewProblems } from '@/core/review/decide';
+import { againOn, mustRefer, type ReviewedPair, readReview, reviewProblems } from '@/core/review/decide';
 import type { Review } from '@/core/review/review';
 import { featureOf } from '@/core/shoe/features';
 import { omitUndefined } from '@/core/tables/omit-undefined';
@@ -79,12 +78,11 @@ export async function readReviews(tenant: Tenant, pairId: string, on: string): P
 /** A pair as its review is read: the same reading as on the screen. */
 async function reviewedPair(tenant: Tenant, pairId: string): Promise<ReviewedPair> {
   const { taken } = await readOutcomes(tenant, pairId);
-  const breakIn = await readBreakIn(tenant, pairId);
   return {
     baseline: taken[0] ?? null,
     forecast: await forecastOf(tenant, pairId),
     strengths: await signStrengthsOf(tenant),
-    breakIn: breakIn ? { answers: breakIn.answers, stopsAtFirst: stopsAtFirst(breakIn.plan) } : null,
+    breakIn: await readBreakIn(tenant, pairId),
   };
 }
 
@@ -127,7 +125,15 @@ export async function keepReview(
   if ((decision === 'keep' || decision === 'refit') && stood !== null && stood !== 'going')
     await goOn(tenant, pairId, { found: review.because ?? '' });
   const again = againOn(review, await dueAfter(tenant, pairId, on));
-  await tenant.tx.updateTable('pair').set({ review_on: again }).where('id', '=', pairId).execute();
+  await tenant.tx
+    .updateTable('pair')
+    .set({
+      review_on: again,
+      // Not worn until the foot was seen: it stands in Today, and on the patient's own page.
+      ...(mustRefer(review) ? { stopped_on: on, break_in_state: 'stop' as const } : {}),
+    })
+    .where('id', '=', pairId)
+    .execute();
   const { decision: _, on: __, ...content } = review;
   const { id } = await tenant.tx
     .insertInto('review')
