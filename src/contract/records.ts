@@ -7,6 +7,7 @@ import type { ShoeModel } from '@/core/catalogue/model';
 import type { ContactDetails } from '@/core/contact/reach';
 import type { SizingGroup } from '@/core/findings/findings';
 import type { Findings } from '@/core/findings/picture';
+import type { FeltBefore } from '@/core/fitting/next-guess';
 import type { Formats } from '@/core/formats/formats';
 import type { HouseRules } from '@/core/knowledge/house-rules';
 import type { SchoolChoice } from '@/core/knowledge/schools';
@@ -285,6 +286,8 @@ export interface VisitRecord {
   carried: { findings: Findings; injuries: InjuryMark[]; from: string } | null;
   /** What earlier visits measured, oldest first. */
   earlier: EarlierVisit[];
+  /** What was felt in pairs at earlier visits, the latest first. */
+  feltBefore: FeltBefore[];
   steps: StepRecord[];
   /** Who is looking, for the observer of what is taken now. */
   reader: string;

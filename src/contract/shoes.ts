@@ -16,7 +16,12 @@ import { benchAnswersSchema } from '@/core/shoe/bench/bench-schema';
 import { keySchema } from '@/core/tables/key-schema';
 import { keysOf } from '@/core/tables/keys-of';
 import { handOverSchema } from '@/core/visit/contents';
-import { fittingConditionsSchema, tryOnSchema, tryOnsSchema } from '@/core/visit/try-on-schema';
+import {
+  feltBeforeSchema,
+  fittingConditionsSchema,
+  tryOnSchema,
+  tryOnsSchema,
+} from '@/core/visit/try-on-schema';
 import { pairsBeforeSchema } from '@/core/visit/worn-pairs-schema';
 import { pictureSchema } from './calculations';
 import { byId } from './common';
@@ -167,7 +172,11 @@ export const shoes = {
     answer: fitAdviceAnswer,
     tag: 'calculations',
     summary: 'What the checks of a fitting say, what to do, and which pair to try next',
-    body: askedSchema.extend({ tryOns: tryOnsSchema.min(1) }),
+    body: askedSchema.extend({
+      tryOns: tryOnsSchema.min(1),
+      /** What was felt at earlier visits. */
+      feltBefore: z.array(feltBeforeSchema).max(40).optional(),
+    }),
   }),
   orderPair: operation(ROUTES.orderPair, {
     id: 'orderPair',

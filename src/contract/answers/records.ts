@@ -17,6 +17,7 @@ import { retentionSchema } from '@/core/retention/keep-until';
 import { SIGNS, type SignId } from '@/core/signs/signs';
 import { keySchema } from '@/core/tables/key-schema';
 import { injuryMarkSchema, savedStepSchema, swellingReadingSchema } from '@/core/visit/contents';
+import { feltBeforeSchema } from '@/core/visit/try-on-schema';
 import { CLOCKS, type Clock } from '@/core/wear/clocks';
 import type { WearForecast } from '@/core/wear/forecast';
 import { RETIRED_BECAUSE, type RetiredBecause } from '@/core/wear/retired';
@@ -120,6 +121,7 @@ export const visitRecordSchema: z.ZodType<VisitRecord> = z.object({
     })
     .nullable(),
   earlier: z.array(earlierVisitSchema),
+  feltBefore: z.array(feltBeforeSchema),
   steps: z.array(stepRecordSchema),
   reader: z.string(),
   readerRole: keySchema<Role>(ROLE_NAMES),

@@ -284,6 +284,7 @@ export const nextGuessSchema: z.ZodType<NextGuess> = z.object({
       differs: z.string(),
     }),
   ),
+  earlier: z.int(),
 });
 
 export const fittingFallbackSchema: z.ZodType<FittingFallback> = z.union([

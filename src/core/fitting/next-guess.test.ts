@@ -6,7 +6,7 @@ import { fail, ok } from '../result/result';
 import type { FeatureValues } from '../shoe/features';
 import type { SizedPair } from '../sizing/size-pair';
 import { fittingFallbacks } from './fallbacks';
-import { nextGuess } from './next-guess';
+import { comfortGuess, type FeltBefore, nextGuess } from './next-guess';
 import type { TryOn } from './try-on';
 
 const shoe = (id: string, features: FeatureValues, stock: Record<string, number> = {}) =>
@@ -123,5 +123,47 @@ describe('nothing fits', () => {
       'order',
       'refer',
     ]);
+  });
+});
+
+describe('what was felt at earlier visits', () => {
+  const before: FeltBefore[] = [{ model: 'firm', comfort: 50, feels: ['too-firm'] }];
+  const model = (id: string) => byId.get(id)!;
+
+  it('shifts the first guess before anything is rated, and is left out by leaving it out', () => {
+    const next = nextGuess([{ model: 'middle' }], ranked, byId, { before })!;
+    expect(next.direction).toBe('softer');
+    expect(next.earlier).toBe(1);
+    expect(next.candidates[0]!.id).toMatch(/soft/);
+    expect(guess({ model: 'middle' })).toBeNull();
+  });
+
+  it('speaks less surely than what is felt now', () => {
+    const now = guess({ model: 'firm', comfort: 50, feels: ['too-firm'] })!;
+    const then = nextGuess([], ranked, byId, { before })!;
+    expect(then.taste.firmness.sd).toBeGreaterThan(now.taste.firmness.sd);
+    expect(Math.abs(then.taste.firmness.points)).toBeLessThan(Math.abs(now.taste.firmness.points));
+  });
+
+  it('is shrunk by how much there is: the same said three times counts for more, and never beyond what was said', () => {
+    const shift = (times: number) =>
+      nextGuess([], ranked, byId, {
+        before: Array.from({ length: times }, () => ({ model: 'middle', feels: ['too-firm'] as const })).map(
+          ({ model: of, feels }) => ({ model: of, feels: [...feels] }),
+        ),
+      })!.taste.firmness.points;
+    const shifts = [1, 2, 3, 10].map(shift);
+    expect(shifts.map(Math.abs)).toEqual(shifts.map(Math.abs).toSorted((a, b) => a - b));
+    expect(Math.abs(shifts[3]!)).toBeLessThan(8);
+  });
+
+  it('is the expected comfort of a pair before it is rated: the usual level where nothing is known', () => {
+    expect(comfortGuess(model('soft'), [], [], byId)).toBe(70);
+    const known = [{ model: 'middle', comfort: 40 }];
+    expect(comfortGuess(model('middle'), [], known, byId)).toBeLessThan(62);
+    expect(comfortGuess(model('soft'), [], before, byId)).toBeGreaterThan(
+      comfortGuess(model('very firm'), [], before, byId),
+    );
+    expect(comfortGuess(model('soft'), [], [{ model: 'no longer sold', comfort: 10 }], byId)).toBe(70);
   });
 });

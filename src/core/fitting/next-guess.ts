@@ -8,6 +8,7 @@ import {
   feelOf,
 } from '../match/feel';
 import type { Ranked } from '../match/rank';
+import { omitUndefined } from '../tables/omit-undefined';
 import { comfortOf, FEELS, type TryOn } from './try-on';
 
 /** What the ratings of a fitting say about which way to go, and the pair to try next. */
@@ -17,12 +18,28 @@ export interface NextGuess {
   /** The ways worth going, in words; empty when nothing is known. */
   direction: string;
   candidates: { id: string; points: number; differs: string }[];
+  /** Pairs of earlier visits that speak too. */
+  earlier: number;
 }
+
+/** Pairs of earlier visits that still speak, the latest. Ours. */
+export const MOST_FELT_BEFORE = 24;
+
+/** What was felt in a pair at an earlier visit. */
+export type FeltBefore = Pick<TryOn, 'model' | 'comfort' | 'comfortAgain' | 'feels'>;
+
+/** What a fitting leaves for the next visit: pairs that were rated, or of which something was said. */
+export const feltBefore = (tryOns: readonly TryOn[]): FeltBefore[] =>
+  tryOns
+    .filter((tryOn) => comfortOf(tryOn) !== null || (tryOn.feels ?? []).length > 0)
+    .map(({ model, comfort, comfortAgain, feels }) => omitUndefined({ model, comfort, comfortAgain, feels }));
 
 /** Before anything is felt a step is worth nothing, give or take this many points. Common practice. */
 const PRIOR_SD = 6;
 /** Ratings of the same pair scatter by about this. Source: Mills 2010, a real difference is about 10 of 100, from memory. */
 const RATING_SD = 7;
+/** From visit to visit a wearer’s ratings and words scatter by so much more: feet, use and mood are others. Ours. */
+const BETWEEN_VISITS_SD = 10;
 /** “Too firm” says that a step softer would be worth about this. Common practice. */
 const COMPLAINT_POINTS = 8;
 const COMPLAINT_SD = 5;
@@ -69,75 +86,126 @@ function posterior(
   return { mean, covariance };
 }
 
+const LEVEL = { usual: 70, sd: 20 };
+const axisRow = (axis: FeelAxis, way: number) => [...FEEL_AXIS_IDS.map((id) => (id === axis ? way : 0)), 0];
+
+/** What was rated and said of one pair, as readings of the wearer’s tastes and usual level; `sd` widens both. */
+function observationsOf(
+  { felt, model }: { felt: FeltBefore; model: ShoeModel },
+  origin: ShoeModel,
+  sd: number,
+): Observation[] {
+  const comfort = comfortOf(felt);
+  const rating = felt.comfortAgain === undefined ? RATING_SD : RATING_SD / Math.SQRT2;
+  return [
+    ...(comfort === null
+      ? []
+      : [{ row: [...placeOf(model, origin), 1], value: comfort - LEVEL.usual, sd: Math.hypot(rating, sd) }]),
+    ...(felt.feels ?? []).map((feel) => ({
+      row: axisRow(FEELS[feel].axis, FEELS[feel].way),
+      value: COMPLAINT_POINTS,
+      sd: Math.hypot(COMPLAINT_SD, sd),
+    })),
+  ];
+}
+
+const known = (felt: readonly FeltBefore[], models: ReadonlyMap<string, ShoeModel>) =>
+  felt.flatMap((entry) => {
+    const model = models.get(entry.model);
+    return model ? [{ felt: entry, model }] : [];
+  });
+
+/** Tastes on each axis and the usual level of one wearer, from this fitting and, less surely, from those before it. */
+function tastesOf(
+  now: readonly FeltBefore[],
+  before: readonly FeltBefore[],
+  models: ReadonlyMap<string, ShoeModel>,
+) {
+  const felt = known(now, models);
+  const earlier = known(before, models);
+  const origin = felt[0]?.model ?? earlier[0]?.model;
+  if (!origin) return null;
+  const observations = [
+    ...felt.flatMap((entry) => observationsOf(entry, origin, 0)),
+    ...earlier.flatMap((entry) => observationsOf(entry, origin, BETWEEN_VISITS_SD)),
+  ];
+  return { origin, ...posterior([...FEEL_AXIS_IDS.map(() => PRIOR_SD), LEVEL.sd], observations) };
+}
+
+/** Comfort that a pair is expected to have; beyond two steps from what was felt nothing was learned, and the guess does not go on rising. */
+function pointsOf(
+  model: ShoeModel,
+  { origin, mean }: { origin: ShoeModel; mean: readonly number[] },
+): number {
+  const points = placeOf(model, origin).reduce(
+    (sum, steps, at) => sum + Math.max(-2, Math.min(2, steps)) * mean[at]!,
+    mean[MIDDLE]! + LEVEL.usual,
+  );
+  return Math.max(0, Math.min(100, points));
+}
+
+/**
+ * Comfort, 0–100, that a pair is expected to have before it is rated, from the pairs felt before it: at this fitting, and at earlier
+ * visits. The usual level where nothing was felt.
+ */
+export function comfortGuess(
+  model: ShoeModel,
+  now: readonly FeltBefore[],
+  before: readonly FeltBefore[],
+  models: ReadonlyMap<string, ShoeModel>,
+): number {
+  const tastes = tastesOf(now, before, models);
+  return tastes ? pointsOf(model, tastes) : LEVEL.usual;
+}
+
 /**
  * Which way to go from what was felt: a linear model of this wearer's comfort over the feel of the shoes, with a prior that
- * a step is worth nothing, fed with the ratings and with what was said (“too firm”). Two or three ratings decide little:
- * the standard deviations say so, and the specification keeps its weight in the ranking.
+ * a step is worth nothing, fed with the ratings and with what was said (“too firm”), and with those of earlier visits, less surely.
+ * Two or three ratings decide little: the standard deviations say so, and the specification keeps its weight in the ranking.
  *
+ * @param before what was felt at earlier visits
  * @returns null until a pair was rated or something was said
  */
 export function nextGuess(
   tryOns: readonly TryOn[],
   ranked: readonly Ranked[],
   models: ReadonlyMap<string, ShoeModel>,
-  count = 3,
+  { count = 3, before = [] }: { count?: number; before?: readonly FeltBefore[] } = {},
 ): NextGuess | null {
   const felt = tryOns.flatMap((tryOn) => {
     const model = models.get(tryOn.model);
     return model ? [{ tryOn, model }] : [];
   });
-  const origin = felt[0]?.model;
-  if (!origin) return null;
-  const observations: Observation[] = [];
-  const axisRow = (axis: FeelAxis, way: number) => [...FEEL_AXIS_IDS.map((id) => (id === axis ? way : 0)), 0];
-  for (const { tryOn, model } of felt) {
-    const comfort = comfortOf(tryOn);
-    if (comfort !== null)
-      observations.push({
-        row: [...placeOf(model, origin), 1],
-        value: comfort - 70,
-        sd: tryOn.comfortAgain === undefined ? RATING_SD : RATING_SD / Math.SQRT2,
-      });
-    for (const feel of tryOn.feels ?? [])
-      observations.push({
-        row: axisRow(FEELS[feel].axis, FEELS[feel].way),
-        value: COMPLAINT_POINTS,
-        sd: COMPLAINT_SD,
-      });
-  }
+  const tastes = tastesOf(tryOns, before, models);
+  if (!tastes) return null;
+  const { mean, covariance } = tastes;
+  const earlier = known(before, models).length;
   const isComplaint = felt.some(({ tryOn }) => (tryOn.feels ?? []).length > 0);
   const rated = felt.filter(({ tryOn }) => comfortOf(tryOn) !== null).length;
-  if (!isComplaint && rated < 2) return null;
-  // The last entry is this wearer's usual level, about 70 of 100, and quite unknown.
-  const { mean, covariance } = posterior([...FEEL_AXIS_IDS.map(() => PRIOR_SD), 20], observations);
+  if (!isComplaint && rated < 2 && earlier === 0) return null;
   const taste = Object.fromEntries(
     FEEL_AXIS_IDS.map((axis, at) => [axis, { points: mean[at]!, sd: Math.sqrt(covariance[at]![at]!) }]),
   ) as NextGuess['taste'];
   // Another version of a tried model is hardly another pair.
   const familyOf = ({ maker, name }: ShoeModel) => `${maker} ${name}`;
   const tried = new Set(felt.map(({ model }) => familyOf(model)));
-  const best = felt.toSorted((a, b) => (comfortOf(b.tryOn) ?? 0) - (comfortOf(a.tryOn) ?? 0))[0]!.model;
+  const best = felt.toSorted((a, b) => (comfortOf(b.tryOn) ?? 0) - (comfortOf(a.tryOn) ?? 0))[0]?.model;
   const candidates = ranked
     .filter((entry) => !tried.has(familyOf(models.get(entry.id)!)))
     .map((entry) => {
       const model = models.get(entry.id)!;
-      const place = placeOf(model, origin);
-      // Beyond two steps from what was felt, nothing was learned: the guess does not go on rising.
-      const points = place.reduce(
-        (sum, steps, at) => sum + Math.max(-2, Math.min(2, steps)) * mean[at]!,
-        mean[MIDDLE]! + 70,
-      );
+      const points = pointsOf(model, tastes);
       return {
         id: entry.id,
-        points: Math.max(0, Math.min(100, points)),
-        differs: differenceInWords(feelDifference(best.features, model.features), 2),
+        points,
+        differs: best ? differenceInWords(feelDifference(best.features, model.features), 2) : '',
         worth: points + POINTS_OF_SCORE * entry.score,
       };
     })
     .toSorted((a, b) => b.worth - a.worth || (a.id < b.id ? -1 : 1))
     .slice(0, count)
     .map(({ id, points, differs }) => ({ id, points, differs }));
-  return { taste, direction: directionInWords(taste), candidates };
+  return { taste, direction: directionInWords(taste), candidates, earlier };
 }
 
 function directionInWords(taste: NextGuess['taste']): string {

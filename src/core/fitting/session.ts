@@ -7,7 +7,7 @@ import type { SizedPair } from '../sizing/size-pair';
 import { roomWished } from '../sizing/size-wish';
 import { type FittingFallback, fittingFallbacks } from './fallbacks';
 import { type FitAdvice, type FitContext, fitAdvice } from './fit-advice';
-import { type NextGuess, nextGuess } from './next-guess';
+import { type FeltBefore, type NextGuess, nextGuess } from './next-guess';
 import { type FittingOutcome, fittingOutcome } from './outcome';
 import type { FittedFeet } from './push-off';
 import { beginTryOn } from './sizes';
@@ -46,6 +46,8 @@ interface SessionInput {
   models: ReadonlyMap<string, ShoeModel>;
   sizeOf: (model: ShoeModel) => Result<SizedPair>;
   feet?: FittedFeet | undefined;
+  /** What was felt at earlier visits, unless it is left out. */
+  before?: readonly FeltBefore[] | undefined;
 }
 
 /** A whole fitting: every pair with its advice, where it stands, which way to go, and what to do when nothing fits. */
@@ -57,6 +59,7 @@ export function readSession({
   models,
   sizeOf,
   feet,
+  before = [],
 }: SessionInput): Session {
   const room = roomWished(specification);
   const suited = eligible(ranked, models, specification);
@@ -88,7 +91,7 @@ export function readSession({
   return {
     pairs,
     outcome,
-    next: nextGuess(all, suited, models),
+    next: nextGuess(all, suited, models, { before }),
     fallbacks: outcome.nothingFits
       ? fittingFallbacks(ranked, models, sizeOf, new Set(all.map(({ model }) => model)))
       : [],

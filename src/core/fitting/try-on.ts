@@ -106,7 +106,10 @@ export interface TryOn extends FeltFit, TriedSizes {
 export type EarlierFit = TriedSizes & FeltFit;
 
 /** The comfort that counts: the mean where it was asked twice. */
-export const comfortOf = ({ comfort, comfortAgain }: TryOn): number | null =>
+export const comfortOf = ({
+  comfort,
+  comfortAgain,
+}: Pick<TryOn, 'comfort' | 'comfortAgain'>): number | null =>
   comfort === undefined ? null : comfortAgain === undefined ? comfort : (comfort + comfortAgain) / 2;
 
 const SLIP = ['none', 'slight', 'clear'] as const;

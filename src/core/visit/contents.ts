@@ -109,6 +109,8 @@ const triedSchema = z.strictObject({
   tryOns: tryOnsSchema.optional(),
   /** Makers and models are hidden while pairs are tried. */
   blind: z.boolean().optional(),
+  /** What was felt at earlier visits does not count here. */
+  withoutEarlier: z.boolean().optional(),
 });
 
 const markBase = {

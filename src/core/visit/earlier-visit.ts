@@ -2,6 +2,7 @@ import type { InjuryMark } from '../body-map/mark';
 import { definitionOf, FINDING_IDS, isFindingId } from '../findings/findings';
 import { mergeFindings } from '../findings/merge';
 import { contributedAt, type Findings, placesOf } from '../findings/picture';
+import { type FeltBefore, feltBefore } from '../fitting/next-guess';
 import type { SwellingReading } from '../swelling/course';
 import type { VisitContents } from './contents';
 import { findingsOfSteps } from './read-visit';
@@ -45,3 +46,7 @@ export const injuriesOf = ({ ask }: VisitContents): InjuryMark[] =>
   (ask?.marks ?? []).filter((mark) => mark.layer === 'injury');
 
 export const swellingOf = ({ feet }: VisitContents): SwellingReading[] => feet?.swelling ?? [];
+
+/** What was felt in every pair of a visit, whichever of them was under work last. */
+export const feltAt = ({ 'try-on': tried }: VisitContents): FeltBefore[] =>
+  feltBefore([tried, ...Object.values(tried?.parked ?? {})].flatMap((fitting) => fitting?.tryOns ?? []));

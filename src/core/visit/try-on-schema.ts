@@ -88,6 +88,14 @@ export const tryOnSchema = z.strictObject({
     .optional(),
 });
 
+/** What a pair of an earlier visit leaves for the next. */
+export const feltBeforeSchema = tryOnSchema.pick({
+  model: true,
+  comfort: true,
+  comfortAgain: true,
+  feels: true,
+});
+
 /** Pairs of one fitting; those that made room for others are kept. */
 export const tryOnsSchema = z.array(tryOnSchema).max(20);
 

@@ -88,7 +88,7 @@ export async function moreLike(tenant: Tenant, body: Body<'moreLike'>) {
 }
 
 /** Advice on every pair of a fitting, where the fitting stands, and what to try next. */
-export async function adviseOnFit(tenant: Tenant, { tryOns, ...body }: Body<'fitAdvice'>) {
+export async function adviseOnFit(tenant: Tenant, { tryOns, feltBefore, ...body }: Body<'fitAdvice'>) {
   const { specification, models, ranking, feet, sizeOf } = await fitted(tenant, { ...body, tryOns });
   const { pairs, outcome, next, fallbacks } = readSession({
     tryOns,
@@ -98,6 +98,7 @@ export async function adviseOnFit(tenant: Tenant, { tryOns, ...body }: Body<'fit
     models,
     sizeOf,
     feet,
+    before: feltBefore,
   });
   return {
     advice: pairs.map(({ tryOn, advice, letter }) => ({ model: tryOn.model, letter, advice })),

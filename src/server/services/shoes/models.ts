@@ -49,7 +49,11 @@ export const modelOf = (row: ModelRow): ShoeModel => ({
 
 /** What this clinic's fittings teach of every model's true inside. */
 async function learnedFits({ tx }: Tenant, models: readonly ShoeModel[]): Promise<Map<string, LearnedFit>> {
-  const rows = await tx.selectFrom('fitting').select(['model_id', 'feet']).execute();
+  const rows = await tx
+    .selectFrom('fitting')
+    .select(['model_id', 'feet'])
+    .where(sql<boolean>`jsonb_array_length(feet) > 0`)
+    .execute();
   return learnOffsets(
     models.map((model) => ({ ...model, foldPercent: lastShapeOf(model.features).foldPercent })),
     rows.map((row) => ({ version: row.model_id, feet: row.feet })),

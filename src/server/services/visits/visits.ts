@@ -2,9 +2,17 @@ import { sql } from 'kysely';
 import { mayDo } from '@/contract/permissions';
 import type { PresenceAnswer, VisitRecord } from '@/contract/records';
 import { dayOf } from '@/core/calendar/days';
+import { MOST_FELT_BEFORE } from '@/core/fitting/next-guess';
 import { canonical } from '@/core/prescribe/counterfactual/replay';
 import { checkContent, type StepContents } from '@/core/visit/contents';
-import { carriedOver, examinedAt, injuriesOf, numbersOf, swellingOf } from '@/core/visit/earlier-visit';
+import {
+  carriedOver,
+  examinedAt,
+  feltAt,
+  injuriesOf,
+  numbersOf,
+  swellingOf,
+} from '@/core/visit/earlier-visit';
 import { contentsOf } from '@/core/visit/held';
 import type { SavedStep, StepState } from '@/core/visit/steps';
 import { requirePart } from '../../auth/require-part';
@@ -102,7 +110,7 @@ async function earlierVisits(
   tenant: Tenant,
   patientId: string,
   before: Date,
-): Promise<Pick<VisitRecord, 'carried' | 'earlier'>> {
+): Promise<Pick<VisitRecord, 'carried' | 'earlier' | 'feltBefore'>> {
   const rows = await tenant.tx
     .selectFrom('visit')
     .leftJoin('visit_step', 'visit_step.visit_id', 'visit.id')
@@ -144,6 +152,7 @@ async function earlierVisits(
         swelling: swellingOf(contents),
       }))
       .reverse(),
+    feltBefore: visits.flatMap(({ contents }) => feltAt(contents)).slice(0, MOST_FELT_BEFORE),
   };
 }
 

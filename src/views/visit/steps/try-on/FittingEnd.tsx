@@ -22,7 +22,9 @@ export function FittingEnd({ fitting }: { fitting: FittingView }) {
     const sized = candidates.sizeOf(model);
     return sized.ok ? sized.value.label : '';
   };
-  if (!next && fallbacks.length === 0 && !outcome.nothingFits && putBy.length === 0) return null;
+  const { ratedBefore, withoutEarlier, setWithoutEarlier } = fitting;
+  if (!next && fallbacks.length === 0 && !outcome.nothingFits && putBy.length === 0 && !withoutEarlier)
+    return null;
   return (
     <section aria-label="Where the fitting stands" className="bg-desk px-3 py-2 text-sm grid gap-1">
       {outcome.nothingFits && <p className="problem">{outcome.sentence}</p>}
@@ -54,6 +56,23 @@ export function FittingEnd({ fitting }: { fitting: FittingView }) {
             </button>
           </p>
         ),
+      )}
+      {ratedBefore > 0 && (
+        <p className="text-faint">
+          {withoutEarlier
+            ? 'What was felt at earlier visits is left out. '
+            : next && next.earlier > 0
+              ? `${next.earlier} ${next.earlier === 1 ? 'pair' : 'pairs'} of earlier visits speak too, less surely. `
+              : ''}
+          <button
+            type="button"
+            className="press press-quiet"
+            aria-pressed={withoutEarlier}
+            onClick={() => setWithoutEarlier(!withoutEarlier)}
+          >
+            {withoutEarlier ? 'Count them again' : 'Leave earlier visits out'}
+          </button>
+        </p>
       )}
       {next && (
         <p>

@@ -27,6 +27,10 @@ export interface FittingView extends Omit<Session, 'pairs'> {
   readOnly: boolean;
   typed: Record<string, string>;
   setBlind: (blind: boolean) => void;
+  /** Pairs felt at earlier visits, and whether they are left out of the guess. */
+  ratedBefore: number;
+  withoutEarlier: boolean;
+  setWithoutEarlier: (left: boolean) => void;
   change: (model: string, part: Partial<TryOn>, text?: Texts) => void;
   changeFoot: (model: string, side: Side, part: Partial<FootFit>, text?: Texts) => void;
   /** Another size is another fit: what was felt in this one is put by and comes back with it. */
@@ -35,9 +39,9 @@ export interface FittingView extends Omit<Session, 'pairs'> {
 
 /** The pairs of this fitting, with advice, outcome and the next guess. */
 export function useFitting(): { fitting: FittingView | null; problem: string | null } {
-  const { store, state, specification, picture, readOnly } = useVisit();
+  const { visit, store, state, specification, picture, readOnly } = useVisit();
   const { candidates, problem } = useCandidates();
-  const { tryOns, blind = false } = store.content('try-on');
+  const { tryOns, blind = false, withoutEarlier = false } = store.content('try-on');
   const { chosen } = store.content('candidates');
   const { typed } = state.steps['try-on'];
   const session = useMemo(
@@ -51,8 +55,9 @@ export function useFitting(): { fitting: FittingView | null; problem: string | n
         models: candidates.byId,
         sizeOf: candidates.sizeOf,
         feet: fittedFeet(picture),
+        before: withoutEarlier ? [] : visit.feltBefore,
       }),
-    [candidates, chosen, tryOns, specification, picture],
+    [candidates, chosen, tryOns, specification, picture, withoutEarlier, visit.feltBefore],
   );
   if (!candidates || !session) return { fitting: null, problem };
   const all = session.pairs.map(
@@ -61,11 +66,18 @@ export function useFitting(): { fitting: FittingView | null; problem: string | n
       name: blind ? `Pair ${pair.letter}` : `${pair.letter}. ${modelTitle(pair.model)}`,
     }),
   );
-  const save = (content: { tryOns: TryOn[]; blind: boolean }, texts: Texts = typed) => {
+  const save = (
+    content: { tryOns: TryOn[]; blind: boolean; withoutEarlier?: boolean },
+    texts: Texts = typed,
+  ) => {
     if (readOnly) return;
     store.change(
       'try-on',
-      omitUndefined({ tryOns: content.tryOns, blind: content.blind || undefined }),
+      omitUndefined({
+        tryOns: content.tryOns,
+        blind: content.blind || undefined,
+        withoutEarlier: (content.withoutEarlier ?? withoutEarlier) || undefined,
+      }),
       omitUndefined(texts),
     );
   };
@@ -91,6 +103,10 @@ export function useFitting(): { fitting: FittingView | null; problem: string | n
       blind,
       readOnly,
       typed,
+      withoutEarlier,
+      ratedBefore: visit.feltBefore.length,
+      setWithoutEarlier: (left) =>
+        save({ tryOns: all.map(({ tryOn }) => tryOn), blind, withoutEarlier: left }),
       setBlind: (hidden) => save({ tryOns: all.map(({ tryOn }) => tryOn), blind: hidden }),
       change,
       changeFoot: (model, side, part, text) => {
