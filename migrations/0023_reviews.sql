@@ -56,6 +56,19 @@ alter table fitting
   add column comfort smallint,
   add column guess smallint;
 
+-- How long each step of a visit was open before somebody, seconds: from the word that a visit's page gives of itself.
+create table visit_time (
+  clinic_id uuid not null references clinic,
+  visit_id uuid not null,
+  step text not null,
+  seconds integer not null default 0,
+  primary key (clinic_id, visit_id, step),
+  foreign key (clinic_id, visit_id) references visit
+);
+select build_wall('visit_time');
+select open_to_backup('visit_time');
+grant select, insert, update on visit_time to sovet_app;
+
 create function forget_reviews() returns trigger language plpgsql security definer set search_path = pg_catalog, public as $$
 begin
   delete from review where clinic_id = new.clinic_id and patient_id = new.id;

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { INSIGHT_GROUPS, type InsightGroup } from '@/core/insights/group-by';
 import { FEATURES, type FeatureId } from '@/core/shoe/features';
 import { keySchema } from '@/core/tables/key-schema';
+import { SAVED_STEPS } from '@/core/visit/steps';
 import { operation } from './operation';
 import { ROUTES } from './routes';
 
@@ -9,7 +10,7 @@ export const insightQuerySchema = z.object({
   by: keySchema<InsightGroup>(INSIGHT_GROUPS).optional(),
   /** Which feature, where they are counted by one. */
   feature: keySchema<FeatureId>(FEATURES).optional(),
-  /** Groups of fewer pairs are not shown. */
+  /** Figures of fewer people are withheld. */
   least: z.coerce
     .number()
     .int('Write a whole number.')
@@ -32,6 +33,7 @@ export const insightsSchema = z.object({
     z.object({
       group: z.string(),
       pairs: z.int(),
+      patients: z.int(),
       wornOut: z.int(),
       steps: z.array(
         z.object({
@@ -48,6 +50,8 @@ export const insightsSchema = z.object({
       hurt: proportionSchema,
       better: proportionSchema,
       worse: proportionSchema,
+      lessPain: proportionSchema,
+      morePain: proportionSchema,
       unheard: proportionSchema,
     }),
   ),
@@ -65,6 +69,55 @@ export const insightsSchema = z.object({
     .nullable(),
 });
 
+const guessesSchema = z.object({
+  n: z.int(),
+  patients: z.int(),
+  bias: z.object({ mean: z.number(), from: z.number(), to: z.number() }).nullable(),
+  near: proportionSchema,
+});
+
+/** How well the clinic foretells and guesses, which sizes do not fit, how long visits take; null where too few people stand behind it. */
+export const clinicInsightsSchema = z.object({
+  least: z.int(),
+  forecasts: z
+    .object({
+      pairs: z.int(),
+      wornOut: z.int(),
+      at: z.array(z.object({ foretold: z.number(), seen: z.number(), from: z.number(), to: z.number() })),
+    })
+    .nullable(),
+  comfort: z.object({
+    first: guessesSchema.nullable(),
+    later: guessesSchema.nullable(),
+    points: z.array(z.object({ guess: z.number(), comfort: z.number(), isFirst: z.boolean() })).nullable(),
+  }),
+  misfits: z.object({
+    groups: z.array(
+      z.object({
+        maker: z.string(),
+        size: z.string(),
+        pairs: z.int(),
+        patients: z.int(),
+        short: proportionSchema,
+        long: proportionSchema,
+        narrow: proportionSchema,
+        wide: proportionSchema,
+      }),
+    ),
+    withheld: z.int(),
+  }),
+  steps: z.array(
+    z.object({
+      step: z.enum(SAVED_STEPS),
+      visits: z.int(),
+      median: z.number(),
+      from: z.number(),
+      to: z.number(),
+    }),
+  ),
+});
+export type ClinicInsights = z.infer<typeof clinicInsightsSchema>;
+
 /** What the clinic's own pairs and outcomes say, honest about small numbers. */
 export const insights = {
   insights: operation(ROUTES.insights, {
@@ -74,6 +127,14 @@ export const insights = {
     summary:
       'What became of the clinic’s pairs: how long they last, how many hurt, really better or worse; observational',
     query: insightQuerySchema,
+  }),
+  clinicInsights: operation(ROUTES.clinicInsights, {
+    id: 'readClinicInsights',
+    answer: clinicInsightsSchema,
+    tag: 'records',
+    summary:
+      'Forecasts and guesses of comfort held against what came, misfits by maker and size, time by step of a visit',
+    query: insightQuerySchema.pick({ least: true }),
   }),
   insightsCsv: operation(ROUTES.insightsCsv, {
     id: 'exportInsights',

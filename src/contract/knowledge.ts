@@ -1,6 +1,11 @@
 import { z } from 'zod';
 import { ruleSchema } from '@/contract/answers/shared';
-import { houseRulesVersionSchema, replayRecordSchema, ruleUseSchema } from '@/contract/answers/specification';
+import {
+  houseRulesVersionSchema,
+  proposalSchema,
+  replayRecordSchema,
+  ruleUseSchema,
+} from '@/contract/answers/specification';
 import { houseRulesSchema } from '@/core/prescribe/check/house-rules-schema';
 import { byId } from './common';
 import { operation } from './operation';
@@ -14,9 +19,11 @@ export const knowledge = {
       edition: z.string(),
       rules: z.array(ruleSchema).readonly(),
       use: z.array(ruleUseSchema),
+      proposals: z.array(proposalSchema),
     }),
     tag: 'knowledge',
-    summary: 'The rules in force in this clinic, and how often each fired and was overruled',
+    summary:
+      'The rules in force in this clinic, how often each fired and was overruled, and changes that this clinic’s record speaks for',
   }),
   houseRules: operation(ROUTES.houseRules, {
     id: 'listHouseRules',

@@ -97,6 +97,7 @@ export const ROUTES = {
   keepBroughtPhotograph: { method: 'POST', path: '/visits/{id}/photographs', roles: EVERYONE },
   goOn: { method: 'POST', path: '/pairs/{id}/outings/seen', roles: CLINICIANS },
   insights: { method: 'GET', path: '/insights', roles: CLINICIANS },
+  clinicInsights: { method: 'GET', path: '/insights/clinic', roles: CLINICIANS },
   insightsCsv: { method: 'GET', path: '/insights.csv', roles: CLINICIANS },
   keepOutcome: { method: 'POST', path: '/pairs/{id}/outcomes', roles: EVERYONE },
   reviewOfPair: { method: 'GET', path: '/pairs/{id}/reviews', roles: EVERYONE },

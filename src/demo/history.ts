@@ -8,7 +8,6 @@ import { FINDING_STEPS } from '@/core/findings/finding-kinds';
 import { definitionOf, FINDING_IDS, FINDINGS, type FindingId } from '@/core/findings/findings';
 import { contributedAt, type Findings, placesOf } from '@/core/findings/picture';
 import { withValues } from '@/core/findings/with-values';
-import { fitObservationOf } from '@/core/fitting/fit-observation';
 import { valuesToKeep } from '@/core/history/before';
 import { NO_HOUSE_RULES } from '@/core/knowledge/house-rules';
 import { eyeletsOf } from '@/core/lacing/eyelets';
@@ -19,7 +18,6 @@ import type { Specification } from '@/core/prescribe/engine/specification';
 import type { Activity } from '@/core/purpose/serves';
 import { againOf } from '@/core/repeat/again';
 import { batchSpread } from '@/core/repeat/batch-spread';
-import type { FitObservation } from '@/core/sizing/learned/learn-offsets';
 import { sizePair } from '@/core/sizing/size-pair';
 import { sizeInWords } from '@/core/sizing/start-size';
 import type { Choices, VisitContents } from '@/core/visit/contents';
@@ -61,7 +59,6 @@ export interface DemoVisit {
   /** A pair that was chosen and ordered. */
   order: DemoOrder | null;
   /** What the try-ons teach about their models. */
-  fittings: FitObservation[];
 }
 
 /** A persona with a birthday. */
@@ -120,7 +117,6 @@ export function demoHistory(
       steps: {},
       handOver: null,
       order: null,
-      fittings: [],
       closedBecause: 'review: pair kept',
     });
   if (persona.openVisit)
@@ -135,7 +131,6 @@ export function demoHistory(
       ),
       handOver: null,
       order: null,
-      fittings: [],
     });
   return visits;
 }
@@ -272,14 +267,12 @@ function handedOver(
       ...(persona.weeklyKm === null ? {} : { weeklyKm: persona.weeklyKm }),
     },
   };
-  const fittings = tryOns.flatMap((tryOn) => fitObservationOf(tryOn, picture) ?? []);
   const purpose = pairs.length > 1 && pair ? pair.id : null;
   const issued = { purpose, findings, choices, specification, houseVersion: house.version, model };
   if (order)
     return {
       day,
       steps,
-      fittings,
       closedBecause: `ordered: ${modelTitle(model)}, ${label}`,
       handOver: null,
       order: { ...issued, ...ordered(order, day, today), size: label, tryOn: chosen },
@@ -346,7 +339,6 @@ function handedOver(
     day,
     closedBecause: null,
     steps,
-    fittings,
     order: null,
     handOver: {
       ...issued,

@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { addDays } from '@/core/calendar/days';
 import { type Actor, asTenant } from '@/server/database/tenant';
 import { today } from '@/server/services/clock';
-import { insightsAsCsv, readInsights } from '@/server/services/pairs/insights';
+import { insightsAsCsv, readInsights } from '@/server/services/insights/pairs';
 import { keepOutcome } from '@/server/services/pairs/outcomes';
 import { endPair } from '@/server/services/pairs/pair-log';
 import { readPair } from '@/server/services/pairs/pair-records';
@@ -132,7 +132,7 @@ describe('what became of the pairs', () => {
     expect(many.groups).toEqual([]);
     expect(many.withheld).toBeGreaterThan(0);
     const csv = await (await asTenant(me, (tenant) => insightsAsCsv(tenant, { least: 1 }))).text();
-    expect(csv.split('\n')[0]).toMatch(/^group,pairs,worn_out,median_days/);
+    expect(csv.split('\n')[0]).toMatch(/^group,pairs,patients,worn_out,median_days/);
     expect(csv.split('\n')).toHaveLength(groups.length + 1);
     expect((await asTenant(db.clinicB.practitioner, (tenant) => readInsights(tenant, {}))).groups).toEqual(
       [],

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { findingsSchema } from '@/core/findings/schema';
+import type { Proposal } from '@/core/insights/propose-changes';
 import type { Knowledge } from '@/core/knowledge/edition';
 import type { HouseRules } from '@/core/knowledge/house-rules';
 import { strengthSchema } from '@/core/prescribe/check/house-rules-schema';
@@ -235,6 +236,24 @@ export const ruleUseSchema: z.ZodType<RuleUse> = z.object({
   rule: z.string(),
   fired: z.number(),
   overruled: z.number(),
+});
+
+/** A change of a rule that the clinic's own record speaks for; null where the rule is a limit. */
+export const proposalSchema: z.ZodType<Proposal> = z.object({
+  rule: z.string(),
+  because: z.enum(['overruled', 'worse']),
+  evidence: z.string(),
+  change: z
+    .discriminatedUnion('kind', [
+      z.object({ kind: z.literal('off'), rule: z.string(), reason: z.string() }),
+      z.object({
+        kind: z.literal('strength'),
+        rule: z.string(),
+        strength: strengthSchema,
+        reason: z.string(),
+      }),
+    ])
+    .nullable(),
 });
 
 export const knowledgeSchema: z.ZodType<Knowledge> = z.object({

@@ -7,6 +7,8 @@ const pair = (part: Partial<GroupedPair> = {}): GroupedPair => ({
   features: {},
   school: null,
   choices: null,
+  spoke: null,
+  overruled: null,
   ...part,
 });
 const drops = [0, 2, 4, 6, 8, 10, 12, 12, 14].map((drop) => pair({ features: { drop } }));
@@ -50,5 +52,12 @@ describe('pairs are counted among', () => {
     expect(groupingOf('model', 'drop', [])(one)).toEqual(['Testmaker One']);
     expect(groupingOf('use', 'drop', [])(one)[0]).toMatch(/trail/i);
     expect(groupingOf('school', 'drop', [])(one)[0]).not.toBe('not known');
+  });
+
+  it('rules that spoke and were followed, never those that were overruled', () => {
+    const of = groupingOf('rule', 'drop', []);
+    expect(of(pair())).toEqual(['not known']);
+    expect(of(pair({ spoke: ['a', 'b'], overruled: ['b'] }))).toEqual(['a']);
+    expect(of(pair({ spoke: [], overruled: [] }))).toEqual([]);
   });
 });

@@ -10,13 +10,14 @@ export const INSIGHT_GROUPS = {
   model: 'model',
   maker: 'maker',
   school: 'school of prescribing',
+  rule: 'rule that spoke and was followed',
   decision: 'what the clinician decided otherwise',
   feature: 'a feature',
 } as const;
 export type InsightGroup = keyof typeof INSIGHT_GROUPS;
 
 /** Groups of which one pair may be in several: they are not held against each other. */
-export const OVERLAPS: ReadonlySet<InsightGroup> = new Set(['decision']);
+export const OVERLAPS: ReadonlySet<InsightGroup> = new Set(['decision', 'rule']);
 
 /** A pair as it is sorted into groups. */
 export interface GroupedPair {
@@ -26,6 +27,9 @@ export interface GroupedPair {
   /** Null where it was not issued here. */
   school: SchoolChoice | null;
   choices: Pick<Choices, 'setAside' | 'decisions'> | null;
+  /** Rules that pushed its specification, and those of them that were overruled; null where it was not issued here. */
+  spoke: readonly string[] | null;
+  overruled: readonly string[] | null;
 }
 
 const UNKNOWN = 'not known';
@@ -34,6 +38,13 @@ function useOf({ features }: GroupedPair): string {
   const definition = featureOf('use');
   const use = madeForUse(features);
   return definition.kind === 'choice' ? (definition.options[use] ?? use) : use;
+}
+
+/** Rules that spoke for a pair and were followed, by their names. */
+export function followedIn({ spoke, overruled }: Pick<GroupedPair, 'spoke' | 'overruled'>): string[] {
+  if (spoke === null) return [UNKNOWN];
+  const against = new Set(overruled ?? []);
+  return spoke.filter((rule) => !against.has(rule));
 }
 
 const DECIDED = { pin: 'pinned', loosen: 'loosened', overrule: 'overruled' } as const;
@@ -95,6 +106,8 @@ export function groupingOf(
       return ({ maker }) => [maker];
     case 'school':
       return ({ school }) => [school === null ? UNKNOWN : SCHOOL_CHOICES[school].label];
+    case 'rule':
+      return followedIn;
     case 'decision':
       return decisionsOf;
     case 'feature': {

@@ -3,6 +3,7 @@ import { insightsOf, type PairFate } from './what-became';
 
 const fate = (part: Partial<PairFate>): PairFate => ({
   group: 'walking',
+  patient: crypto.randomUUID(),
   days: 100,
   because: null,
   outcomes: [],

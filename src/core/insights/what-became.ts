@@ -14,6 +14,8 @@ import type { RetiredBecause } from '../wear/retired';
 export interface PairFate {
   /** What it is counted among: a use, or a model. */
   group: string;
+  /** Whose it is: figures are withheld by people, not by pairs. */
+  patient: string;
   /** Worn since its first day, until it was retired or until now. */
   days: number;
   /** Null while it is worn. */
@@ -28,6 +30,7 @@ export interface PairFate {
 export interface GroupInsight {
   group: string;
   pairs: number;
+  patients: number;
   wornOut: number;
   /** Share that is not worn out yet, by day; a pair that was retired for another reason, or is worn, was followed until then. */
   steps: SurvivalStep[];
@@ -42,12 +45,15 @@ export interface GroupInsight {
   /** Of pairs whose comfort was taken twice: really better, really worse. */
   better: Proportion;
   worse: Proportion;
+  /** The same of pain. */
+  lessPain: Proportion;
+  morePain: Proportion;
   /** Of pairs that are worn: nothing was heard of for more than half a year and a month. */
   unheard: Proportion;
 }
 
 export interface Insights {
-  /** Groups of fewer pairs are not shown. */
+  /** Groups of fewer people are not shown. */
   least: number;
   groups: GroupInsight[];
   withheld: number;
@@ -61,15 +67,21 @@ export const COUNTED_AT = [0, 91, 183, 365, 730] as const;
 /** Outcomes are asked for every half year; a month later nobody can say any more. Ours. */
 const UNHEARD_DAYS = 213;
 
+const peopleOf = (fates: readonly PairFate[]): number => new Set(fates.map(({ patient }) => patient)).size;
+
 const lastingsOf = (fates: readonly PairFate[]): Lasting[] =>
   fates.map(({ days, because }) => ({ time: days, ended: because === 'worn-out' }));
 
-function comfortOf(fates: readonly PairFate[]): Pick<GroupInsight, 'better' | 'worse'> {
+/** Of pairs of which a measure was taken twice: how many are really better and really worse. */
+function changeOf(
+  fates: readonly PairFate[],
+  measure: 'Comfort' | 'Pain',
+): { better: Proportion; worse: Proportion } {
   const readings = fates.flatMap(({ outcomes }) => {
     const [first] = outcomes;
     const last = outcomes.at(-1);
     return first && last && outcomes.length > 1
-      ? compareOutcomes(first, last).filter(({ measure }) => measure === 'Comfort')
+      ? compareOutcomes(first, last).filter((change) => change.measure === measure)
       : [];
   });
   const share = (reading: 'better' | 'worse') =>
@@ -81,16 +93,20 @@ function insightOf(group: string, fates: readonly PairFate[]): GroupInsight {
   const steps = kaplanMeier(lastingsOf(fates));
   const retired = fates.filter(({ because }) => because !== null);
   const worn = fates.filter(({ because }) => because === null);
+  const pain = changeOf(fates, 'Pain');
   return {
     group,
     pairs: fates.length,
+    patients: peopleOf(fates),
     wornOut: fates.filter(({ because }) => because === 'worn-out').length,
     steps,
     longestDays: Math.max(0, ...fates.map(({ days }) => days)),
     medianDays: medianOf(steps),
     atRisk: COUNTED_AT.map((day) => ({ day, pairs: fates.filter(({ days }) => days >= day).length })),
     hurt: wilson(retired.filter(({ because }) => because === 'hurt').length, retired.length),
-    ...comfortOf(fates),
+    ...changeOf(fates, 'Comfort'),
+    lessPain: pain.better,
+    morePain: pain.worse,
     unheard: wilson(worn.filter(({ silentDays }) => silentDays > UNHEARD_DAYS).length, worn.length),
   };
 }
@@ -98,7 +114,7 @@ function insightOf(group: string, fates: readonly PairFate[]): GroupInsight {
 /**
  * What became of the clinic's pairs, group by group, the largest first. Observational: who got which pair was not left to chance.
  *
- * @param least pairs that a group must have; of smaller ones only their number is said
+ * @param least people that a group must have; of smaller ones only their number is said
  * @param isDistinct no pair is in two groups, so that they may be held against each other
  */
 export function insightsOf(fates: readonly PairFate[], least: number, isDistinct = true): Insights {
@@ -109,7 +125,7 @@ export function insightsOf(fates: readonly PairFate[], least: number, isDistinct
     else byGroup.set(fate.group, [fate]);
   }
   const all = [...byGroup].toSorted(([a, x], [b, y]) => y.length - x.length || (a < b ? -1 : 1));
-  const large = all.filter(([, group]) => group.length >= least);
+  const large = all.filter(([, group]) => peopleOf(group) >= least);
   const [first, second] = large;
   return {
     least,

@@ -24,9 +24,7 @@ export function kaplanMeier(lastings: readonly Lasting[]): SurvivalStep[] {
   const steps: SurvivalStep[] = [];
   let share = 1;
   let greenwood = 0;
-  for (const time of timesOfEnds(lastings)) {
-    const atRisk = lastings.filter((lasting) => lasting.time >= time).length;
-    const ended = lastings.filter((lasting) => lasting.time === time && lasting.ended).length;
+  for (const { time, atRisk, ended } of endsOf(lastings)) {
     share *= 1 - ended / atRisk;
     greenwood += atRisk > ended ? ended / (atRisk * (atRisk - ended)) : 0;
     steps.push({ time, atRisk, ended, share, standardError: share * Math.sqrt(greenwood) });
@@ -34,8 +32,19 @@ export function kaplanMeier(lastings: readonly Lasting[]): SurvivalStep[] {
   return steps;
 }
 
-const timesOfEnds = (lastings: readonly Lasting[]): number[] =>
-  [...new Set(lastings.filter(({ ended }) => ended).map(({ time }) => time))].toSorted((a, b) => a - b);
+/** Each time at which something ended, rising, with how many were followed until just before and how many ended. */
+function endsOf(lastings: readonly Lasting[]): { time: number; atRisk: number; ended: number }[] {
+  const inOrder = lastings.toSorted((a, b) => a.time - b.time);
+  const ends: { time: number; atRisk: number; ended: number }[] = [];
+  for (let at = 0; at < inOrder.length; ) {
+    const { time } = inOrder[at]!;
+    const atRisk = inOrder.length - at;
+    let ended = 0;
+    for (; at < inOrder.length && inOrder[at]!.time === time; at += 1) ended += Number(inOrder[at]!.ended);
+    if (ended > 0) ends.push({ time, atRisk, ended });
+  }
+  return ends;
+}
 
 /** The time by which half have ended; null where more than half still last. */
 export const medianOf = (steps: readonly SurvivalStep[]): number | null =>
@@ -56,11 +65,13 @@ export function logRank(first: readonly Lasting[], second: readonly Lasting[]): 
   let expected = 0;
   let variance = 0;
   const all = [...first, ...second];
-  for (const time of timesOfEnds(all)) {
-    const atRisk = all.filter((lasting) => lasting.time >= time).length;
-    const inFirst = first.filter((lasting) => lasting.time >= time).length;
-    const ended = all.filter((lasting) => lasting.time === time && lasting.ended).length;
-    observed += first.filter((lasting) => lasting.time === time && lasting.ended).length;
+  const firstInOrder = first.toSorted((a, b) => a.time - b.time);
+  const endedFirst = new Map(endsOf(first).map(({ time, ended }) => [time, ended]));
+  let gone = 0;
+  for (const { time, atRisk, ended } of endsOf(all)) {
+    while (gone < firstInOrder.length && firstInOrder[gone]!.time < time) gone += 1;
+    const inFirst = firstInOrder.length - gone;
+    observed += endedFirst.get(time) ?? 0;
     expected += (ended * inFirst) / atRisk;
     if (atRisk > 1)
       variance += (ended * (inFirst / atRisk) * (1 - inFirst / atRisk) * (atRisk - ended)) / (atRisk - 1);

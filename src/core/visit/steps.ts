@@ -8,6 +8,21 @@ export type VisitStep = (typeof VISIT_STEPS)[number];
 export const SAVED_STEPS = [...VISIT_STEPS, 'warnings', 'prosthesis'] as const;
 export type SavedStep = (typeof SAVED_STEPS)[number];
 
+/** What each is called. */
+export const STEP_NAME: Readonly<Record<SavedStep, string>> = {
+  ask: 'Ask',
+  'old-pair': 'Old pair',
+  feet: 'Feet',
+  load: 'Load',
+  move: 'Move',
+  reason: 'Reason',
+  candidates: 'Candidates',
+  'try-on': 'Try-on',
+  'hand-over': 'Hand-over',
+  warnings: 'Warning signs',
+  prosthesis: 'Prosthesis',
+};
+
 export type StepState = 'untouched' | 'in-progress' | 'done' | 'skipped';
 
 const SAVED: ReadonlySet<string> = new Set(SAVED_STEPS);

@@ -7,6 +7,7 @@ import { clinicalPicture } from '@/core/examination/clinical-picture';
 import { knowledgeOf, NO_HOUSE_RULES } from '@/core/knowledge/house-rules';
 import { RETURN_DAYS } from '@/core/orders/order';
 import { stepsHeld } from '@/core/visit/held';
+import type { SavedStep } from '@/core/visit/steps';
 import { learnCatalogue } from '@/core/wear/learned/observation';
 import { DEMO_PASSWORD, DEMO_STAFF, type DemoClinic, type DemoPatient, demoClinic } from '@/demo/clinic';
 import type { DemoOrder } from '@/demo/fitting';
@@ -20,6 +21,7 @@ import { caretaker } from '../services/pairs/caretaker';
 import { refreshForecasts } from '../services/pairs/forecasts';
 import { keepLearned, toLearn } from '../services/pairs/learned-lives';
 import { riskCheck } from '../services/recall/risk-check';
+import { recordFittings } from '../services/shoes/fittings';
 import { addContacts } from './load-demo-contacts';
 import { addHome } from './load-demo-home';
 import { addInspections } from './load-demo-inspections';
@@ -199,19 +201,8 @@ async function addPatient(
       saved_at: at,
     }));
     if (steps.length > 0) await tx.insertInto('visit_step').values(steps).execute();
-    if (visit.fittings.length > 0)
-      await tx
-        .insertInto('fitting')
-        .values(
-          visit.fittings.map(({ version, feet }) => ({
-            clinic_id,
-            visit_id,
-            model_id: version,
-            feet: JSON.stringify(feet),
-            fitted_at: at,
-          })),
-        )
-        .execute();
+    await recordFittings({ tx, actor: caretaker(clinic_id) }, visit_id);
+    await addTimes(tx, clinic_id, visit_id, steps);
     if (visit.order) await addOrder(tx, { clinic_id, patient_id, visit_id }, by, at, visit.order);
     if (!visit.handOver) continue;
     const { handOver } = visit;
@@ -300,6 +291,42 @@ async function addPatient(
       by,
     );
   }
+}
+
+/** Seconds that each step was open before somebody at a visit of the demo: invented, more for a later visit of the list. */
+const STEP_SECONDS: Readonly<Partial<Record<SavedStep, number>>> = {
+  ask: 240,
+  'old-pair': 110,
+  feet: 420,
+  load: 150,
+  move: 260,
+  reason: 130,
+  candidates: 60,
+  'try-on': 540,
+  'hand-over': 150,
+};
+
+async function addTimes(
+  tx: Transaction<Database>,
+  clinic_id: string,
+  visit_id: string,
+  steps: readonly { step: SavedStep; content: string }[],
+): Promise<void> {
+  // The more was written of a step, the longer it was open.
+  const rows = steps.flatMap(({ step, content }) => {
+    const usual = STEP_SECONDS[step];
+    return usual === undefined
+      ? []
+      : [
+          {
+            clinic_id,
+            visit_id,
+            step,
+            seconds: Math.round(usual * (0.6 + Math.min(1, content.length / 900))),
+          },
+        ];
+  });
+  if (rows.length > 0) await tx.insertInto('visit_time').values(rows).execute();
 }
 
 /** An ordered pair with what was issued for it and how far it has come. */

@@ -196,6 +196,7 @@ export interface Database {
     saved_by: string;
     saved_at: Generated<Date>;
   };
+  visit_time: { clinic_id: string; visit_id: string; step: SavedStep; seconds: Generated<number> };
   visit_presence: {
     clinic_id: string;
     visit_id: string;

@@ -1,14 +1,10 @@
 import { lazy, Suspense } from 'react';
 import type { Insights as Found } from '@/core/insights/what-became';
-import type { Proportion } from '@/core/statistics/wilson';
 import { DataTable } from '@/ui/table/DataTable';
 import { LINES } from './lines';
+import { inWords } from './words';
 
 const SurvivalChart = lazy(() => import('./SurvivalChart'));
-
-const percent = (share: number): string => `${Math.round(100 * share)}`;
-const inWords = ({ count, of, share, from, to }: Proportion): string =>
-  share === null ? 'nobody asked' : `${count} of ${of}: ${percent(from)}–${percent(to)} %`;
 
 /** The line of a group in the picture. */
 const Swatch = ({ colour, dash }: { colour: string; dash: readonly number[] }) => (
@@ -31,7 +27,7 @@ export function Insights({ found }: { found: Found }) {
   if (groups.length === 0)
     return (
       <p>
-        No group has {least} pairs yet{withheld > 0 && `; ${withheld} smaller ones are not shown`}.
+        No group has {least} people yet{withheld > 0 && `; ${withheld} smaller ones are not shown`}.
       </p>
     );
   return (
@@ -59,9 +55,10 @@ export function Insights({ found }: { found: Found }) {
             id: 'group',
             head: 'Pairs',
             namesRow: true,
-            cell: ({ group, pairs, line }) => (
+            cell: ({ group, pairs, patients, line }) => (
               <>
-                {line && <Swatch {...line} />} {group}, n = {pairs}
+                {line && <Swatch {...line} />} {group}, n = {pairs}{' '}
+                <span className="text-faint">of {patients} people</span>
               </>
             ),
           },
@@ -79,6 +76,8 @@ export function Insights({ found }: { found: Found }) {
             cell: ({ atRisk }) => atRisk.map(({ pairs }) => pairs).join(', '),
           },
           { id: 'hurt', head: 'Retired because it hurt', cell: ({ hurt }) => inWords(hurt) },
+          { id: 'pain', head: 'Less pain', cell: ({ lessPain }) => inWords(lessPain) },
+          { id: 'more-pain', head: 'More pain', cell: ({ morePain }) => inWords(morePain) },
           { id: 'better', head: 'Comfort really better', cell: ({ better }) => inWords(better) },
           { id: 'worse', head: 'Comfort really worse', cell: ({ worse }) => inWords(worse) },
           {
@@ -90,7 +89,7 @@ export function Insights({ found }: { found: Found }) {
       />
       <p className="text-faint text-sm">
         Observational: who got which pair was not left to chance, so none of this says what a pair does.
-        {withheld > 0 && ` ${withheld} groups of fewer than ${least} pairs are not shown.`} Lines: Kaplan and
+        {withheld > 0 && ` ${withheld} groups of fewer than ${least} people are not shown.`} Lines: Kaplan and
         Meier; a pair that is still worn, or was retired for another reason, counts until then. Shares with
         Wilson’s interval, 95 %.
       </p>

@@ -1,9 +1,11 @@
 import { useState } from 'react';
 import { Tab, TabList, TabPanel, Tabs } from 'react-aria-components';
 import type { HouseRulesVersion, RuleUse } from '@/contract/records';
+import type { Proposal } from '@/core/insights/propose-changes';
 import { type HouseChange, NO_HOUSE_RULES, ruleOfChange, rulesInForce } from '@/core/knowledge/house-rules';
 import { HouseRulesPanel } from './HouseRulesPanel';
 import { KnowledgeList } from './KnowledgeList';
+import { Proposals } from './Proposals';
 import { type HouseDraft, useHouseDraft } from './use-house-draft';
 import { Vocabulary } from './Vocabulary';
 
@@ -12,12 +14,14 @@ type Part = 'rules' | 'house' | 'vocabulary';
 interface Props {
   versions: HouseRulesVersion[];
   use: RuleUse[];
+  /** Changes that this clinic's own record speaks for. */
+  proposals: readonly Proposal[];
   /** Only the lead puts house rules in force; everyone may look and try. */
   mayChange: boolean;
 }
 
 /** All rules with how they fared in this clinic, and the clinic's own departures from them. */
-export function KnowledgeScreen({ versions: first, use, mayChange }: Props) {
+export function KnowledgeScreen({ versions: first, use, proposals, mayChange }: Props) {
   const [versions, setVersions] = useState(first);
   const current = versions[0] ?? NO_HOUSE_RULES;
   const [draft, setDraft, forget] = useHouseDraft(current);
@@ -39,7 +43,10 @@ export function KnowledgeScreen({ versions: first, use, mayChange }: Props) {
     <Tabs selectedKey={tab} onSelectionChange={(key) => setTab(key as Part)}>
       <TabList aria-label="Parts of the knowledge" className="flex gap-5 border-b border-line mb-3">
         {title('rules', 'Rules')}
-        {title('house', `House rules (${current.changes.length})`)}
+        {title(
+          'house',
+          `House rules (${current.changes.length})${proposals.length > 0 ? `, ${proposals.length} proposed` : ''}`,
+        )}
         {title('vocabulary', 'Vocabulary')}
       </TabList>
       <TabPanel id="rules" className="outline-none">
@@ -54,6 +61,7 @@ export function KnowledgeScreen({ versions: first, use, mayChange }: Props) {
         />
       </TabPanel>
       <TabPanel id="house" className="outline-none">
+        <Proposals proposals={proposals} draft={draft} onAdd={add} />
         <HouseRulesPanel
           versions={versions}
           draft={draft}

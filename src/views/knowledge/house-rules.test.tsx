@@ -162,7 +162,7 @@ describe('putting house rules in force', () => {
     madeAt: '2030-01-01T09:00:00.000Z',
   };
   const show = async (mayChange = true) => {
-    render(<KnowledgeScreen versions={[version]} use={[]} mayChange={mayChange} />);
+    render(<KnowledgeScreen versions={[version]} use={[]} proposals={[]} mayChange={mayChange} />);
     fireEvent.click(screen.getByRole('tab', { name: /House rules/ }));
     await settle();
   };

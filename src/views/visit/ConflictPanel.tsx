@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { FINDINGS, isFindingId } from '@/core/findings/findings';
 import type { SavedStep } from '@/core/visit/steps';
+import { STEP_NAME } from '@/core/visit/steps';
 import { DataTable } from '@/ui/table/DataTable';
 import { type Difference, differences, withMine } from './differences';
-import { STEP_NAME } from './Spine';
 import { useVisit } from './visit-context';
 
 const say = (value: unknown): string => {

@@ -1,9 +1,8 @@
 import { useEffect, useRef } from 'react';
 import { keysOf } from '@/core/tables/keys-of';
 import type { SavedStep } from '@/core/visit/steps';
-import { isVisitStep, VISIT_STEPS } from '@/core/visit/steps';
+import { isVisitStep, STEP_NAME, VISIT_STEPS } from '@/core/visit/steps';
 import { MARK_MEANING, MarkShape } from '@/ui/drawing/Marks';
-import { STEP_NAME } from './Spine';
 
 interface Props {
   current: SavedStep;

@@ -1,23 +1,9 @@
 import { definitionOf } from '@/core/findings/findings';
 import type { SavedStep, StepState } from '@/core/visit/steps';
-import { VISIT_STEPS } from '@/core/visit/steps';
+import { STEP_NAME, VISIT_STEPS } from '@/core/visit/steps';
 import { wantsOldPairFirst } from '@/core/wear/old-pair';
 import { timeInWords } from './time-in-words';
 import { useVisit } from './visit-context';
-
-export const STEP_NAME: Record<SavedStep, string> = {
-  ask: 'Ask',
-  'old-pair': 'Old pair',
-  feet: 'Feet',
-  load: 'Load',
-  move: 'Move',
-  reason: 'Reason',
-  candidates: 'Candidates',
-  'try-on': 'Try-on',
-  'hand-over': 'Hand-over',
-  warnings: 'Warning signs',
-  prosthesis: 'Prosthesis',
-};
 
 const STATE_WORD: Record<StepState, string> = {
   untouched: 'untouched',

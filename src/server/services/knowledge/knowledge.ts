@@ -142,20 +142,8 @@ export async function keepEdition(tenant: Tenant, knowledge: Knowledge): Promise
 /** How often each rule pushed an issued specification, and how often it was set aside or its target overruled. */
 export async function ruleUse({ tx }: Tenant): Promise<RuleUse[]> {
   const rows = await sql<{ rule: string; fired: string; overruled: string }>`
-    with target as (
-      select specification.id, target from specification,
-        lateral (
-          select jsonb_array_elements(result->'targets') as target
-          union all select jsonb_array_elements(result->'feet'->'left')
-          union all select jsonb_array_elements(result->'feet'->'right')
-        ) each
-    ), push as (
-      select target.id, push->>'rule' as rule,
-        push ? 'setAside' or coalesce(target->'decision'->>'kind' = 'overrule', false) as overruled
-      from target, lateral jsonb_array_elements(target->'pushes') push
-    )
-    select rule, count(distinct id) as fired, count(distinct id) filter (where overruled) as overruled
-    from push group by rule`.execute(tx);
+    select rule, count(*) as fired, count(*) filter (where rule = any (overruled)) as overruled
+    from specification, unnest(spoke) as rule group by rule`.execute(tx);
   return rows.rows.map((row) => ({
     rule: row.rule,
     fired: Number(row.fired),

@@ -289,6 +289,13 @@ export async function notePresence(
 ): Promise<PresenceAnswer> {
   const { tx, actor } = tenant;
   await visitRow(tenant, visitId);
+  // The time since the last word is of the step that was open then; who was away for longer than this was not at it.
+  await sql`insert into visit_time (clinic_id, visit_id, step, seconds)
+    select clinic_id, visit_id, step, round(extract(epoch from now() - seen_at))::int from visit_presence
+    where visit_id = ${visitId} and user_id = ${actor.userId} and seen_at > now() - make_interval(secs => ${HERE_SECONDS})
+    on conflict (clinic_id, visit_id, step) do update set seconds = visit_time.seconds + excluded.seconds`.execute(
+    tx,
+  );
   await tx
     .insertInto('visit_presence')
     .values({ clinic_id: actor.clinicId, visit_id: visitId, user_id: actor.userId, step })

@@ -1,9 +1,11 @@
 import { api } from '@/contract/contract';
 import { knowledgeOf } from '@/core/knowledge/house-rules';
 import { endpoint } from '@/server/http/endpoint';
+import { readProposals } from '@/server/services/insights/pairs';
 import { readHouseRules, ruleUse } from '@/server/services/knowledge/knowledge';
 
-export const GET = endpoint(api.knowledge, async (tenant) => ({
-  ...knowledgeOf(await readHouseRules(tenant)),
-  use: await ruleUse(tenant),
-}));
+export const GET = endpoint(api.knowledge, async (tenant) => {
+  const house = await readHouseRules(tenant);
+  const use = await ruleUse(tenant);
+  return { ...knowledgeOf(house), use, proposals: await readProposals(tenant, use, house) };
+});

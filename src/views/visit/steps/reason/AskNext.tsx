@@ -1,8 +1,8 @@
 import { definitionOf } from '@/core/findings/findings';
 import { featureOf } from '@/core/shoe/features';
+import { STEP_NAME } from '@/core/visit/steps';
 import { Failed } from '@/ui/page/Failed';
 import { DataTable } from '@/ui/table/DataTable';
-import { STEP_NAME } from '../../Spine';
 import { timeInWords } from '../../time-in-words';
 import { useVisit } from '../../visit-context';
 

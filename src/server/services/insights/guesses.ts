@@ -1,0 +1,86 @@
+import type { ClinicInsights } from '@/contract/insights';
+import { calibrationOf, type Foretold, readGuesses } from '@/core/insights/calibration';
+import { misfitsOf } from '@/core/insights/misfits';
+import { stepTimesOf } from '@/core/insights/step-times';
+import { USUAL_ROOM } from '@/core/shoe/room';
+import { audit, type Tenant } from '../../database/tenant';
+import { houseSettingsOf } from '../pairs/house-settings';
+import { LEAST_PEOPLE } from './pairs';
+
+const peopleIn = (entries: readonly { patient: string }[]): number =>
+  new Set(entries.map(({ patient }) => patient)).size;
+
+/** Pairs with what was foretold when they began, and how far they have come. */
+async function foretold({ tx }: Tenant): Promise<Foretold[]> {
+  const rows = await tx
+    .selectFrom('pair')
+    .select(['patient_id', 'first_life', 'forecast', 'ended_because'])
+    .where('first_life', 'is not', null)
+    .execute();
+  return rows.flatMap(({ patient_id, first_life, forecast, ended_because }) =>
+    first_life === null || forecast?.used == null
+      ? []
+      : [
+          {
+            patient: patient_id,
+            life: first_life,
+            used: forecast.used,
+            isWornOut: ended_because === 'worn-out',
+          },
+        ],
+  );
+}
+
+/** How well the clinic foretells and guesses, which sizes do not fit, and how long its visits take; small numbers are withheld. */
+export async function readClinicInsights(tenant: Tenant, least = LEAST_PEOPLE): Promise<ClinicInsights> {
+  const { tx } = tenant;
+  const fittings = await tx
+    .selectFrom('fitting')
+    .innerJoin('visit', (join) =>
+      join.onRef('visit.id', '=', 'fitting.visit_id').onRef('visit.clinic_id', '=', 'fitting.clinic_id'),
+    )
+    .innerJoin('shoe_model', (join) =>
+      join
+        .onRef('shoe_model.id', '=', 'fitting.model_id')
+        .onRef('shoe_model.clinic_id', '=', 'fitting.clinic_id'),
+    )
+    .select(['patient_id', 'maker', 'feet', 'nth', 'comfort', 'guess', 'sizing'])
+    .execute();
+  const guessed = fittings.flatMap(({ patient_id, guess, comfort, nth }) =>
+    guess === null || comfort === null ? [] : [{ patient: patient_id, guess, comfort, nth }],
+  );
+  const first = guessed.filter(({ nth }) => nth === 1);
+  const later = guessed.filter(({ nth }) => nth !== 1);
+  const pairs = await foretold(tenant);
+  const times = await tx.selectFrom('visit_time').select(['step', 'seconds']).execute();
+  const { usualRoom = USUAL_ROOM } = await houseSettingsOf(tenant);
+  const withEnough = <T>(entries: readonly { patient: string }[], value: T): T | null =>
+    peopleIn(entries) >= least ? value : null;
+  await audit(tenant, 'read', 'how the clinic foretells and fits', null);
+  return {
+    least,
+    forecasts: withEnough(pairs, {
+      pairs: pairs.length,
+      wornOut: pairs.filter(({ isWornOut }) => isWornOut).length,
+      at: calibrationOf(pairs),
+    }),
+    comfort: {
+      first: withEnough(first, readGuesses(first)),
+      later: withEnough(later, readGuesses(later)),
+      points: withEnough(
+        guessed,
+        guessed.map(({ guess, comfort, nth }) => ({ guess, comfort, isFirst: nth === 1 })),
+      ),
+    },
+    misfits: misfitsOf(
+      fittings.flatMap(({ maker, feet, patient_id, sizing }) =>
+        feet[0]
+          ? [{ maker, patient: patient_id, feet, size: `${sizing.system.toUpperCase()} ${feet[0].size}` }]
+          : [],
+      ),
+      usualRoom,
+      least,
+    ),
+    steps: stepTimesOf(times, least),
+  };
+}

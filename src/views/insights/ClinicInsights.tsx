@@ -1,0 +1,208 @@
+import { lazy, Suspense } from 'react';
+import type { ClinicInsights as Found } from '@/contract/insights';
+import { STEP_NAME } from '@/core/visit/steps';
+import { DataTable } from '@/ui/table/DataTable';
+import { inWords, percent } from './words';
+
+const GuessChart = lazy(() => import('./GuessChart'));
+
+export type InsightPart = 'guesses' | 'misfits' | 'time';
+
+/** Forecasts and guesses held against what came; sizes that do not fit; how long visits take. */
+export function ClinicInsights({ found, part }: { found: Found; part: InsightPart }) {
+  switch (part) {
+    case 'guesses':
+      return <Guesses found={found} />;
+    case 'misfits':
+      return <MisfitTable found={found} />;
+    case 'time':
+      return <Times found={found} />;
+  }
+}
+
+const Drawing = () => <p className="text-faint">Drawing …</p>;
+const Withheld = ({ least, what }: { least: number; what: string }) => (
+  <p className="text-faint">
+    {what}: fewer than {least} people so far, so nothing is said.
+  </p>
+);
+
+function Guesses({ found: { least, forecasts, comfort } }: { found: Found }) {
+  const kinds = [
+    { id: 'first', says: 'the first pair of a fitting', reading: comfort.first },
+    { id: 'later', says: 'pairs after it', reading: comfort.later },
+  ];
+  return (
+    <div className="grid xl:grid-cols-2 gap-8 items-start">
+      <section className="grid gap-3">
+        <h2>Life: foretold when the pair began, and what came</h2>
+        {forecasts ? (
+          <>
+            <Suspense fallback={<Drawing />}>
+              <GuessChart
+                label="Share of pairs worn out: foretold against seen"
+                most={100}
+                titles={{ foretold: 'foretold worn out, %', seen: 'seen worn out, %' }}
+                points={forecasts.at.map(({ foretold, seen }) => ({
+                  foretold: 100 * foretold,
+                  seen: 100 * seen,
+                }))}
+              />
+            </Suspense>
+            <DataTable
+              rows={forecasts.at}
+              keyOf={({ foretold }) => `${foretold}`}
+              columns={[
+                {
+                  id: 'foretold',
+                  head: 'By the use at which so many were to be worn out',
+                  namesRow: true,
+                  cell: ({ foretold }) => `${percent(foretold)} %`,
+                },
+                {
+                  id: 'seen',
+                  head: 'were worn out',
+                  cell: ({ seen, from, to }) => `${percent(seen)} % (${percent(from)}–${percent(to)} %)`,
+                },
+              ]}
+            />
+            <p className="text-faint text-sm">
+              {forecasts.pairs} pairs, {forecasts.wornOut} worn out. Each lies on the scale of its own
+              forecast; what is still worn, or ended for another reason, was followed until then (Kaplan and
+              Meier, interval after Greenwood). Below the line they last longer than foretold.
+            </p>
+          </>
+        ) : (
+          <Withheld least={least} what="Life" />
+        )}
+      </section>
+      <section className="grid gap-3">
+        <h2>Comfort: guessed before it was rated, and what was said</h2>
+        {comfort.points && (
+          <Suspense fallback={<Drawing />}>
+            <GuessChart
+              label="Comfort: guessed against said"
+              most={100}
+              titles={{ foretold: 'guessed', seen: 'said' }}
+              points={comfort.points.map(({ guess, comfort: said, isFirst }) => ({
+                foretold: guess,
+                seen: said,
+                isOther: !isFirst,
+              }))}
+            />
+          </Suspense>
+        )}
+        <DataTable
+          rows={kinds}
+          keyOf={({ id }) => id}
+          columns={[
+            { id: 'of', head: 'Guesses of', namesRow: true, cell: ({ says }) => says },
+            { id: 'n', head: 'n', figure: true, cell: ({ reading }) => reading?.n ?? 'too few' },
+            {
+              id: 'bias',
+              head: 'said less guessed, on average',
+              cell: ({ reading }) =>
+                reading?.bias
+                  ? `${reading.bias.mean.toFixed(1)} (${reading.bias.from.toFixed(1)} to ${reading.bias.to.toFixed(1)})`
+                  : '',
+            },
+            {
+              id: 'near',
+              head: 'within 10 points',
+              cell: ({ reading }) => (reading ? inWords(reading.near) : ''),
+            },
+          ]}
+        />
+        <p className="text-faint text-sm">
+          Dot: the first pair of a fitting; ring: one after it. The guess rests on what was felt before, at
+          this fitting and at earlier visits; of somebody new it is the usual level, 70.
+        </p>
+      </section>
+    </div>
+  );
+}
+
+function MisfitTable({ found: { least, misfits } }: { found: Found }) {
+  if (misfits.groups.length === 0) return <Withheld least={least} what="Sizes" />;
+  return (
+    <div className="grid gap-3">
+      <DataTable
+        rows={misfits.groups}
+        keyOf={({ maker, size }) => `${maker} ${size}`}
+        columns={[
+          {
+            id: 'size',
+            head: 'Maker and size',
+            namesRow: true,
+            cell: ({ maker, size }) => `${maker}, ${size}`,
+          },
+          { id: 'n', head: 'tried', figure: true, cell: ({ pairs }) => pairs },
+          { id: 'people', head: 'people', figure: true, cell: ({ patients }) => patients },
+          { id: 'short', head: 'too short', cell: ({ short }) => inWords(short) },
+          { id: 'long', head: 'too long', cell: ({ long }) => inWords(long) },
+          { id: 'narrow', head: 'too narrow', cell: ({ narrow }) => inWords(narrow) },
+          { id: 'wide', head: 'too wide', cell: ({ wide }) => inWords(wide) },
+        ]}
+      />
+      <p className="text-faint text-sm">
+        Short and long by the clinic’s usual room in front of the toes.{' '}
+        {misfits.withheld > 0 &&
+          `${misfits.withheld} sizes that fewer than ${least} people tried are not shown. `}
+        Shares with Wilson’s interval, 95 %. Each fitting already corrects its model’s inside for the next.
+      </p>
+    </div>
+  );
+}
+
+function Times({ found: { least, steps } }: { found: Found }) {
+  if (steps.length === 0)
+    return <p className="text-faint">Fewer than {least} visits were timed so far, so nothing is said.</p>;
+  const longest = Math.max(...steps.map(({ to }) => to));
+  return (
+    <div className="grid gap-3">
+      <DataTable
+        rows={steps}
+        keyOf={({ step }) => step}
+        columns={[
+          { id: 'step', head: 'Step', namesRow: true, cell: ({ step }) => STEP_NAME[step] },
+          { id: 'n', head: 'visits', figure: true, cell: ({ visits }) => visits },
+          { id: 'median', head: 'minutes, median', figure: true, cell: ({ median }) => median.toFixed(1) },
+          {
+            id: 'middle',
+            head: 'the middle half',
+            cell: ({ from, to, median }) => (
+              <span className="flex gap-2 items-center">
+                <span className="figure w-24">
+                  {from.toFixed(1)}–{to.toFixed(1)}
+                </span>
+                <svg viewBox="0 0 200 12" className="w-48" aria-hidden="true">
+                  <line x1={0} x2={200} y1={6} y2={6} stroke="var(--line)" />
+                  <rect
+                    x={(from / longest) * 190}
+                    width={Math.max(2, ((to - from) / longest) * 190)}
+                    y={2}
+                    height={8}
+                    fill="var(--draw-foam)"
+                    stroke="var(--rule)"
+                  />
+                  <line
+                    x1={(median / longest) * 190}
+                    x2={(median / longest) * 190}
+                    y1={0}
+                    y2={12}
+                    stroke="var(--ink)"
+                    strokeWidth={2}
+                  />
+                </svg>
+              </span>
+            ),
+          },
+        ]}
+      />
+      <p className="text-faint text-sm">
+        How long a step was open before somebody, to a quarter of a minute; who was away for over a minute is
+        not counted. Examining itself is in it.
+      </p>
+    </div>
+  );
+}
