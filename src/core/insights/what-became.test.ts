@@ -2,17 +2,15 @@ import { describe, expect, it } from 'vitest';
 import { insightsOf, type PairFate } from './what-became';
 
 const fate = (part: Partial<PairFate>): PairFate => ({
-  group: 'walking',
+  groups: ['walking'],
   patient: crypto.randomUUID(),
   days: 100,
   because: null,
-  outcomes: [],
+  comfort: null,
+  pain: null,
   silentDays: 0,
   ...part,
 });
-const comfort = (...values: number[]) =>
-  values.map((value, at) => ({ on: `2030-0${at + 1}-01`, comfort: value }));
-
 describe('what became of the pairs of a clinic', () => {
   it('counts what was worn out as an end, and every other pair as followed until then', () => {
     const { groups } = insightsOf(
@@ -35,9 +33,9 @@ describe('what became of the pairs of a clinic', () => {
   it('says nothing of a group that is too small, but that there is one; the largest comes first', () => {
     const { groups, withheld, between } = insightsOf(
       [
-        ...Array.from({ length: 3 }, () => fate({ group: 'road', because: 'worn-out' })),
+        ...Array.from({ length: 3 }, () => fate({ groups: ['road'], because: 'worn-out' })),
         ...Array.from({ length: 5 }, (_, at) => fate({ days: at * 30 })),
-        fate({ group: 'dress' }),
+        fate({ groups: ['dress'] }),
       ],
       3,
     );
@@ -55,10 +53,10 @@ describe('what became of the pairs of a clinic', () => {
       [
         fate({ because: 'hurt' }),
         fate({ because: 'worn-out' }),
-        fate({ outcomes: comfort(50, 80) }),
-        fate({ outcomes: comfort(50, 55) }),
-        fate({ outcomes: comfort(50) }),
-        fate({ outcomes: comfort(70, 90, 40) }),
+        fate({ comfort: 'better' }),
+        fate({ comfort: 'no real change' }),
+        fate({ pain: 'better' }),
+        fate({ comfort: 'worse', pain: 'worse' }),
       ],
       1,
     );
@@ -73,7 +71,7 @@ describe('what became of the pairs of a clinic', () => {
       fate({ silentDays: 300 }),
       fate({ silentDays: 20 }),
       fate({ silentDays: 300, because: 'lost' }),
-      fate({ group: 'other', days: 10, because: 'worn-out' }),
+      fate({ groups: ['other'], days: 10, because: 'worn-out' }),
     ];
     expect(insightsOf(fates, 1).groups[0]!.unheard).toMatchObject({ count: 1, of: 2 });
     expect(insightsOf(fates, 1).between).not.toBeNull();

@@ -1,4 +1,4 @@
-import { compareOutcomes, type Outcome } from '../outcomes/outcome';
+import type { ChangeReading } from '../outcomes/real-change';
 import {
   kaplanMeier,
   type Lasting,
@@ -12,16 +12,17 @@ import type { RetiredBecause } from '../wear/retired';
 
 /** One pair as far as it was followed. */
 export interface PairFate {
-  /** What it is counted among: a use, or a model. */
-  group: string;
+  /** What it is counted among: a use, or a model; of what overlaps there may be several, or none. */
+  groups: readonly string[];
   /** Whose it is: figures are withheld by people, not by pairs. */
   patient: string;
   /** Worn since its first day, until it was retired or until now. */
   days: number;
   /** Null while it is worn. */
   because: RetiredBecause | null;
-  /** Oldest first. */
-  outcomes: readonly Outcome[];
+  /** What its first and its last measures say of each; null where one was not taken twice. */
+  comfort: ChangeReading | null;
+  pain: ChangeReading | null;
   /** Days since anything was heard of it: an outcome, or the day it was handed over. */
   silentDays: number;
 }
@@ -67,47 +68,78 @@ export const COUNTED_AT = [0, 91, 183, 365, 730] as const;
 /** Outcomes are asked for every half year; a month later nobody can say any more. Ours. */
 const UNHEARD_DAYS = 213;
 
-const peopleOf = (fates: readonly PairFate[]): number => new Set(fates.map(({ patient }) => patient)).size;
-
-const lastingsOf = (fates: readonly PairFate[]): Lasting[] =>
-  fates.map(({ days, because }) => ({ time: days, ended: because === 'worn-out' }));
-
-/** Of pairs of which a measure was taken twice: how many are really better and really worse. */
-function changeOf(
-  fates: readonly PairFate[],
-  measure: 'Comfort' | 'Pain',
-): { better: Proportion; worse: Proportion } {
-  const readings = fates.flatMap(({ outcomes }) => {
-    const [first] = outcomes;
-    const last = outcomes.at(-1);
-    return first && last && outcomes.length > 1
-      ? compareOutcomes(first, last).filter((change) => change.measure === measure)
-      : [];
-  });
-  const share = (reading: 'better' | 'worse') =>
-    wilson(readings.filter((entry) => entry.reading === reading).length, readings.length);
-  return { better: share('better'), worse: share('worse') };
+/** A pair as it is counted: how long it was followed, worked out once for all groups that it is in. */
+interface Followed extends Lasting {
+  fate: PairFate;
+  /** Its person, numbered from 0. */
+  person: number;
 }
 
-function insightOf(group: string, fates: readonly PairFate[]): GroupInsight {
-  const steps = kaplanMeier(lastingsOf(fates));
-  const retired = fates.filter(({ because }) => because !== null);
-  const worn = fates.filter(({ because }) => because === null);
-  const pain = changeOf(fates, 'Pain');
+/** How many people stand behind a group: each number seen is marked with the group’s own, so that nothing is built anew for each. */
+function peopleCounter(people: number): (followed: readonly Followed[]) => number {
+  const seenIn = new Int32Array(people);
+  let group = 0;
+  return (followed) => {
+    group += 1;
+    let count = 0;
+    for (const { person } of followed) {
+      if (seenIn[person] === group) continue;
+      seenIn[person] = group;
+      count += 1;
+    }
+    return count;
+  };
+}
+
+/** Of pairs of which a measure was taken twice: how many are really better and really worse. */
+export function changeOf(
+  fates: readonly Pick<PairFate, 'comfort' | 'pain'>[],
+  measure: 'comfort' | 'pain',
+): { better: Proportion; worse: Proportion } {
+  let [better, worse, of] = [0, 0, 0];
+  for (const { [measure]: reading } of fates) {
+    if (reading === null) continue;
+    of += 1;
+    better += Number(reading === 'better');
+    worse += Number(reading === 'worse');
+  }
+  return { better: wilson(better, of), worse: wilson(worse, of) };
+}
+
+/** @param followed by the time that each was followed, the shortest first */
+function insightOf(group: string, patients: number, followed: readonly Followed[]): GroupInsight {
+  const steps = kaplanMeier(followed);
+  let [wornOut, retired, hurt, worn, unheard] = [0, 0, 0, 0, 0];
+  for (const { fate } of followed) {
+    if (fate.because === null) {
+      worn += 1;
+      unheard += Number(fate.silentDays > UNHEARD_DAYS);
+      continue;
+    }
+    retired += 1;
+    wornOut += Number(fate.because === 'worn-out');
+    hurt += Number(fate.because === 'hurt');
+  }
+  const fates = followed.map(({ fate }) => fate);
+  const pain = changeOf(fates, 'pain');
+  const before = (day: number) => followed.findIndex(({ time }) => time >= day);
   return {
     group,
-    pairs: fates.length,
-    patients: peopleOf(fates),
-    wornOut: fates.filter(({ because }) => because === 'worn-out').length,
+    pairs: followed.length,
+    patients,
+    wornOut,
     steps,
-    longestDays: Math.max(0, ...fates.map(({ days }) => days)),
+    longestDays: followed.at(-1)?.time ?? 0,
     medianDays: medianOf(steps),
-    atRisk: COUNTED_AT.map((day) => ({ day, pairs: fates.filter(({ days }) => days >= day).length })),
-    hurt: wilson(retired.filter(({ because }) => because === 'hurt').length, retired.length),
-    ...changeOf(fates, 'Comfort'),
+    atRisk: COUNTED_AT.map((day) => ({
+      day,
+      pairs: before(day) < 0 ? 0 : followed.length - before(day),
+    })),
+    hurt: wilson(hurt, retired),
+    ...changeOf(fates, 'comfort'),
     lessPain: pain.better,
     morePain: pain.worse,
-    unheard: wilson(worn.filter(({ silentDays }) => silentDays > UNHEARD_DAYS).length, worn.length),
+    unheard: wilson(unheard, worn),
   };
 }
 
@@ -118,26 +150,38 @@ function insightOf(group: string, fates: readonly PairFate[]): GroupInsight {
  * @param isDistinct no pair is in two groups, so that they may be held against each other
  */
 export function insightsOf(fates: readonly PairFate[], least: number, isDistinct = true): Insights {
-  const byGroup = new Map<string, PairFate[]>();
-  for (const fate of fates) {
-    const others = byGroup.get(fate.group);
-    if (others) others.push(fate);
-    else byGroup.set(fate.group, [fate]);
-  }
-  const all = [...byGroup].toSorted(([a, x], [b, y]) => y.length - x.length || (a < b ? -1 : 1));
-  const large = all.filter(([, group]) => peopleOf(group) >= least);
+  const byGroup = new Map<string, Followed[]>();
+  const numbers = new Map<string, number>();
+  for (const { patient } of fates) if (!numbers.has(patient)) numbers.set(patient, numbers.size);
+  const inOrder = fates
+    .map(
+      (fate): Followed => ({
+        fate,
+        person: numbers.get(fate.patient) ?? 0,
+        time: fate.days,
+        ended: fate.because === 'worn-out',
+      }),
+    )
+    .toSorted((a, b) => a.time - b.time);
+  for (const one of inOrder)
+    for (const group of one.fate.groups) {
+      const others = byGroup.get(group);
+      if (others) others.push(one);
+      else byGroup.set(group, [one]);
+    }
+  const countPeople = peopleCounter(numbers.size);
+  const all = [...byGroup]
+    .map(([group, of]) => ({ group, of, people: countPeople(of) }))
+    .toSorted((a, b) => b.of.length - a.of.length || (a.group < b.group ? -1 : 1));
+  const large = all.filter(({ people }) => people >= least);
   const [first, second] = large;
   return {
     least,
-    groups: large.map(([group, of]) => insightOf(group, of)),
+    groups: large.map(({ group, people, of }) => insightOf(group, people, of)),
     withheld: all.length - large.length,
     between:
       isDistinct && first && second
-        ? {
-            first: first[0],
-            second: second[0],
-            test: logRank(lastingsOf(first[1]), lastingsOf(second[1])),
-          }
+        ? { first: first.group, second: second.group, test: logRank(first.of, second.of) }
         : null,
   };
 }

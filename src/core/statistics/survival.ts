@@ -34,7 +34,8 @@ export function kaplanMeier(lastings: readonly Lasting[]): SurvivalStep[] {
 
 /** Each time at which something ended, rising, with how many were followed until just before and how many ended. */
 function endsOf(lastings: readonly Lasting[]): { time: number; atRisk: number; ended: number }[] {
-  const inOrder = lastings.toSorted((a, b) => a.time - b.time);
+  const isInOrder = lastings.every(({ time }, at) => at === 0 || lastings[at - 1]!.time <= time);
+  const inOrder = isInOrder ? lastings : lastings.toSorted((a, b) => a.time - b.time);
   const ends: { time: number; atRisk: number; ended: number }[] = [];
   for (let at = 0; at < inOrder.length; ) {
     const { time } = inOrder[at]!;

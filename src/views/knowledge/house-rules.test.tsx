@@ -3,6 +3,7 @@ import { press, saidAt, settle, write } from '@tests/fixtures/acting';
 import { serve } from '@tests/fixtures/visit-view';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { HouseRulesVersion } from '@/contract/records';
+import type { Proposal } from '@/core/insights/propose-changes';
 import type { HouseChange } from '@/core/knowledge/house-rules';
 import { RULES } from '@/core/knowledge/knowledge-base';
 import { ChangeRule } from './ChangeRule';
@@ -219,5 +220,30 @@ describe('putting house rules in force', () => {
     await show(false);
     expect(screen.getByLabelText('from')).toHaveProperty('value', '2');
     expect(screen.getByLabelText('to')).toHaveProperty('value', '2');
+  });
+});
+
+describe('what the clinic’s own record speaks for', () => {
+  it('stands with its evidence, goes into the draft by one press, and is put in force by nobody but the lead', () => {
+    const rule = RULES.find(({ strength }) => strength === 'strong')!;
+    const limit = RULES.find(({ strength }) => strength === 'limit')!;
+    const proposals: Proposal[] = [
+      {
+        rule: rule.id,
+        because: 'overruled',
+        evidence: 'Overruled in 20 of 40 prescriptions (35 % to 65 %).',
+        change: { kind: 'strength', rule: rule.id, strength: 'moderate', reason: 'Overruled in 20 of 40.' },
+      },
+      { rule: limit.id, because: 'overruled', evidence: 'Overruled in 40 of 40.', change: null },
+    ];
+    render(<KnowledgeScreen versions={[]} use={[]} proposals={proposals} mayChange={false} />);
+    fireEvent.click(screen.getByRole('tab', { name: 'House rules (0), 2 proposed' }));
+    const region = screen.getByRole('region', { name: 'Proposed from this clinic’s own record' });
+    expect(region.textContent).toContain('20 of 40 prescriptions');
+    expect(region.textContent).toContain('nothing looser is proposed');
+    fireEvent.click(within(region).getByRole('button', { name: 'Take into the draft' }));
+    expect(within(region).getByRole('button', { name: 'In the draft' })).toHaveProperty('disabled', true);
+    expect(screen.getByRole('region', { name: 'Draft' }).textContent).toContain('made moderate');
+    expect(screen.getByText('The clinic’s lead puts house rules in force.')).toBeTruthy();
   });
 });

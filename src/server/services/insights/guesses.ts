@@ -1,3 +1,4 @@
+import { sql } from 'kysely';
 import type { ClinicInsights } from '@/contract/insights';
 import { calibrationOf, type Foretold, readGuesses } from '@/core/insights/calibration';
 import { misfitsOf } from '@/core/insights/misfits';
@@ -14,17 +15,18 @@ const peopleIn = (entries: readonly { patient: string }[]): number =>
 async function foretold({ tx }: Tenant): Promise<Foretold[]> {
   const rows = await tx
     .selectFrom('pair')
-    .select(['patient_id', 'first_life', 'forecast', 'ended_because'])
+    .select(['patient_id', 'first_life', 'ended_because'])
+    .select(sql<number | null>`(forecast->>'used')::float8`.as('used'))
     .where('first_life', 'is not', null)
     .execute();
-  return rows.flatMap(({ patient_id, first_life, forecast, ended_because }) =>
-    first_life === null || forecast?.used == null
+  return rows.flatMap(({ patient_id, first_life, used, ended_because }) =>
+    first_life === null || used === null
       ? []
       : [
           {
             patient: patient_id,
             life: first_life,
-            used: forecast.used,
+            used,
             isWornOut: ended_because === 'worn-out',
           },
         ],
@@ -39,13 +41,14 @@ export async function readClinicInsights(tenant: Tenant, least = LEAST_PEOPLE): 
     .innerJoin('visit', (join) =>
       join.onRef('visit.id', '=', 'fitting.visit_id').onRef('visit.clinic_id', '=', 'fitting.clinic_id'),
     )
-    .innerJoin('shoe_model', (join) =>
-      join
-        .onRef('shoe_model.id', '=', 'fitting.model_id')
-        .onRef('shoe_model.clinic_id', '=', 'fitting.clinic_id'),
-    )
-    .select(['patient_id', 'maker', 'feet', 'nth', 'comfort', 'guess', 'sizing'])
+    .select(['patient_id', 'model_id', 'feet', 'nth', 'comfort', 'guess'])
     .execute();
+  const models = new Map(
+    (await tx.selectFrom('shoe_model').select(['id', 'maker', 'sizing']).execute()).map((model) => [
+      model.id,
+      model,
+    ]),
+  );
   const guessed = fittings.flatMap(({ patient_id, guess, comfort, nth }) =>
     guess === null || comfort === null ? [] : [{ patient: patient_id, guess, comfort, nth }],
   );
@@ -73,11 +76,19 @@ export async function readClinicInsights(tenant: Tenant, least = LEAST_PEOPLE): 
       ),
     },
     misfits: misfitsOf(
-      fittings.flatMap(({ maker, feet, patient_id, sizing }) =>
-        feet[0]
-          ? [{ maker, patient: patient_id, feet, size: `${sizing.system.toUpperCase()} ${feet[0].size}` }]
-          : [],
-      ),
+      fittings.flatMap(({ model_id, feet, patient_id }) => {
+        const model = models.get(model_id);
+        return model && feet[0]
+          ? [
+              {
+                maker: model.maker,
+                patient: patient_id,
+                feet,
+                size: `${model.sizing.system.toUpperCase()} ${feet[0].size}`,
+              },
+            ]
+          : [];
+      }),
       usualRoom,
       least,
     ),

@@ -3,22 +3,67 @@ import Papa from 'papaparse';
 import type { InsightQuery } from '@/contract/insights';
 import type { RuleUse } from '@/contract/records';
 import { daysBetween } from '@/core/calendar/days';
-import { followedIn, groupingOf, type InsightGroup, OVERLAPS } from '@/core/insights/group-by';
+import {
+  followedIn,
+  type GroupedPair,
+  groupingOf,
+  type InsightGroup,
+  OVERLAPS,
+} from '@/core/insights/group-by';
 import { type Proposal, proposeChanges } from '@/core/insights/propose-changes';
-import { type Insights, insightsOf, type PairFate } from '@/core/insights/what-became';
+import { changeOf, type Insights, insightsOf, type PairFate } from '@/core/insights/what-became';
 import { type HouseRules, rulesInForce } from '@/core/knowledge/house-rules';
 import { RULES } from '@/core/knowledge/knowledge-base';
-import { wilson } from '@/core/statistics/wilson';
-import { groupBy } from '@/core/tables/group-by';
-import type { Choices } from '@/core/visit/contents';
+import { readChange, readPainChange } from '@/core/outcomes/real-change';
 import { audit, type Tenant } from '../../database/tenant';
 import { today } from '../clock';
 
 /** Figures of fewer people are withheld unless somebody asks for less. Ours. */
 export const LEAST_PEOPLE = 5;
 
-/** Every pair of the clinic with what it was issued as, and what was measured of it. */
-async function pairsWithOutcomes({ tx }: Tenant) {
+/** What grouping asks of a specification: read only where it is counted by, for it is long. */
+const wants = (by: InsightGroup) => ({
+  choices:
+    by === 'decision'
+      ? sql<GroupedPair['choices']>`jsonb_build_object('setAside', coalesce(choices->'setAside', '[]'),
+          'decisions', coalesce(choices->'decisions', '[]'))`
+      : sql<null>`null`,
+  // As one line of names each: an array of sixty texts a pair is read ten times slower.
+  spoke: by === 'rule' ? sql<string | null>`array_to_string(spoke, ' ')` : sql<null>`null`,
+  overruled: by === 'rule' ? sql<string | null>`array_to_string(overruled, ' ')` : sql<null>`null`,
+});
+
+const namesIn = (line: string | null): string[] | null =>
+  line === null ? null : line.split(' ').filter(Boolean);
+
+/** First and last of each measure of each pair, and when anything was last heard of it. */
+async function measuredTwice({ tx }: Tenant) {
+  const { rows } = await sql<{
+    pair_id: string;
+    heard: string;
+    comfort: (number | null)[];
+    pain: (number | null)[];
+  }>`
+    select pair_id, max(taken_on)::text as heard,
+      (array_agg((measures->>'comfort')::float8 order by taken_on) filter (where measures ? 'comfort')) as comfort,
+      (array_agg((measures->>'pain')::float8 order by taken_on) filter (where measures ? 'pain')) as pain
+    from outcome group by pair_id`.execute(tx);
+  return new Map(rows.map((row) => [row.pair_id, row]));
+}
+
+const readOf = <R>(
+  taken: readonly (number | null)[] | null | undefined,
+  read: (before: number, after: number) => R,
+): R | null => {
+  const first = taken?.[0];
+  const last = taken?.at(-1);
+  return first == null || last == null || (taken?.length ?? 0) < 2 ? null : read(first, last);
+};
+
+/** Every pair of the clinic with its model, what it was issued as, and what came of it. */
+async function pairsAndFates(tenant: Tenant, by: InsightGroup) {
+  const { tx } = tenant;
+  const { choices, spoke, overruled } = wants(by);
   const rows = await tx
     .selectFrom('pair')
     .leftJoin('hand_over', (join) =>
@@ -29,14 +74,16 @@ async function pairsWithOutcomes({ tx }: Tenant) {
         .onRef('specification.id', '=', 'hand_over.specification_id')
         .onRef('specification.clinic_id', '=', 'hand_over.clinic_id'),
     )
-    .select(['pair.id', 'pair.patient_id', 'pair.model_id', 'started_on', 'ended_on', 'ended_because'])
-    .select(['school', 'spoke', 'overruled'])
-    .select(
-      sql<Pick<Choices, 'setAside' | 'decisions'> | null>`case when choices is null then null else
-      jsonb_build_object('setAside', coalesce(choices->'setAside', '[]'), 'decisions', coalesce(choices->'decisions', '[]')) end`.as(
-        'choices',
-      ),
-    )
+    .select([
+      'pair.id',
+      'pair.patient_id',
+      'pair.model_id',
+      'started_on',
+      'ended_on',
+      'ended_because',
+      'school',
+    ])
+    .select([choices.as('choices'), spoke.as('spoke'), overruled.as('overruled')])
     .execute();
   // Of many pairs of few models each model is read once.
   const models = new Map(
@@ -45,29 +92,32 @@ async function pairsWithOutcomes({ tx }: Tenant) {
       model,
     ]),
   );
-  const outcomes = groupBy(
-    await tx.selectFrom('outcome').select(['pair_id', 'taken_on', 'measures']).orderBy('taken_on').execute(),
-    ({ pair_id }) => pair_id,
-  );
+  const measured = await measuredTwice(tenant);
+  const now = today();
   return rows.flatMap((row) => {
     const model = models.get(row.model_id);
-    const taken = (outcomes.get(row.id) ?? []).map(({ taken_on, measures }) => ({
-      on: taken_on,
-      ...measures,
-    }));
-    return model ? [{ ...row, maker: model.maker, name: model.name, features: model.features, taken }] : [];
+    if (!model) return [];
+    const taken = measured.get(row.id);
+    const grouped: GroupedPair = {
+      maker: model.maker,
+      name: model.name,
+      features: model.features,
+      school: row.school,
+      choices: row.choices,
+      spoke: namesIn(row.spoke),
+      overruled: namesIn(row.overruled),
+    };
+    const fate: Omit<PairFate, 'groups'> = {
+      patient: row.patient_id,
+      days: Math.max(0, daysBetween(row.started_on, row.ended_on ?? now)),
+      because: row.ended_on === null ? null : (row.ended_because ?? 'other'),
+      comfort: readOf(taken?.comfort, readChange),
+      pain: readOf(taken?.pain, readPainChange),
+      silentDays: Math.max(0, daysBetween(taken?.heard ?? row.started_on, now)),
+    };
+    return [{ grouped, fate }];
   });
 }
-export type PairWithOutcomes = Awaited<ReturnType<typeof pairsWithOutcomes>>[number];
-
-/** One pair as far as it was followed, without its group. */
-const fateOf = (row: PairWithOutcomes, now: string): Omit<PairFate, 'group'> => ({
-  patient: row.patient_id,
-  days: Math.max(0, daysBetween(row.started_on, row.ended_on ?? now)),
-  because: row.ended_on === null ? null : (row.ended_because ?? 'other'),
-  outcomes: row.taken,
-  silentDays: Math.max(0, daysBetween(row.taken.at(-1)?.on ?? row.started_on, now)),
-});
 
 /** What a group is called: rules by what they look at. */
 const titleOf = (by: InsightGroup, group: string): string =>
@@ -78,13 +128,13 @@ export async function readInsights(
   tenant: Tenant,
   { by = 'use', feature = 'drop', least }: InsightQuery,
 ): Promise<Insights> {
-  const rows = await pairsWithOutcomes(tenant);
-  const now = today();
-  const groupsOf = groupingOf(by, feature, rows);
-  const fates = rows.flatMap((row): PairFate[] => {
-    const fate = fateOf(row, now);
-    return groupsOf(row).map((group) => ({ group, ...fate }));
-  });
+  const pairs = await pairsAndFates(tenant, by);
+  const groupsOf = groupingOf(
+    by,
+    feature,
+    pairs.map(({ grouped }) => grouped),
+  );
+  const fates = pairs.map(({ grouped, fate }): PairFate => ({ ...fate, groups: groupsOf(grouped) }));
   await audit(tenant, 'read', 'insights', null);
   const found = insightsOf(fates, least ?? LEAST_PEOPLE, !OVERLAPS.has(by));
   return { ...found, groups: found.groups.map((group) => ({ ...group, group: titleOf(by, group.group) })) };
@@ -96,31 +146,28 @@ export async function readProposals(
   use: readonly RuleUse[],
   house: HouseRules,
 ): Promise<Proposal[]> {
-  const rows = await pairsWithOutcomes(tenant);
-  const now = today();
-  const every = insightsOf(
-    rows.map((row) => ({ group: '', ...fateOf(row, now) })),
-    0,
-  ).groups[0];
-  if (!every) return [];
-  const followed = insightsOf(
-    rows.flatMap((row) => {
-      const fate = fateOf(row, now);
-      return (row.spoke === null ? [] : followedIn(row)).map((group) => ({ group, ...fate }));
-    }),
-    0,
-    false,
-  ).groups;
-  const worse = new Map(followed.map((group) => [group.group, group.worse]));
+  const pairs = await pairsAndFates(tenant, 'rule');
+  const followed = new Map<string, Pick<PairFate, 'comfort' | 'pain'>[]>();
+  for (const { grouped, fate } of pairs) {
+    if (grouped.spoke === null || fate.comfort === null) continue;
+    for (const rule of followedIn(grouped)) {
+      const others = followed.get(rule);
+      if (others) others.push(fate);
+      else followed.set(rule, [fate]);
+    }
+  }
   return proposeChanges(
     rulesInForce(house),
     use.map(({ rule, fired, overruled }) => ({
       rule,
       spoke: fired,
       overruled,
-      worse: worse.get(rule) ?? wilson(0, 0),
+      worse: changeOf(followed.get(rule) ?? [], 'comfort').worse,
     })),
-    every.worse,
+    changeOf(
+      pairs.map(({ fate }) => fate),
+      'comfort',
+    ).worse,
   );
 }
 
