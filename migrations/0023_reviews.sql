@@ -56,6 +56,9 @@ alter table fitting
   add column comfort smallint,
   add column guess smallint;
 
+-- A film from home lies as its still pictures beside its report.
+alter table home_report add column frames bytea[];
+
 -- How long each step of a visit was open before somebody, seconds: from the word that a visit's page gives of itself.
 create table visit_time (
   clinic_id uuid not null references clinic,

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { CLIP } from '@/core/home/report';
 import { idSchema, momentSchema } from './answers/shared';
 import { byId } from './common';
 import { operation } from './operation';
@@ -30,6 +31,13 @@ const homeReportRecordSchema = z.object({
   words: z.string(),
   isWarning: z.boolean(),
   hasPicture: z.boolean(),
+  /** The reader of a visit that can take it. */
+  reads: z
+    .discriminatedUnion('kind', [
+      z.object({ kind: z.literal('print') }),
+      z.object({ kind: z.literal('clip'), frames: z.int(), perSecond: z.number() }),
+    ])
+    .nullable(),
   /** Why the pair’s record did not take it. */
   aside: z.string().nullable(),
   seenAt: momentSchema.nullable(),
@@ -87,8 +95,16 @@ export const home = {
   homePicture: operation(ROUTES.homePicture, {
     id: 'homePicture',
     tag: 'records',
-    summary: 'A photograph from home',
+    summary: 'A photograph from home, or one still picture of a film',
     params: byId,
+    query: z.object({
+      frame: z.coerce
+        .number()
+        .int()
+        .min(0)
+        .max(CLIP.mostFrames - 1)
+        .optional(),
+    }),
     produces: 'image/jpeg',
   }),
 };

@@ -10,7 +10,7 @@ import { makeHomeLink, revokeHomeLink } from '@/server/services/home/links';
 import { openHome } from '@/server/services/home/open';
 import { readHomePage } from '@/server/services/home/page';
 import { removePhone } from '@/server/services/home/phones';
-import { readHomeRecord, receiveReport, seeReport } from '@/server/services/home/reports';
+import { homePictureFile, readHomeRecord, receiveReport, seeReport } from '@/server/services/home/reports';
 import { endPair } from '@/server/services/pairs/pair-log';
 import { readPair } from '@/server/services/pairs/pair-records';
 import { mergePatients } from '@/server/services/patients/duplicates';
@@ -20,6 +20,7 @@ import { readRecall } from '@/server/services/recall/recall';
 import { asOwner, freshDatabase, type TestDatabase } from './database';
 import { handedOver } from './handed-over';
 import { refusal } from './signing-in';
+import { somebodyCalled } from './worn-pair';
 
 const BORN = '1980-01-01';
 let db: TestDatabase;
@@ -268,12 +269,34 @@ describe('the page of one person', () => {
     expect(view.words.wrongTitle).toBe('Etwas stimmt nicht');
   });
 
+  it('sends a wet print and a film before any pair, which the readers of a visit find as unverified', async () => {
+    const patientId = await somebodyCalled(me, 'Filmed', '1980-01-01');
+    const phone = await phoneOf(patientId);
+    const jpeg = (last: number) => Buffer.from([0xff, 0xd8, 0xff, 0xe0, 0, last]);
+    const frames = [1, 2, 3].map((last) => jpeg(last).toString('base64'));
+    await phone.say({ kind: 'clip', perSecond: 25, frames }, null);
+    await phone.say({ kind: 'picture', of: 'print', image: jpeg(9).toString('base64') }, null);
+    const { reports } = await asTenant(me, (tenant) => readHomeRecord(tenant, patientId));
+    expect(reports.map(({ reads, hasPicture }) => [reads, hasPicture])).toEqual([
+      [{ kind: 'print' }, true],
+      [{ kind: 'clip', frames: 3, perSecond: 25 }, true],
+    ]);
+    const picture = async (at: number, frame?: number, actor = me) => {
+      const file = await asTenant(actor, (tenant) => homePictureFile(tenant, reports[at]!.id, frame));
+      return [...new Uint8Array(await file.arrayBuffer())].at(-1);
+    };
+    expect([await picture(1, 0), await picture(1, 2), await picture(0)]).toEqual([1, 3, 9]);
+    expect((await refusal(picture(1, 3))).status).toBe(404);
+    expect((await refusal(picture(1, 0, db.clinicB.practitioner))).status).toBe(404);
+  });
+
   it('goes out with everything of them, and is erased with them', async () => {
     const { patientId, pairId, familyName } = await handedOver(me);
     const phone = await phoneOf(patientId);
     await phone.say({ kind: 'new-pair', name: 'findable boots' }, null);
     const image = Buffer.from([0xff, 0xd8, 0xff, 0xe0, 0, 16]).toString('base64');
     await phone.say({ kind: 'picture', of: 'wear', image }, pairId);
+    await phone.say({ kind: 'clip', perSecond: 25, frames: [image, image] }, null);
     const answer = await asTenant(me, (tenant) => exportPatient(tenant, patientId));
     const files = unzipSync(new Uint8Array(await answer.arrayBuffer()));
     expect(new TextDecoder().decode(files['from-home.json'])).toContain('findable boots');

@@ -33,6 +33,13 @@ export const DOOR_WORDS = keysOf(DOOR);
 export const AGREEMENT_EDITION = 1;
 
 const INSIDE = {
+  clip: 'home.clip',
+  clipHow: 'home.clip.how',
+  clipPrivate: 'home.clip.private',
+  clipTake: 'home.clip.take',
+  clipBusy: 'home.clip.busy',
+  clipBad: 'home.clip.bad',
+  clipCount: 'home.clip.count',
   today: 'home.today',
   tell: 'home.tell',
   back: 'home.back',
@@ -120,7 +127,7 @@ export type HomeWords = Record<InsideWord | DoorWord, string>;
 export const INSIDE_WORDS = keysOf(INSIDE);
 
 /** Values that the page fills in itself stay marked in its sentences. @example '{{left}}' */
-const LEFT_OPEN = { left: '{{left}}', count: '{{count}}', when: '{{when}}' };
+const LEFT_OPEN = { left: '{{left}}', count: '{{count}}', when: '{{when}}', share: '{{share}}' };
 
 export const doorWords = ({ say }: Speech): DoorWords => mapTable(DOOR, (text) => say(text, LEFT_OPEN));
 export const homeWords = (speech: Speech): HomeWords => ({

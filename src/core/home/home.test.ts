@@ -11,7 +11,7 @@ import { keysOf } from '../tables/keys-of';
 import { speechIn } from '../texts/languages';
 import { gradeOf } from '../texts/readability';
 import { mayAdvise } from './may-advise';
-import { homeContentSchema, isHomeWarning, reportInWords } from './report';
+import { CLIP, homeContentSchema, isHomeWarning, type KeptContent, reportInWords } from './report';
 import { daysInWords } from './today';
 import { type HomeInput, homeView } from './view';
 import { HOME_PLACES, homeViewSchema } from './view-schema';
@@ -112,7 +112,7 @@ describe('the view', () => {
     for (const language of ['en', 'de'] as const) {
       const view = homeViewSchema.parse(viewOf(feet({}), { language }));
       const open = keysOf(view.words).filter((key) => view.words[key].includes('{{'));
-      expect(open.toSorted()).toEqual(['asOf', 'waiting', 'wrong']);
+      expect(open.toSorted()).toEqual(['asOf', 'clipBusy', 'clipCount', 'waiting', 'wrong']);
       expect(view.call).toContain('055 010100');
     }
   });
@@ -144,8 +144,13 @@ describe('the view', () => {
 });
 
 describe('a report', () => {
-  const warns = (content: unknown, stopsAtFirst = false) =>
-    isHomeWarning(homeContentSchema.parse(content), stopsAtFirst);
+  /** As it is kept: a report without pictures is kept as it was said. */
+  const kept = (content: unknown): KeptContent => {
+    const read = homeContentSchema.parse(content);
+    if (read.kind === 'picture' || read.kind === 'clip') throw new Error('Its pictures lie beside it.');
+    return read;
+  };
+  const warns = (content: unknown, stopsAtFirst = false) => isHomeWarning(kept(content), stopsAtFirst);
   const outing = (part: object) => ({
     kind: 'outing',
     felt: 'fine',
@@ -166,11 +171,24 @@ describe('a report', () => {
     expect(warns(outing({}), true)).toBe(false);
     expect(warns({ kind: 'comfort', comfort: 0 }, true)).toBe(false);
   });
+  it('takes a film as its pictures, so many and so large', () => {
+    const clip = (many: number, each = 100) =>
+      homeContentSchema.safeParse({
+        kind: 'clip',
+        perSecond: 25,
+        frames: Array.from({ length: many }, () => `/9j/${'A'.repeat(each)}`),
+      }).error?.issues[0]?.message;
+    expect(clip(CLIP.mostFrames)).toBeUndefined();
+    expect(clip(1)).toBe('A film has two pictures at least.');
+    expect(clip(CLIP.mostFrames + 1)).toBe('This film is too long.');
+    expect(clip(40, 120_000)).toBe('This film is too large.');
+  });
   it('reads as one line', () => {
-    const words = (content: unknown) => reportInWords(homeContentSchema.parse(content), 'km');
+    const words = (content: unknown) => reportInWords(kept(content), 'km');
     expect(words({ ...blister, isOpen: true })).toBe('blister or sore spot: left ball; skin open');
     expect(words({ kind: 'ache', spots: [blister.spot], pain: 3 })).toBe('aches: left ball, pain 3 of 10');
     expect(words({ kind: 'use', amount: 5 })).toBe('used 5 km');
+    expect(reportInWords({ kind: 'clip', perSecond: 25, count: 60 })).toBe('film from behind, 60 pictures');
     expect(words({ kind: 'girth', side: 'left', measure: 'calfGirth', mm: 371 })).toBe('left calf: 371 mm');
   });
   it.each([

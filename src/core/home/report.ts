@@ -23,6 +23,11 @@ export type HomePicture = keyof typeof HOME_PICTURES;
 /** Whole plies that a limb is worn with; the most that a socket has been seen to take. Ours. */
 const MOST_PLY = 40;
 
+/** A clip from behind comes as small still pictures, without sound: so many, together so large in base64. Ours. */
+export const CLIP = { mostFrames: 60, perSecond: 25, longestPx: 640, largest: 4_000_000 } as const;
+
+const jpeg = z.base64('This is no picture.').startsWith('/9j/', 'This is no JPEG picture.');
+
 /** What somebody says from home, by kind. A photograph comes as JPEG in base64. */
 export const homeContentSchema = z.discriminatedUnion('kind', [
   z.strictObject({
@@ -42,10 +47,19 @@ export const homeContentSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('picture'),
     of: keySchema<HomePicture>(HOME_PICTURES),
-    image: z
-      .base64('This is no picture.')
-      .startsWith('/9j/', 'This is no JPEG picture.')
-      .max(Math.ceil((LARGEST_KEPT * 4) / 3), 'This picture is too large.'),
+    image: jpeg.max(Math.ceil((LARGEST_KEPT * 4) / 3), 'This picture is too large.'),
+  }),
+  z.strictObject({
+    kind: z.literal('clip'),
+    perSecond: z.number().min(5).max(240),
+    frames: z
+      .array(jpeg)
+      .min(2, 'A film has two pictures at least.')
+      .max(CLIP.mostFrames, 'This film is too long.')
+      .refine(
+        (frames) => frames.reduce((sum, { length }) => sum + length, 0) <= CLIP.largest,
+        'This film is too large.',
+      ),
   }),
   z.strictObject({ kind: z.literal('socks'), ply: z.int().min(0).max(MOST_PLY) }),
   z.strictObject({
@@ -73,8 +87,9 @@ export type HomeReport = z.infer<typeof homeReportSchema>;
 
 /** What is kept of a report: its picture lies beside it. */
 export type KeptContent =
-  | Exclude<HomeContent, { kind: 'picture' }>
-  | Omit<Extract<HomeContent, { kind: 'picture' }>, 'image'>;
+  | Exclude<HomeContent, { kind: 'picture' | 'clip' }>
+  | Omit<Extract<HomeContent, { kind: 'picture' }>, 'image'>
+  | (Omit<Extract<HomeContent, { kind: 'clip' }>, 'frames'> & { count: number });
 /** As it is stored. */
 export interface StoredReport {
   at: string;
@@ -132,6 +147,8 @@ export function reportInWords(content: KeptContent, unit = ''): string {
       return content.signs.map((sign) => HOME_SIGNS[sign]).join(', ');
     case 'picture':
       return `photograph: ${HOME_PICTURES[content.of]}`;
+    case 'clip':
+      return `film from behind, ${content.count} pictures`;
     case 'socks':
       return `socks: ${content.ply} ply`;
     case 'girth':

@@ -522,6 +522,8 @@ export interface Database {
     said_on: string;
     content: JSONColumnType<StoredReport>;
     image: Buffer | null;
+    /** The still pictures of a film, in order. */
+    frames: Buffer[] | null;
     is_warning: boolean;
     aside: string | null;
     received_at: Generated<Date>;

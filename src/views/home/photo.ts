@@ -1,6 +1,6 @@
 import { LARGEST_KEPT, LONGEST_PX } from '@/core/photograph/limits';
 
-const QUALITIES = [0.85, 0.7, 0.5] as const;
+const QUALITIES = [0.85, 0.7, 0.5, 0.3] as const;
 
 const toBlob = (canvas: HTMLCanvasElement, quality: number): Promise<Blob | null> =>
   new Promise((done) => canvas.toBlob(done, 'image/jpeg', quality));
@@ -12,6 +12,15 @@ const toBase64 = (blob: Blob): Promise<string> =>
     reader.onerror = () => failed(reader.error);
     reader.readAsDataURL(blob);
   });
+
+/** What is on a canvas as JPEG in base64, as good as fits; null where it does not. */
+export async function jpegOf(canvas: HTMLCanvasElement, largest: number): Promise<string | null> {
+  for (const quality of QUALITIES) {
+    const blob = await toBlob(canvas, quality);
+    if (blob && blob.size <= largest) return toBase64(blob);
+  }
+  return null;
+}
 
 /**
  * A photograph made small and written anew as JPEG, so that nothing a camera notes in it (place, phone) leaves the phone; null where
@@ -26,11 +35,7 @@ export async function smallJpeg(file: Blob): Promise<string | null> {
     canvas.height = Math.round(picture.height * scale);
     canvas.getContext('2d')?.drawImage(picture, 0, 0, canvas.width, canvas.height);
     picture.close();
-    for (const quality of QUALITIES) {
-      const blob = await toBlob(canvas, quality);
-      if (blob && blob.size <= LARGEST_KEPT) return await toBase64(blob);
-    }
-    return null;
+    return await jpegOf(canvas, LARGEST_KEPT);
   } catch {
     return null;
   }

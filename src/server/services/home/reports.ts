@@ -1,6 +1,6 @@
 import { sql } from 'kysely';
 import type { z } from 'zod';
-import type { HomeRecord, seenSchema } from '@/contract/home';
+import type { HomeRecord, HomeReportRecord, seenSchema } from '@/contract/home';
 import { stopsAtFirst } from '@/core/break-in/schools';
 import { categoryOfPerson } from '@/core/examination/at-risk-category';
 import { clinicalPicture } from '@/core/examination/clinical-picture';
@@ -120,7 +120,7 @@ export async function receiveReport(
     .executeTakeFirstOrThrow();
   if (Number(many) >= MOST_A_DAY) throw new Refusal(429, 'That is very much for one day. Call the clinic.');
   const pair = await pairOf(tenant, patientId, report.pair);
-  const { content, image } = apart(report.content);
+  const { content, image, frames } = apart(report.content);
   const against = await againstBefore(tenant, patientId, content);
   const isWarning =
     against !== null || isHomeWarning(content, await isFirstEnough(tenant, patientId, pair?.id ?? null));
@@ -136,6 +136,7 @@ export async function receiveReport(
       said_on: report.on,
       content: JSON.stringify(stored),
       image,
+      frames,
       is_warning: isWarning,
       aside: null,
       seen_at: null,
@@ -191,11 +192,34 @@ async function noteAside({ tx }: Tenant, id: string, work: () => Promise<void>):
   }
 }
 
-function apart(content: HomeReport['content']): { content: KeptContent; image: Buffer | null } {
-  if (content.kind !== 'picture') return { content, image: null };
-  const { image, ...rest } = content;
-  return { content: rest, image: Buffer.from(image, 'base64') };
+/** Pictures lie beside what was said. */
+function apart(content: HomeReport['content']): {
+  content: KeptContent;
+  image: Buffer | null;
+  frames: Buffer[] | null;
+} {
+  if (content.kind === 'picture') {
+    const { image, ...rest } = content;
+    return { content: rest, image: Buffer.from(image, 'base64'), frames: null };
+  }
+  if (content.kind === 'clip') {
+    const { frames, ...rest } = content;
+    return {
+      content: { ...rest, count: frames.length },
+      image: null,
+      frames: frames.map((frame) => Buffer.from(frame, 'base64')),
+    };
+  }
+  return { content, image: null, frames: null };
 }
+
+/** Which reader of a visit can take it: a wet print or a film; null for all else. */
+const readsOf = (content: KeptContent): HomeReportRecord['reads'] =>
+  content.kind === 'clip'
+    ? { kind: 'clip', frames: content.count, perSecond: content.perSecond }
+    : content.kind === 'picture' && content.of === 'print'
+      ? { kind: 'print' }
+      : null;
 
 /** Links and reports of one patient. */
 export async function readHomeRecord(tenant: Tenant, patientId: string): Promise<HomeRecord> {
@@ -218,7 +242,7 @@ export async function readHomeRecord(tenant: Tenant, patientId: string): Promise
       'aside',
     ])
     .select(['seer.name as seen_by', 'shoe_model.name as pair', 'features'])
-    .select((eb) => eb('home_report.image', 'is not', null).as('has_picture'))
+    .select(sql<boolean>`home_report.image is not null or home_report.frames is not null`.as('has_picture'))
     .where('home_report.patient_id', 'in', await withFolded(tenant, patientId))
     .orderBy((eb) => eb.and([eb('is_warning', 'is', true), eb('home_report.seen_at', 'is', null)]), 'desc')
     .orderBy('said_on', 'desc')
@@ -238,6 +262,7 @@ export async function readHomeRecord(tenant: Tenant, patientId: string): Promise
       ),
       isWarning: row.is_warning,
       hasPicture: Boolean(row.has_picture),
+      reads: readsOf(row.content.content),
       aside: row.aside,
       seenAt: row.seen_at?.toISOString() ?? null,
       seenBy: row.seen_by,
@@ -263,8 +288,8 @@ export async function seeReport(
   return null;
 }
 
-/** A photograph from home as a file. */
-export async function homePictureFile(tenant: Tenant, id: string): Promise<Response> {
+/** A photograph from home as a file, or one still picture of a film. */
+export async function homePictureFile(tenant: Tenant, id: string, frame?: number): Promise<Response> {
   const row = await tenant.tx
     .selectFrom('home_report')
     .innerJoin('patient', (join) =>
@@ -272,12 +297,19 @@ export async function homePictureFile(tenant: Tenant, id: string): Promise<Respo
         .onRef('patient.id', '=', 'home_report.patient_id')
         .onRef('patient.clinic_id', '=', 'home_report.clinic_id'),
     )
-    .select(['image', 'patient_id'])
+    // Counted from 1 there.
+    .select(
+      sql<Buffer | null>`coalesce(frames[${(frame ?? 0) + 1}::int], case when frames is null then image end)`.as(
+        'picture',
+      ),
+    )
+    .select('patient_id')
     .where('home_report.id', '=', id)
     .executeTakeFirst();
-  if (!row?.image) throw notFound('This photograph');
-  await audit(tenant, 'read', 'photograph from home', row.patient_id);
-  return new Response(new Uint8Array(row.image), {
+  if (!row?.picture) throw notFound('This photograph');
+  // A film is looked at once, however many pictures it is made of.
+  if (!frame) await audit(tenant, 'read', 'photograph from home', row.patient_id);
+  return new Response(new Uint8Array(row.picture), {
     headers: { 'content-type': 'image/jpeg', 'cache-control': 'no-store' },
   });
 }

@@ -115,13 +115,28 @@ export async function exportPatient(tenant: Tenant, id: string): Promise<Respons
   if (devices.length > 0) files['devices.json'] = json(devices);
   const home = await tx
     .selectFrom('home_report')
-    .select(['id', 'pair_id', 'said_on', 'content', 'image', 'is_warning', 'received_at', 'seen_at', 'found'])
+    .select([
+      'id',
+      'pair_id',
+      'said_on',
+      'content',
+      'image',
+      'frames',
+      'is_warning',
+      'received_at',
+      'seen_at',
+      'found',
+    ])
     .where('patient_id', '=', id)
     .orderBy('received_at')
     .execute();
-  if (home.length > 0) files['from-home.json'] = json(home.map(({ image: _, ...report }) => report));
-  for (const { id: report, said_on, image } of home)
-    if (image) files[`from-home/${said_on}-${report.slice(0, 8)}.jpg`] = new Uint8Array(image);
+  if (home.length > 0)
+    files['from-home.json'] = json(home.map(({ image: _, frames: __, ...report }) => report));
+  for (const { id: report, said_on, image, frames } of home)
+    for (const [at, picture] of (image ? [image] : (frames ?? [])).entries())
+      files[`from-home/${said_on}-${report.slice(0, 8)}${frames ? `-${at + 1}` : ''}.jpg`] = new Uint8Array(
+        picture,
+      );
   const week = await tx
     .selectFrom('week_plan')
     .select(['sessions', 'settled', 'saved_at'])

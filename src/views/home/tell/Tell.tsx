@@ -8,6 +8,7 @@ import { NewPair } from './NewPair';
 import { NumberForm } from './NumberForm';
 import { Photo } from './Photo';
 import type { TellProps } from './sending';
+import { Walk } from './Walk';
 
 /** All that can be told, one part open at a time. */
 export function Tell({ view, pair, say }: TellProps) {
@@ -37,6 +38,9 @@ export function Tell({ view, pair, say }: TellProps) {
       )}
       <Fold title={words.picture}>
         <Photo {...props} />
+      </Fold>
+      <Fold title={words.clip}>
+        <Walk {...props} />
       </Fold>
       {view.hasLimb && (
         <Fold title={words.socks}>

@@ -1,8 +1,10 @@
+import { useState } from 'react';
 import type { WornThen } from '@/core/tracks/assign';
 import { noteInWords } from '@/core/tracks/track';
 import { writtenDay } from '@/ui/formats';
 import { type TrackRow, wornOn } from './track-rows';
 
+/** Rows that are drawn at once; more come by a press. */
 const SHOWN = 200;
 
 interface Props {
@@ -14,6 +16,7 @@ interface Props {
 
 /** Outings as they were read, each to be kept or not, in the pair that it was in. */
 export function OutingTable({ rows, pairs, onChange, onKeep }: Props) {
+  const [shown, setShown] = useState(SHOWN);
   const change = (at: number, part: Partial<TrackRow>) =>
     onChange(rows.map((row, index) => (index === at ? { ...row, ...part } : row)));
   const ready = rows.filter(({ isChosen, pair, on }) => isChosen && pair !== null && on !== null);
@@ -37,7 +40,7 @@ export function OutingTable({ rows, pairs, onChange, onKeep }: Props) {
             </tr>
           </thead>
           <tbody>
-            {rows.slice(0, SHOWN).map(({ outing, on, pair, because, isChosen, isRepeat }, at) => (
+            {rows.slice(0, shown).map(({ outing, on, pair, because, isChosen, isRepeat }, at) => (
               <tr key={`${outing.name} ${outing.from}`}>
                 <td>
                   <input
@@ -96,7 +99,14 @@ export function OutingTable({ rows, pairs, onChange, onKeep }: Props) {
           </tbody>
         </table>
       </div>
-      {rows.length > SHOWN && <p className="text-faint">And {rows.length - SHOWN} more, kept alike.</p>}
+      {rows.length > shown && (
+        <p>
+          {rows.length - shown} more, kept alike.{' '}
+          <button type="button" className="press press-quiet" onClick={() => setShown(shown + SHOWN)}>
+            Show {Math.min(SHOWN, rows.length - shown)} more
+          </button>
+        </p>
+      )}
       <button type="button" className="press press-main mt-2" disabled={ready.length === 0} onClick={onKeep}>
         Keep {ready.length === 1 ? 'one outing' : `${ready.length} outings`}, {km.toFixed(1)} km
       </button>

@@ -9,6 +9,7 @@ import { Choice } from '@/ui/fields/Choice';
 import type { FootprintAnswer, FootprintQuestion } from '@/workers/footprint-worker';
 import { useTask } from '../../use-task';
 import { useHeld, useVisit } from '../visit-context';
+import { FROM_HOME_MARK, FromHome } from './FromHome';
 import { KeepReadings } from './keep';
 import { PRINT_TOOLS, PrintDrawing, type PrintTool } from './PrintDrawing';
 import { PrintScale } from './PrintScale';
@@ -54,6 +55,7 @@ function Footprint({ side }: { side: Side }) {
   const [file, setFile] = useHeld<File | null>(`print-file-${side}`, null);
   const [options, setOptions] = useHeld<Omit<PrintOptions, 'side'>>(`print-options-${side}`, {});
   const [taken, setTaken] = useHeld<Taken | null>(`print-${side}`, null);
+  const [isFromHome, setFromHome] = useHeld(`print-home-${side}`, false);
   const [tool, setTool] = useState<PrintTool>('axis');
   const [brush, setBrush] = useState(12);
   const [scale, setScale] = useState<Segment | null>(null);
@@ -81,16 +83,33 @@ function Footprint({ side }: { side: Side }) {
         <TakeButton
           label={`Take a print, ${side}`}
           accept="image/png,image/jpeg"
-          onFiles={([first]) => first && void find(first, {})}
+          onFiles={([first]) => {
+            if (!first) return;
+            setFromHome(false);
+            void find(first, {});
+          }}
           device="Footprint scanner"
           fields={deviceFields(side)}
           onSimulate={async (settings) => {
             const answer = await fetchFile('footprintScanner', { query: { ...settings, side } });
             if (!answer.ok) return failureInWords(answer);
+            setFromHome(false);
             void find(answer.value, {});
             return null;
           }}
-        />
+        >
+          {(close) => (
+            <FromHome
+              kind="print"
+              onFiles={([first]) => {
+                if (!first) return;
+                close();
+                setFromHome(true);
+                void find(first, {});
+              }}
+            />
+          )}
+        </TakeButton>
       </header>
       <TaskLine state={task.state} onCancel={task.cancel} />
       {twoPrints && (
@@ -173,7 +192,10 @@ function Footprint({ side }: { side: Side }) {
             step="feet"
             side={side}
             with="footprint"
-            method={taken.print.notes.includes('tracing') ? 'drawn outline' : 'print'}
+            method={[
+              taken.print.notes.includes('tracing') ? 'drawn outline' : 'print',
+              ...(isFromHome ? [FROM_HOME_MARK] : []),
+            ].join(', ')}
             readings={[
               { id: 'archIndex', value: taken.indices.archIndex },
               { id: 'chippauxSmirak', value: taken.indices.chippauxSmirak },

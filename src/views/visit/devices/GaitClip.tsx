@@ -16,9 +16,10 @@ import { figureIn } from '@/core/units/parse';
 import { Amount } from '@/ui/fields/Amount';
 import { Choice } from '@/ui/fields/Choice';
 import { useRecord, useStepContent } from '../use-findings';
-import { useVisit } from '../visit-context';
+import { useHeld, useVisit } from '../visit-context';
 import { AngleCourse } from './AngleCourse';
 import { CameraCheck, type Edges } from './CameraCheck';
+import { FROM_HOME_MARK, FromHome } from './FromHome';
 import { GaitReadings } from './GaitReadings';
 import { GaitStage } from './GaitStage';
 import { TakeButton } from './TakeButton';
@@ -54,6 +55,7 @@ export default function GaitClip({ wearing = BAREFOOT }: { wearing?: string }) {
   const [condition, setCondition] = useState<string>(wearing);
   const [speedKmh, setSpeedKmh] = useState<number | undefined>();
   const [minutes, setMinutes] = useState<number | undefined>();
+  const [isFromHome, setFromHome] = useHeld('clip-home', false);
   const [edges, setEdges] = useState<Edges | null>(null);
   const { clip, linesNow: lines, frame } = gait;
   const readings = content.gait ?? [];
@@ -69,7 +71,11 @@ export default function GaitClip({ wearing = BAREFOOT }: { wearing?: string }) {
           !found.some((entry) => entry.place === place && entry.id === id),
       ).map((id): PlacedValue => ({ place, id, value: undefined })),
     );
-    record([...found, ...gone], { with: 'clip', method: 'rear view, heel against leg' }, { gait: next });
+    record(
+      [...found, ...gone],
+      { with: 'clip', method: `rear view, heel against leg${isFromHome ? `, ${FROM_HOME_MARK}` : ''}` },
+      { gait: next },
+    );
   };
   const keep = (event: GaitEvent) => {
     if (!lines || angle === null) return;
@@ -95,18 +101,34 @@ export default function GaitClip({ wearing = BAREFOOT }: { wearing?: string }) {
           label="Load a clip"
           accept="video/*,image/png,image/jpeg"
           multiple
-          onFiles={(files) => void gait.load(files)}
+          onFiles={(files) => {
+            setFromHome(false);
+            void gait.load(files);
+          }}
           device="Gait camera"
           fields={deviceFields(side)}
           onSimulate={(settings) => {
             setSide(settings.side === 'left' ? 'left' : 'right');
             setActivity(settings.activity === 'run' ? 'run' : 'walk');
+            setFromHome(false);
             return gait.simulate(settings);
           }}
         >
-          <p className="text-faint text-xs">
-            One video, or all pictures of a folder of frames: they are taken in the order of their names.
-          </p>
+          {(close) => (
+            <>
+              <p className="text-faint text-xs">
+                One video, or all pictures of a folder of frames: they are taken in the order of their names.
+              </p>
+              <FromHome
+                kind="clip"
+                onFiles={(files, perSecond) => {
+                  close();
+                  setFromHome(true);
+                  void gait.load(files, perSecond);
+                }}
+              />
+            </>
+          )}
         </TakeButton>
         <Choice
           label="Foot"

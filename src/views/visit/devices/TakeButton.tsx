@@ -20,7 +20,8 @@ interface Props {
   fields: readonly DeviceField[];
   /** Takes from the simulated device; answers with a sentence when it could not. */
   onSimulate: (settings: Record<string, string>) => Promise<string | null>;
-  children?: ReactNode;
+  /** Other ways to take it; `close` ends the choice. */
+  children?: ReactNode | ((close: () => void) => ReactNode);
 }
 
 /** One button for a real file and for the simulated device: both go through the same reader. */
@@ -68,7 +69,7 @@ export function TakeButton({
                   }}
                 />
               </label>
-              {children}
+              {typeof children === 'function' ? children(close) : children}
               <fieldset className="border-t border-line pt-3 grid gap-2">
                 <legend className="font-medium">{device}, simulated</legend>
                 <div className="grid grid-cols-2 gap-x-4 gap-y-1.5">

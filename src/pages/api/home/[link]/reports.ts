@@ -1,10 +1,10 @@
-import { homeReportSchema } from '@/core/home/report';
+import { CLIP, homeReportSchema } from '@/core/home/report';
 import { asTenant } from '@/server/database/tenant';
 import { homeEndpoint } from '@/server/http/home-endpoint';
 import { receiveReport } from '@/server/services/home/reports';
 
-/** A photograph as it is kept, in base64, and some words. */
-const LIMIT = 2_200_000;
+/** A film as its pictures in base64, and some words. */
+const LIMIT = CLIP.largest + 100_000;
 
 export const POST = homeEndpoint({ body: homeReportSchema, bodyLimit: LIMIT }, async (caller, report) =>
   report ? asTenant(caller.actor, (tenant) => receiveReport(tenant, caller, report)) : {},

@@ -2,4 +2,6 @@ import { api } from '@/contract/contract';
 import { endpoint } from '@/server/http/endpoint';
 import { homePictureFile } from '@/server/services/home/reports';
 
-export const GET = endpoint(api.homePicture, (tenant, { params }) => homePictureFile(tenant, params.id));
+export const GET = endpoint(api.homePicture, (tenant, { params, query }) =>
+  homePictureFile(tenant, params.id, query.frame),
+);

@@ -1,0 +1,59 @@
+import { expect, test } from '@playwright/test';
+import { footprint } from '../../../src/simulators/footprint-scanner';
+import { executablePath, SOFTWARE_3D } from '../browser';
+import { filmed, open, png } from '../examination/devices';
+import { newVisit, signIn } from '../keyboard';
+import { noViolations } from '../screens/looking';
+import { linkFor, openOn, phone } from './own-page';
+
+test.use({ launchOptions: { executablePath, args: SOFTWARE_3D } });
+test('before a first pair a wet print and a film come from home, and the readers of a visit take them as unverified', async ({
+  page,
+  browser,
+}) => {
+  test.setTimeout(120_000);
+  await signIn(page);
+  const { patientId, visitId } = await newVisit(page, 'Filmathome');
+  const visit = new URL(`/visits/${visitId}`, page.url()).href;
+  const url = await linkFor(page, patientId);
+  const handset = await phone(browser);
+  await openOn(handset, url, ['5', '4', '1961']);
+  await handset.getByRole('button', { name: 'Tell the clinic' }).tap();
+
+  await handset.getByText('Send a photograph').tap();
+  await handset.getByRole('button', { name: 'a wet footprint' }).tap();
+  const print = footprint({ side: 'left', archIndex: 0.24, pixelsPerMm: 3 }).picture;
+  await handset.getByLabel('Take or choose a photograph').setInputFiles(png('print.png', print));
+  await handset.getByRole('button', { name: 'Send', exact: true }).tap();
+  await expect(handset.getByText('The clinic has it.')).toBeVisible();
+
+  await handset.getByText('Send a short film of your walk').tap();
+  await expect(handset.getByText('No sound is sent.', { exact: false })).toBeVisible();
+  const choose = handset.getByLabel('Film or choose a film');
+  await choose.setInputFiles({ name: 'no.mp4', mimeType: 'video/mp4', buffer: Buffer.from('no film') });
+  await expect(handset.getByText('This film cannot be read. Try another.')).toBeVisible();
+  await choose.setInputFiles(await filmed(page));
+  await expect(handset.getByText(/\d+ pictures, ready to send/)).toBeVisible({ timeout: 30_000 });
+  await noViolations(handset, 'own page, a film');
+  await handset.getByRole('button', { name: 'Send', exact: true }).tap();
+  await expect(handset.getByText('The clinic has it.').last()).toBeVisible();
+  await handset.context().close();
+
+  await page.goto(visit);
+  await open(page, 'feet', 'Footprint');
+  await page.getByRole('button', { name: 'Take a print, left' }).click();
+  await page.getByRole('group', { name: 'From home, unverified' }).getByRole('button').click();
+  const left = page.getByRole('region', { name: 'Footprint, left' });
+  await expect(left.getByText(/arch index/i).first()).toBeVisible({ timeout: 20_000 });
+
+  await open(page, 'move', 'Gait clip');
+  await page.getByRole('button', { name: 'Load a clip' }).click();
+  await page
+    .getByRole('group', { name: 'From home, unverified' })
+    .getByRole('button', { name: /film from behind, \d+ pictures/ })
+    .click();
+  const frames = page.getByRole('slider', { name: 'Frame', exact: true });
+  await expect(frames).toBeVisible({ timeout: 30_000 });
+  expect(Number(await frames.getAttribute('max'))).toBeGreaterThan(10);
+  await expect(page.getByLabel('Frames a second')).toHaveValue('25');
+});
