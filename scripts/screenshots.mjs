@@ -61,6 +61,22 @@ await shoot('pair', async () => {
   await page.getByRole('group', { name: 'Folded in half' }).getByText('gives easily').click();
   await page.getByRole('group', { name: 'Foam stays pressed in' }).getByText('comes back').click();
 });
+await shoot('review', async () => {
+  await find('Marne');
+  await page.getByRole('link', { name: 'Review it' }).first().click();
+  await page.getByRole('checkbox', { name: 'another insert, brace or sock' }).check({ force: true });
+  await page.getByRole('button', { name: 'Looked for: none' }).click();
+  for (const [label, value] of Object.entries({
+    'Comfort, 0–100': '62',
+    heel: '74',
+    ball: '45',
+    'Pain at its site, 0–10': '3',
+    'Worn, hours a day': '6',
+  }))
+    await page.getByLabel(label, { exact: true }).fill(value);
+  await page.getByRole('button', { name: 'left: ball' }).click();
+  await page.getByText('refit it', { exact: true }).click();
+});
 await shoot('sheet', async () => {
   await find('Marne');
   await page.getByRole('link', { name: 'Patient’s sheet' }).first().click();
@@ -147,7 +163,10 @@ await shoot('orders', async () => {
   await page.goto(`${origin}/shoes/orders`);
   await page.waitForLoadState('networkidle');
 });
-await shoot('knowledge', () => page.goto(`${origin}/knowledge`));
+await shoot('insights', async () => {
+  await page.goto(`${origin}/insights?show=guesses`);
+  await page.locator('canvas').nth(1).waitFor();
+});
 await shoot('house-rules', async () => {
   await page.goto(`${origin}/knowledge`);
   await page.waitForLoadState('networkidle');
@@ -204,19 +223,4 @@ if (!only || 'own-page'.startsWith(only)) {
   writeFileSync(join(folder, 'own-page.png'), sideBySide(shots));
   await phone.close();
 }
-await shoot('people', async () => {
-  await page.context().clearCookies();
-  await page.goto(`${origin}/sign-in`);
-  await page.waitForLoadState('networkidle');
-  await page.getByLabel('E-mail').fill('lead@harbour.example');
-  await page.getByLabel('Password').fill('low-tide-lantern');
-  await page.getByRole('button', { name: 'Sign in' }).click();
-  await page.waitForURL(/today/);
-  await page.goto(`${origin}/people`);
-  await page.waitForLoadState('networkidle');
-  await page.getByLabel('Name', { exact: true }).fill('Jorun Vale');
-  await page.getByLabel('E-mail').fill('jorun@harbour.example');
-  await page.getByRole('button', { name: 'Send the invitation' }).click();
-  await page.getByText('gets a letter').waitFor();
-});
 await browser.close();

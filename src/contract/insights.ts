@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { INSIGHT_GROUPS, type InsightGroup } from '@/core/insights/group-by';
+import { PAIR_ENDS, type PairEnd } from '@/core/insights/what-became';
 import { FEATURES, type FeatureId } from '@/core/shoe/features';
 import { keySchema } from '@/core/tables/key-schema';
 import { SAVED_STEPS } from '@/core/visit/steps';
@@ -10,6 +11,8 @@ export const insightQuerySchema = z.object({
   by: keySchema<InsightGroup>(INSIGHT_GROUPS).optional(),
   /** Which feature, where they are counted by one. */
   feature: keySchema<FeatureId>(FEATURES).optional(),
+  /** What counts as the end of a pair. */
+  ends: keySchema<PairEnd>(PAIR_ENDS).optional(),
   /** Figures of fewer people are withheld. */
   least: z.coerce
     .number()
@@ -28,6 +31,7 @@ const proportionSchema = z.object({
   to: z.number(),
 });
 export const insightsSchema = z.object({
+  ends: keySchema<PairEnd>(PAIR_ENDS),
   least: z.int(),
   groups: z.array(
     z.object({
@@ -135,6 +139,15 @@ export const insights = {
     summary:
       'Forecasts and guesses of comfort held against what came, misfits by maker and size, time by step of a visit',
     query: insightQuerySchema.pick({ least: true }),
+  }),
+  clinicInsightsCsv: operation(ROUTES.clinicInsightsCsv, {
+    id: 'exportClinicInsights',
+    tag: 'records',
+    summary: 'One of these as CSV: guesses of comfort, misfits, or time by step',
+    query: insightQuerySchema
+      .pick({ least: true })
+      .extend({ show: z.enum(['guesses', 'misfits', 'time']).default('misfits') }),
+    produces: 'text/csv',
   }),
   insightsCsv: operation(ROUTES.insightsCsv, {
     id: 'exportInsights',

@@ -98,6 +98,7 @@ export const ROUTES = {
   goOn: { method: 'POST', path: '/pairs/{id}/outings/seen', roles: CLINICIANS },
   insights: { method: 'GET', path: '/insights', roles: CLINICIANS },
   clinicInsights: { method: 'GET', path: '/insights/clinic', roles: CLINICIANS },
+  clinicInsightsCsv: { method: 'GET', path: '/insights/clinic.csv', roles: CLINICIANS },
   insightsCsv: { method: 'GET', path: '/insights.csv', roles: CLINICIANS },
   keepOutcome: { method: 'POST', path: '/pairs/{id}/outcomes', roles: EVERYONE },
   reviewOfPair: { method: 'GET', path: '/pairs/{id}/reviews', roles: EVERYONE },

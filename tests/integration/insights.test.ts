@@ -3,7 +3,7 @@ import type { Feel } from '@/core/fitting/try-on';
 import { rulesInForce } from '@/core/knowledge/house-rules';
 import { type Actor, asTenant } from '@/server/database/tenant';
 import { today } from '@/server/services/clock';
-import { readClinicInsights } from '@/server/services/insights/guesses';
+import { clinicInsightsAsCsv, readClinicInsights } from '@/server/services/insights/guesses';
 import { readInsights, readProposals } from '@/server/services/insights/pairs';
 import { readHouseRules, ruleUse } from '@/server/services/knowledge/knowledge';
 import { endPair } from '@/server/services/pairs/pair-log';
@@ -73,6 +73,40 @@ describe('guesses of comfort', () => {
     const { comfort } = await insights();
     expect(comfort.first).toMatchObject({ n: 2, patients: 1 });
     expect((await insights(2)).comfort.first).toBeNull();
+  });
+});
+
+describe('as tables', () => {
+  it('go out a line for each guess, size and step, and no cell is a formula', async () => {
+    const patientId = await somebodyCalled(me, 'Tabled');
+    const model = await wornModel(me, { maker: '=cmd()', name: 'Formula' });
+    const { id } = await asTenant(me, (tenant) => startVisit(tenant, patientId));
+    await asTenant(me, (tenant) =>
+      saveStep(tenant, id, 'feet', {
+        revision: 0,
+        state: 'done',
+        content: { findings: { left: { footLength: 244 }, right: { footLength: 245 } } },
+      }),
+    );
+    await asTenant(me, (tenant) =>
+      saveStep(tenant, id, 'try-on', {
+        revision: 0,
+        state: 'done',
+        content: {
+          tryOns: [{ model, sizeLeft: 39, sizeRight: 39, width: 'D', comfort: 66, left: { roomMm: 5 } }],
+        },
+      }),
+    );
+    const lines = async (show: 'guesses' | 'misfits' | 'time') =>
+      (await (await asTenant(me, (tenant) => clinicInsightsAsCsv(tenant, { show, least: 1 }))).text()).split(
+        '\n',
+      );
+    expect((await lines('guesses'))[0]).toBe('guess,said,first');
+    expect(await lines('guesses')).toContain('70,66,1');
+    expect((await lines('misfits')).find((line) => line.includes('cmd'))).toMatch(
+      /^"?'=cmd\(\)"?,EU 39,1,1,1,1,0/,
+    );
+    expect((await lines('time'))[0]).toBe('');
   });
 });
 

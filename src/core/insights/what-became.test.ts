@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { insightsOf, type PairFate } from './what-became';
+import { insightsOf, type PairEnd, type PairFate } from './what-became';
 
 const fate = (part: Partial<PairFate>): PairFate => ({
   groups: ['walking'],
@@ -75,6 +75,18 @@ describe('what became of the pairs of a clinic', () => {
     ];
     expect(insightsOf(fates, 1).groups[0]!.unheard).toMatchObject({ count: 1, of: 2 });
     expect(insightsOf(fates, 1).between).not.toBeNull();
-    expect(insightsOf(fates, 1, false).between).toBeNull();
+    expect(insightsOf(fates, 1, { isDistinct: false }).between).toBeNull();
+  });
+
+  it('counts as an end what is asked for: worn out, hurt, or any', () => {
+    const fates = [
+      fate({ days: 50, because: 'hurt' }),
+      fate({ days: 100, because: 'worn-out' }),
+      fate({ days: 150, because: 'lost' }),
+      fate({ days: 200 }),
+    ];
+    const at = (ends: PairEnd) => insightsOf(fates, 1, { ends }).groups[0]!.steps.map(({ time }) => time);
+    expect([at('worn-out'), at('hurt'), at('any')]).toEqual([[100], [50], [50, 100, 150]]);
+    expect(insightsOf(fates, 1, { ends: 'any' }).groups[0]!.wornOut).toBe(1);
   });
 });

@@ -27,17 +27,28 @@ export interface PairFate {
   silentDays: number;
 }
 
+/** What counts as the end of a pair; all else was followed until then. */
+export const PAIR_ENDS = {
+  'worn-out': 'worn out',
+  hurt: 'given up because it hurt',
+  any: 'retired for any reason',
+} as const;
+export type PairEnd = keyof typeof PAIR_ENDS;
+
+const endedBy = ({ because }: Pick<PairFate, 'because'>, ends: PairEnd): boolean =>
+  ends === 'any' ? because !== null : because === ends;
+
 /** What became of the pairs of one group. */
 export interface GroupInsight {
   group: string;
   pairs: number;
   patients: number;
   wornOut: number;
-  /** Share that is not worn out yet, by day; a pair that was retired for another reason, or is worn, was followed until then. */
+  /** Share that has not ended yet, by day; a pair that was retired for another reason, or is worn, was followed until then. */
   steps: SurvivalStep[];
   /** The longest that any of them was followed. */
   longestDays: number;
-  /** Days by which half are worn out; null where more than half last. */
+  /** Days by which half have ended; null where more than half last. */
   medianDays: number | null;
   /** Pairs still followed at each of these days. */
   atRisk: { day: number; pairs: number }[];
@@ -54,11 +65,13 @@ export interface GroupInsight {
 }
 
 export interface Insights {
+  /** What counts as an end. */
+  ends: PairEnd;
   /** Groups of fewer people are not shown. */
   least: number;
   groups: GroupInsight[];
   withheld: number;
-  /** Whether the two largest groups wear out alike. */
+  /** Whether the two largest groups end alike. */
   between: { first: string; second: string; test: LogRank } | null;
 }
 
@@ -147,9 +160,14 @@ function insightOf(group: string, patients: number, followed: readonly Followed[
  * What became of the clinic's pairs, group by group, the largest first. Observational: who got which pair was not left to chance.
  *
  * @param least people that a group must have; of smaller ones only their number is said
- * @param isDistinct no pair is in two groups, so that they may be held against each other
+ * @param options.isDistinct no pair is in two groups, so that they may be held against each other
+ * @param options.ends what counts as the end of a pair
  */
-export function insightsOf(fates: readonly PairFate[], least: number, isDistinct = true): Insights {
+export function insightsOf(
+  fates: readonly PairFate[],
+  least: number,
+  { isDistinct = true, ends = 'worn-out' }: { isDistinct?: boolean; ends?: PairEnd } = {},
+): Insights {
   const byGroup = new Map<string, Followed[]>();
   const numbers = new Map<string, number>();
   for (const { patient } of fates) if (!numbers.has(patient)) numbers.set(patient, numbers.size);
@@ -159,7 +177,7 @@ export function insightsOf(fates: readonly PairFate[], least: number, isDistinct
         fate,
         person: numbers.get(fate.patient) ?? 0,
         time: fate.days,
-        ended: fate.because === 'worn-out',
+        ended: endedBy(fate, ends),
       }),
     )
     .toSorted((a, b) => a.time - b.time);
@@ -176,6 +194,7 @@ export function insightsOf(fates: readonly PairFate[], least: number, isDistinct
   const large = all.filter(({ people }) => people >= least);
   const [first, second] = large;
   return {
+    ends,
     least,
     groups: large.map(({ group, people, of }) => insightOf(group, people, of)),
     withheld: all.length - large.length,

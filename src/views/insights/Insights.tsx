@@ -1,5 +1,5 @@
 import { lazy, Suspense } from 'react';
-import type { Insights as Found } from '@/core/insights/what-became';
+import { type Insights as Found, PAIR_ENDS } from '@/core/insights/what-became';
 import { DataTable } from '@/ui/table/DataTable';
 import { LINES } from './lines';
 import { inWords } from './words';
@@ -23,7 +23,7 @@ const Swatch = ({ colour, dash }: { colour: string; dash: readonly number[] }) =
 
 /** What became of the clinic's pairs: a picture, the same as a table, and how far it may be trusted. */
 export function Insights({ found }: { found: Found }) {
-  const { groups, withheld, least, between } = found;
+  const { groups, withheld, least, between, ends } = found;
   if (groups.length === 0)
     return (
       <p>
@@ -33,13 +33,13 @@ export function Insights({ found }: { found: Found }) {
   return (
     <div className="grid gap-4">
       <Suspense fallback={<p className="text-faint">Drawing …</p>}>
-        <SurvivalChart groups={groups} />
+        <SurvivalChart groups={groups} ends={ends} />
       </Suspense>
       {between && (
         <p>
           {between.first} and {between.second}:{' '}
           {between.test.pValue < 0.05
-            ? 'they wear out at different times'
+            ? 'they end at different times'
             : 'no difference that could not be chance'}{' '}
           <span className="text-faint">
             (log-rank {between.test.chiSquare.toFixed(2)}, p = {between.test.pValue.toFixed(3)})
@@ -65,7 +65,7 @@ export function Insights({ found }: { found: Found }) {
           { id: 'worn', head: 'Worn out', figure: true, cell: ({ wornOut }) => wornOut },
           {
             id: 'median',
-            head: 'Half worn out by, days',
+            head: `Half ${PAIR_ENDS[ends]} by, days`,
             figure: true,
             cell: ({ medianDays }) => medianDays ?? 'more than half last',
           },

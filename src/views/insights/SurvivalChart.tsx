@@ -1,6 +1,6 @@
 import { Chart, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
 import { Line } from 'react-chartjs-2';
-import type { GroupInsight } from '@/core/insights/what-became';
+import { type GroupInsight, PAIR_ENDS, type PairEnd } from '@/core/insights/what-became';
 import { LINES } from './lines';
 
 Chart.register(LinearScale, LineElement, PointElement, Tooltip);
@@ -16,8 +16,9 @@ function pointsOf({ steps, longestDays }: GroupInsight): { x: number; y: number 
   ];
 }
 
-/** Share of pairs that is not worn out yet, by day: it falls at each pair that was. */
-export default function SurvivalChart({ groups }: { groups: readonly GroupInsight[] }) {
+/** Share of pairs that has not ended yet, by day: it falls at each pair that did. */
+export default function SurvivalChart({ groups, ends }: { groups: readonly GroupInsight[]; ends: PairEnd }) {
+  const title = `not yet ${PAIR_ENDS[ends]}, %`;
   const axis = (title: string) => ({
     beginAtZero: true,
     ticks: { color: colour('--faint') },
@@ -28,7 +29,7 @@ export default function SurvivalChart({ groups }: { groups: readonly GroupInsigh
     <div className="h-72">
       <Line
         role="img"
-        aria-label="Share of pairs that is not worn out yet, by day"
+        aria-label={`Pairs by day: ${title}`}
         data={{
           datasets: groups.slice(0, LINES.length).map((group, at) => ({
             label: group.group,
@@ -44,7 +45,7 @@ export default function SurvivalChart({ groups }: { groups: readonly GroupInsigh
           maintainAspectRatio: false,
           scales: {
             x: { type: 'linear', ...axis('days since the first use') },
-            y: { ...axis('not worn out yet, %'), max: 100 },
+            y: { ...axis(title), max: 100 },
           },
         }}
       />

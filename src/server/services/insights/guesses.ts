@@ -1,4 +1,5 @@
 import { sql } from 'kysely';
+import Papa from 'papaparse';
 import type { ClinicInsights } from '@/contract/insights';
 import { calibrationOf, type Foretold, readGuesses } from '@/core/insights/calibration';
 import { misfitsOf } from '@/core/insights/misfits';
@@ -6,6 +7,7 @@ import { stepTimesOf } from '@/core/insights/step-times';
 import { USUAL_ROOM } from '@/core/shoe/room';
 import { audit, type Tenant } from '../../database/tenant';
 import { houseSettingsOf } from '../pairs/house-settings';
+import { CSV, csvFile } from './csv-file';
 import { LEAST_PEOPLE } from './pairs';
 
 const peopleIn = (entries: readonly { patient: string }[]): number =>
@@ -94,4 +96,42 @@ export async function readClinicInsights(tenant: Tenant, least = LEAST_PEOPLE): 
     ),
     steps: stepTimesOf(times, least),
   };
+}
+
+/** One of these as a table. */
+export async function clinicInsightsAsCsv(
+  tenant: Tenant,
+  { show, least }: { show: 'guesses' | 'misfits' | 'time'; least?: number | undefined },
+): Promise<Response> {
+  const { comfort, misfits, steps } = await readClinicInsights(tenant, least);
+  const rows = {
+    guesses: () =>
+      (comfort.points ?? []).map(({ guess, comfort: said, isFirst }) => ({
+        guess,
+        said,
+        first: isFirst ? 1 : 0,
+      })),
+    misfits: () =>
+      misfits.groups.map(({ maker, size, pairs, patients, short, long, narrow, wide }) => ({
+        maker,
+        size,
+        tried: pairs,
+        people: patients,
+        room_read: short.of,
+        too_short: short.count,
+        too_long: long.count,
+        width_read: narrow.of,
+        too_narrow: narrow.count,
+        too_wide: wide.count,
+      })),
+    time: () =>
+      steps.map(({ step, visits, median, from, to }) => ({
+        step,
+        visits,
+        median_minutes: median,
+        from_minutes: from,
+        to_minutes: to,
+      })),
+  };
+  return csvFile(show, Papa.unparse<object>(rows[show](), CSV));
 }

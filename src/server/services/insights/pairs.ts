@@ -17,6 +17,7 @@ import { RULES } from '@/core/knowledge/knowledge-base';
 import { readChange, readPainChange } from '@/core/outcomes/real-change';
 import { audit, type Tenant } from '../../database/tenant';
 import { today } from '../clock';
+import { CSV, csvFile } from './csv-file';
 
 /** Figures of fewer people are withheld unless somebody asks for less. Ours. */
 export const LEAST_PEOPLE = 5;
@@ -126,7 +127,7 @@ const titleOf = (by: InsightGroup, group: string): string =>
 /** What became of every pair of the clinic, without a name. */
 export async function readInsights(
   tenant: Tenant,
-  { by = 'use', feature = 'drop', least }: InsightQuery,
+  { by = 'use', feature = 'drop', least, ends = 'worn-out' }: InsightQuery,
 ): Promise<Insights> {
   const pairs = await pairsAndFates(tenant, by);
   const groupsOf = groupingOf(
@@ -136,7 +137,7 @@ export async function readInsights(
   );
   const fates = pairs.map(({ grouped, fate }): PairFate => ({ ...fate, groups: groupsOf(grouped) }));
   await audit(tenant, 'read', 'insights', null);
-  const found = insightsOf(fates, least ?? LEAST_PEOPLE, !OVERLAPS.has(by));
+  const found = insightsOf(fates, least ?? LEAST_PEOPLE, { isDistinct: !OVERLAPS.has(by), ends });
   return { ...found, groups: found.groups.map((group) => ({ ...group, group: titleOf(by, group.group) })) };
 }
 
@@ -208,13 +209,7 @@ export async function insightsAsCsv(tenant: Tenant, query: InsightQuery): Promis
         worn: unheard.of,
       }),
     ),
-    { newline: '\n', escapeFormulae: true },
+    CSV,
   );
-  return new Response(csv, {
-    headers: {
-      'content-type': 'text/csv; charset=utf-8',
-      'content-disposition': 'attachment; filename="insights.csv"',
-      'cache-control': 'no-store',
-    },
-  });
+  return csvFile('insights', csv);
 }
