@@ -3,7 +3,7 @@
 create table review (
   clinic_id uuid not null references clinic,
   id uuid not null default gen_random_uuid(),
-  patient_id uuid not null,
+  -- Whose it is follows from the pair, also where records are folded.
   pair_id uuid not null,
   done_on date not null,
   decision text not null check (decision in ('keep', 'refit', 'next', 'refer')),
@@ -11,11 +11,9 @@ create table review (
   made_by text not null,
   made_at timestamptz not null default now(),
   primary key (clinic_id, id),
-  foreign key (clinic_id, patient_id) references patient,
   foreign key (clinic_id, pair_id) references pair
 );
 create index review_by_pair on review (clinic_id, pair_id, done_on);
-create index review_by_patient on review (clinic_id, patient_id, done_on);
 select build_wall('review');
 select open_to_backup('review');
 grant select, insert on review to sovet_app;
@@ -74,9 +72,11 @@ grant select, insert, update on visit_time to sovet_app;
 
 create function forget_reviews() returns trigger language plpgsql security definer set search_path = pg_catalog, public as $$
 begin
-  delete from review where clinic_id = new.clinic_id and patient_id = new.id;
-  update pair set stopped_on = null, first_life = null where clinic_id = new.clinic_id and patient_id = new.id;
+  delete from review where clinic_id = new.clinic_id and pair_id = new.id;
+  -- Of a record that was folded into another, its outings too.
+  delete from track_outing where clinic_id = new.clinic_id and pair_id = new.id;
+  update pair set stopped_on = null, first_life = null where clinic_id = new.clinic_id and id = new.id;
   return null;
 end $$;
-create trigger forget_reviews after update of erased on patient for each row when (new.erased and not old.erased)
+create trigger forget_reviews after update of erased on pair for each row when (new.erased and not old.erased)
   execute function forget_reviews();

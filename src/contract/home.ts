@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { CLIP } from '@/core/home/report';
+import { FILM } from '@/core/photograph/limits';
 import { idSchema, momentSchema } from './answers/shared';
 import { byId } from './common';
 import { operation } from './operation';
@@ -102,7 +102,7 @@ export const home = {
         .number()
         .int()
         .min(0)
-        .max(CLIP.mostFrames - 1)
+        .max(FILM.mostFrames - 1)
         .optional(),
     }),
     produces: 'image/jpeg',

@@ -59,7 +59,7 @@ describe('a review of a pair', () => {
     });
     expect(kept).toMatchObject({ visitId: null, again: addDays(today(), 14) });
     const record = await asTenant(me, (tenant) => readPair(tenant, pairId));
-    expect(record.outcomes.taken.at(-1)).toMatchObject({ comfort: 85, zones: { ball: 70 }, pain: 1 });
+    expect(record.outcomes.taken.at(-1)).toMatchObject({ comfort: 71, zones: { ball: 70 }, pain: 5 });
     expect(record.pair.inspections[0]?.content.signs).toEqual({ creases: 'none' });
     expect(record.pair.forecast.used).toBeGreaterThanOrEqual(40);
     const page = await pagesOf(pairId);
@@ -68,7 +68,31 @@ describe('a review of a pair', () => {
     expect(page.first?.wanted.length).toBeGreaterThan(0);
     const { course } = await asTenant(me, (tenant) => readTimeLine(tenant, patientId));
     expect(course.looked.map(({ words }) => words)).toEqual(['visit', 'review: keep the pair']);
-    expect(course.comfort.map(({ value }) => value)).toEqual([85]);
+    // What the pair began with stands: it was handed over and reviewed on one day.
+    expect(course.comfort.map(({ value }) => value)).toEqual([71]);
+  });
+
+  it('on a later day knows better than what was said from home, and keeps what it did not ask', async () => {
+    const { pairId } = await handedOver(me);
+    await asOwner(db, (client) =>
+      client.query('update outcome set taken_on = taken_on - 30 where pair_id = $1', [pairId]),
+    );
+    await asOwner(db, (client) =>
+      client.query('update pair set started_on = started_on - 30 where id = $1', [pairId]),
+    );
+    await asTenant(me, (tenant) => keepOutcome(tenant, pairId, { on: today(), comfort: 20, hoursADay: 6 }));
+    await review(pairId, { measures: { comfort: 80 } });
+    const { taken } = await asTenant(me, (tenant) => readOutcomes(tenant, pairId));
+    expect(taken.at(-1)).toMatchObject({ comfort: 80, hoursADay: 6 });
+  });
+
+  it('lets a pair without a plan go on too, once it was seen', async () => {
+    const { pairId, patientId } = await handedOver(me);
+    await asOwner(db, (client) => client.query('update pair set break_in = null where id = $1', [pairId]));
+    await review(pairId, { warnings: ['open-wound'], decision: 'refer', to: 'wound clinic, today' });
+    expect(await kinds(patientId)).toContain('stop-wearing');
+    await review(pairId, { because: 'healed, seen today' });
+    expect(await kinds(patientId)).not.toContain('stop-wearing');
   });
 
   it('ends an alarm that it saw, and stands in Today again when the pair is to be seen', async () => {
@@ -126,7 +150,7 @@ describe('a review of a pair', () => {
       erasePatient(tenant, patientId, { familyName, reason: 'asked for it' }),
     );
     const { rows } = await asOwner(db, (client) =>
-      client.query('select count(*)::int as n from review where patient_id = $1', [patientId]),
+      client.query('select count(*)::int as n from review where pair_id = $1', [pairId]),
     );
     expect(rows[0].n).toBe(0);
   });

@@ -7,11 +7,12 @@ import { clinicalPicture } from '../examination/clinical-picture';
 import { SIDES } from '../findings/finding-kinds';
 import { FINDINGS } from '../findings/findings';
 import type { Findings } from '../findings/picture';
+import { FILM } from '../photograph/limits';
 import { keysOf } from '../tables/keys-of';
 import { speechIn } from '../texts/languages';
 import { gradeOf } from '../texts/readability';
 import { mayAdvise } from './may-advise';
-import { CLIP, homeContentSchema, isHomeWarning, type KeptContent, reportInWords } from './report';
+import { homeContentSchema, isHomeWarning, type KeptContent, reportInWords } from './report';
 import { daysInWords } from './today';
 import { type HomeInput, homeView } from './view';
 import { HOME_PLACES, homeViewSchema } from './view-schema';
@@ -178,9 +179,9 @@ describe('a report', () => {
         perSecond: 25,
         frames: Array.from({ length: many }, () => `/9j/${'A'.repeat(each)}`),
       }).error?.issues[0]?.message;
-    expect(clip(CLIP.mostFrames)).toBeUndefined();
+    expect(clip(FILM.mostFrames)).toBeUndefined();
     expect(clip(1)).toBe('A film has two pictures at least.');
-    expect(clip(CLIP.mostFrames + 1)).toBe('This film is too long.');
+    expect(clip(FILM.mostFrames + 1)).toBe('This film is too long.');
     expect(clip(40, 120_000)).toBe('This film is too large.');
   });
   it('reads as one line', () => {

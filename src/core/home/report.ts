@@ -4,7 +4,7 @@ import { isoDay } from '../calendar/iso-day';
 import { SIDES } from '../findings/finding-kinds';
 import { FINDINGS } from '../findings/findings';
 import type { SpotPlace } from '../hot-spot/causes';
-import { LARGEST_KEPT } from '../photograph/limits';
+import { FILM, LARGEST_KEPT } from '../photograph/limits';
 import { GIRTH_MEASURES } from '../swelling/course';
 import { keySchema } from '../tables/key-schema';
 import { HOME_SIGNS, type HomeSign } from './warnings';
@@ -22,9 +22,6 @@ export type HomePicture = keyof typeof HOME_PICTURES;
 
 /** Whole plies that a limb is worn with; the most that a socket has been seen to take. Ours. */
 const MOST_PLY = 40;
-
-/** A clip from behind comes as small still pictures, without sound: so many, together so large in base64. Ours. */
-export const CLIP = { mostFrames: 60, perSecond: 25, longestPx: 640, largest: 4_000_000 } as const;
 
 const jpeg = z.base64('This is no picture.').startsWith('/9j/', 'This is no JPEG picture.');
 
@@ -55,9 +52,9 @@ export const homeContentSchema = z.discriminatedUnion('kind', [
     frames: z
       .array(jpeg)
       .min(2, 'A film has two pictures at least.')
-      .max(CLIP.mostFrames, 'This film is too long.')
+      .max(FILM.mostFrames, 'This film is too long.')
       .refine(
-        (frames) => frames.reduce((sum, { length }) => sum + length, 0) <= CLIP.largest,
+        (frames) => frames.reduce((sum, { length }) => sum + length, 0) <= FILM.largest,
         'This film is too large.',
       ),
   }),

@@ -18,7 +18,7 @@ export async function addReviews(
     .innerJoin('outcome', (join) =>
       join.onRef('outcome.pair_id', '=', 'pair.id').onRef('outcome.clinic_id', '=', 'pair.clinic_id'),
     )
-    .select(['pair.id', 'patient_id', 'started_on', 'taken_on', 'measures'])
+    .select(['pair.id', 'started_on', 'taken_on', 'measures'])
     .where('ended_on', 'is', null)
     .orderBy('started_on')
     .orderBy('pair.id')
@@ -32,9 +32,8 @@ export async function addReviews(
   await tx
     .insertInto('review')
     .values(
-      reviewed.map(({ id, patient_id, taken_on, measures }) => ({
+      reviewed.map(({ id, taken_on, measures }) => ({
         clinic_id: clinicId,
-        patient_id,
         pair_id: id,
         done_on: taken_on,
         decision: 'keep' as const,

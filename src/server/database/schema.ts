@@ -367,7 +367,6 @@ export interface Database {
   review: {
     clinic_id: string;
     id: Generated<string>;
-    patient_id: string;
     pair_id: string;
     done_on: string;
     decision: ReviewDecision;

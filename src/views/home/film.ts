@@ -1,4 +1,4 @@
-import { CLIP } from '@/core/home/report';
+import { FILM } from '@/core/photograph/limits';
 import { jpegOf } from './photo';
 
 /** Seeks to a moment; resolves once its picture is there. */
@@ -43,24 +43,24 @@ export async function stillsOf(file: Blob, onShare: (share: number) => void): Pr
   try {
     await opened(film);
     const length = await lengthOf(film);
-    const many = Math.min(CLIP.mostFrames, Math.floor(length * CLIP.perSecond));
+    const many = Math.min(FILM.mostFrames, Math.floor(length * FILM.perSecond));
     if (many < 2) return null;
-    const from = (length - many / CLIP.perSecond) / 2;
-    const scale = Math.min(1, CLIP.longestPx / Math.max(film.videoWidth, film.videoHeight));
+    const from = (length - many / FILM.perSecond) / 2;
+    const scale = Math.min(1, FILM.longestPx / Math.max(film.videoWidth, film.videoHeight));
     const canvas = document.createElement('canvas');
     canvas.width = Math.round(film.videoWidth * scale);
     canvas.height = Math.round(film.videoHeight * scale);
     const frames: string[] = [];
     for (let at = 0; at < many; at += 1) {
-      await seek(film, from + at / CLIP.perSecond);
+      await seek(film, from + at / FILM.perSecond);
       canvas.getContext('2d')?.drawImage(film, 0, 0, canvas.width, canvas.height);
       // Each gets its share of what may be sent at once; base64 is a third longer.
-      const frame = await jpegOf(canvas, (0.75 * CLIP.largest) / CLIP.mostFrames);
+      const frame = await jpegOf(canvas, (0.75 * FILM.largest) / FILM.mostFrames);
       if (frame === null) return null;
       frames.push(frame);
       onShare((at + 1) / many);
     }
-    return { frames, perSecond: CLIP.perSecond };
+    return { frames, perSecond: FILM.perSecond };
   } catch {
     return null;
   } finally {

@@ -74,8 +74,11 @@ export async function readCourse(tenant: Tenant, patientId: string): Promise<Cou
     .execute();
   const reviews = await tx
     .selectFrom('review')
+    .innerJoin('pair', (join) =>
+      join.onRef('pair.id', '=', 'review.pair_id').onRef('pair.clinic_id', '=', 'review.clinic_id'),
+    )
     .select(['done_on', 'decision'])
-    .where('patient_id', '=', patientId)
+    .where('pair.patient_id', '=', patientId)
     .execute();
   return {
     comfort: outcomes.flatMap(({ on, pairId, comfort }) =>

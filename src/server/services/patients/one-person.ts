@@ -101,15 +101,18 @@ export async function exportPatient(tenant: Tenant, id: string): Promise<Respons
   if (outcomes.length > 0) files['outcomes.json'] = json(outcomes);
   const reviews = await tx
     .selectFrom('review')
+    .innerJoin('pair', 'pair.id', 'review.pair_id')
     .select(['pair_id', 'done_on', 'decision', 'content'])
-    .where('patient_id', '=', id)
+    .where('pair.patient_id', '=', id)
     .orderBy('done_on')
     .execute();
   if (reviews.length > 0) files['reviews.json'] = json(reviews);
   const devices = await tx
     .selectFrom('track_outing')
-    .select(['pair_id', 'began_at', 'ended_at', 'done_on', 'km', 'ascent_m', 'cadence', 'surface', 'source'])
-    .where('patient_id', '=', id)
+    .innerJoin('pair', 'pair.id', 'track_outing.pair_id')
+    .select(['pair_id', 'began_at', 'ended_at', 'done_on', 'km', 'ascent_m', 'cadence'])
+    .select(['track_outing.surface', 'source'])
+    .where('pair.patient_id', '=', id)
     .orderBy('began_at')
     .execute();
   if (devices.length > 0) files['devices.json'] = json(devices);

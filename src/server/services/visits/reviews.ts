@@ -4,6 +4,7 @@ import { categoryOfPerson } from '@/core/examination/at-risk-category';
 import { clinicalPicture } from '@/core/examination/clinical-picture';
 import { SIDES } from '@/core/findings/finding-kinds';
 import { FINDINGS } from '@/core/findings/findings';
+import type { Measures } from '@/core/outcomes/schema';
 import { leadingTargets, targetInWords } from '@/core/prescribe/explain/in-words';
 import { againOn, mustRefer, type ReviewedPair, readReview, reviewProblems } from '@/core/review/decide';
 import type { Review } from '@/core/review/review';
@@ -86,6 +87,21 @@ async function reviewedPair(tenant: Tenant, pairId: string): Promise<ReviewedPai
   };
 }
 
+/**
+ * Measures of a review with what was taken on the same day already: a review knows better, but for the day on which the pair began, whose
+ * measures are what all others are held against.
+ */
+async function withTaken(
+  tenant: Tenant,
+  pairId: string,
+  startedOn: string,
+  { on, measures }: Review,
+): Promise<Measures> {
+  const { taken } = await readOutcomes(tenant, pairId);
+  const { on: _, by: __, ...before } = taken.find((entry) => entry.on === on) ?? { on, by: '' };
+  return on === startedOn ? { ...measures, ...before } : { ...before, ...measures };
+}
+
 /** What was reported before is seen with a review; feet at risk were looked at. */
 async function answered(tenant: Tenant, pairId: string, patientId: string, on: string): Promise<void> {
   const { tx } = tenant;
@@ -109,13 +125,13 @@ export async function keepReview(
   review: Review,
 ): Promise<{ id: string; visitId: string | null; again: string | null }> {
   const pair = await pairDays(tenant, pairId);
-  const { on, measures, inspection = {}, since, outing, decision } = review;
+  const { on, inspection = {}, since, outing, decision } = review;
   checkDay(on, pair);
   const known = await reviewedPair(tenant, pairId);
   const errors = reviewProblems(known, review).map(({ path, message }) => ({ path: [path], message }));
   if (errors.length > 0) throw new Refusal(422, 'This review cannot be kept yet.', { errors });
   const { suggestion } = readReview(known, review);
-  await keepOutcome(tenant, pairId, { on, ...measures });
+  await keepOutcome(tenant, pairId, { on, ...(await withTaken(tenant, pairId, pair.started_on, review)) });
   if (isWorthKeeping(inspection) || since !== undefined)
     await inspectPair(tenant, pairId, { on, ...inspection, ...omitUndefined({ since }) });
   const state = outing ? (await answerOuting(tenant, pairId, { on, ...outing })).state : null;
@@ -130,7 +146,11 @@ export async function keepReview(
     .set({
       review_on: again,
       // Not worn until the foot was seen: it stands in Today, and on the patient's own page.
-      ...(mustRefer(review) ? { stopped_on: on, break_in_state: 'stop' as const } : {}),
+      ...(mustRefer(review)
+        ? { stopped_on: on, break_in_state: 'stop' as const }
+        : decision === 'keep' || decision === 'refit'
+          ? { stopped_on: null, ...(known.breakIn ? {} : { break_in_state: null }) }
+          : {}),
     })
     .where('id', '=', pairId)
     .execute();
@@ -139,7 +159,6 @@ export async function keepReview(
     .insertInto('review')
     .values({
       clinic_id: tenant.actor.clinicId,
-      patient_id: pair.patient_id,
       pair_id: pairId,
       done_on: on,
       decision,
