@@ -75,7 +75,7 @@ await shoot('review', async () => {
   }))
     await page.getByLabel(label, { exact: true }).fill(value);
   await page.getByRole('button', { name: 'left: ball' }).click();
-  await page.getByText('refit it', { exact: true }).click();
+  await page.getByText('on to the next pair', { exact: true }).click();
 });
 await shoot('sheet', async () => {
   await find('Marne');

@@ -1,11 +1,13 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { modelTitle } from '@/core/catalogue/model';
 import { orderDrift } from '@/core/fitting/try-on';
 import { wearingOrder } from '@/core/fitting/wearing-order';
-import { FittingEnd } from './FittingEnd';
 import { PairDetail } from './PairDetail';
 import { PairHead } from './PairHead';
 import { useFitting } from './use-fitting';
+
+// Nothing stands there before something was felt.
+const FittingEnd = lazy(() => import('./FittingEnd').then((part) => ({ default: part.FittingEnd })));
 
 /** Two or three pairs at once: each with size, comfort, advice and verdict; one of them at a time in detail. */
 export function TryOnStep() {
@@ -58,7 +60,9 @@ export function TryOnStep() {
           />
         ))}
       </div>
-      <FittingEnd fitting={fitting} />
+      <Suspense fallback={null}>
+        <FittingEnd fitting={fitting} />
+      </Suspense>
       <PairDetail key={pair.model.id} pair={pair} fitting={fitting} />
       {fitting.blind && (
         <p className="sr-only">Makers and models are hidden: {pairs.length} pairs by letter.</p>
