@@ -3,6 +3,7 @@ import { createServer } from 'node:http';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import proxyAddr from 'proxy-addr';
+import sirv from 'sirv';
 import { ROOT } from './lib/packages.mjs';
 
 /** A head that has not arrived by then, or a body, is not waited for. */
@@ -30,6 +31,19 @@ const overTls = (process.env.SOVET_ORIGIN ?? '').startsWith('https:');
 process.env.ASTRO_NODE_AUTOSTART = 'disabled';
 const { handler } = await import(pathToFileURL(join(ROOT, 'dist/server/entry.mjs')).href);
 
+/** Files of the browser: compressed as the build left them. What carries its content in its name is never asked for again. */
+const files = sirv(join(ROOT, 'dist/client'), {
+  brotli: true,
+  gzip: true,
+  etag: true,
+  setHeaders: (response, path) =>
+    response.setHeader(
+      'cache-control',
+      path.startsWith('/_astro/') ? 'public, max-age=31536000, immutable' : 'no-cache',
+    ),
+});
+const FETCHES = new Set(['GET', 'HEAD']);
+
 const server = createServer({ headersTimeout: HEAD_MS, requestTimeout: REQUEST_MS }, (request, response) => {
   // The socket's address; behind a declared proxy the nearest hop that is not one.
   const client = proxyAddr(request, isProxy);
@@ -38,7 +52,9 @@ const server = createServer({ headersTimeout: HEAD_MS, requestTimeout: REQUEST_M
   // Also on files, which no page code sees.
   response.setHeader('x-content-type-options', 'nosniff');
   if (overTls) response.setHeader('strict-transport-security', 'max-age=31536000; includeSubDomains');
-  handler(request, response);
+  const pages = () => handler(request, response);
+  if (FETCHES.has(request.method ?? '')) files(request, response, pages);
+  else pages();
 });
 server.listen(Number(process.env.PORT), process.env.HOST);
 server.on('error', (error) => {

@@ -3,6 +3,7 @@ import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { compressFolder } from './compress.mjs';
 
 export const ROOT = join(import.meta.dirname, '../..');
 
@@ -52,7 +53,14 @@ export function ensureNpmPackages() {
   writeFileSync(stamp, lock);
 }
 
-const BUILT_FROM = ['src', 'public', 'package-lock.json', 'astro.config.mjs', 'tsconfig.json'];
+const BUILT_FROM = [
+  'src',
+  'public',
+  'scripts/lib/compress.mjs',
+  'package-lock.json',
+  'astro.config.mjs',
+  'tsconfig.json',
+];
 
 function sourcePrint() {
   const hash = createHash('sha256');
@@ -85,6 +93,7 @@ export function ensureBuilt() {
     failure: 'The build failed.',
   });
   mkdirSync(join(ROOT, 'dist'), { recursive: true });
+  compressFolder(join(ROOT, 'dist/client'));
   writeFileSync(stamp, print);
 }
 

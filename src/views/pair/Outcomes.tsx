@@ -8,6 +8,7 @@ import {
   alarmsOf,
   compareOutcomes,
   NEXT_STEPS,
+  type NextStep,
   nextSteps,
   type OutcomeChange,
   SKIN_SIGNS,
@@ -17,6 +18,9 @@ import { writtenDay } from '@/ui/formats';
 import { DataTable } from '@/ui/table/DataTable';
 import { ChangeList } from '../measures/ChangeList';
 import { OutcomeForm } from './OutcomeForm';
+
+/** Steps that a review of the pair takes; the others ask for a visit. */
+const IN_A_REVIEW: ReadonlySet<NextStep> = new Set(['refit', 'refer']);
 
 /** What became of a pair: the first measures against the last, what comes next, and the measures of one more day. */
 export function Outcomes({
@@ -74,7 +78,13 @@ export function Outcomes({
             <h3>What comes next</h3>
             <ol className="list-decimal ps-5">
               {steps.map((step) => (
-                <li key={step}>{NEXT_STEPS[step]}</li>
+                <li key={step}>
+                  {readOnly || !IN_A_REVIEW.has(step) ? (
+                    NEXT_STEPS[step]
+                  ) : (
+                    <a href={`/pairs/${pairId}/review`}>{NEXT_STEPS[step]}</a>
+                  )}
+                </li>
               ))}
             </ol>
           </section>

@@ -39,3 +39,27 @@ test('the first page carries no form library, and the visit no schemas: both sta
   });
   expect(visit).toBeLessThan(328);
 });
+
+test('files go out compressed, are kept for good where their name says what is in them, and nothing beside them does', async ({
+  page,
+}) => {
+  const heads = new Map<string, Record<string, string>>();
+  page.on('response', (response) => {
+    const { pathname } = new URL(response.url());
+    if (/\.(js|css)$/.test(pathname)) heads.set(pathname, response.headers());
+  });
+  await page.goto(`${origin()}/sign-in`, { waitUntil: 'networkidle' });
+  expect(heads.size).toBeGreaterThan(3);
+  for (const [path, head] of heads) {
+    expect(head['cache-control'], path).toContain(path.startsWith('/_astro/') ? 'immutable' : 'no-cache');
+    expect(head['x-content-type-options'], path).toBe('nosniff');
+    if (Number(head['content-length']) > 1000) expect(head['content-encoding'], path).toMatch(/^(br|gzip)$/);
+  }
+  const [script] = [...heads.keys()].filter((path) => path.endsWith('.js'));
+  const plain = await page.request.get(`${origin()}${script}`, {
+    headers: { 'accept-encoding': 'identity' },
+  });
+  expect(plain.headers()['content-encoding']).toBeUndefined();
+  const outside = await page.request.get(`${origin()}/..%2f..%2fpackage.json`, { maxRedirects: 0 });
+  expect(outside.status()).not.toBe(200);
+});
