@@ -87,7 +87,7 @@ export function Decide(props: Props) {
               {props.busy
                 ? 'Keeping …'
                 : draft.decision === 'next'
-                  ? 'Keep it, and begin a visit'
+                  ? 'Keep the review, begin a visit'
                   : 'Keep the review'}
             </button>
           </p>
