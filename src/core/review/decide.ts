@@ -103,7 +103,7 @@ export interface ReviewProblem {
 const LEAST_WORDS = 3;
 
 /** Days after which a pair is seen again where nobody names a day: after a refit, and to hear back of a referral. Ours. */
-export const AGAIN_DAYS = { refit: 14, refer: 7 } as const;
+const AGAIN_DAYS = { refit: 14, refer: 7 } as const;
 /** A pair is seen again within a year. Ours. */
 const LONGEST_DAYS = 400;
 

@@ -4,7 +4,7 @@ import { isoDay } from '../calendar/iso-day';
 import { measuresSchema } from '../outcomes/schema';
 import { WARNING_SIGNS, type WarningSignId } from '../safety/warning-signs';
 import { keySchema } from '../tables/key-schema';
-import { keysOf } from '../tables/keys-of';
+import { keysOf, mapTable } from '../tables/keys-of';
 import { inspectionContentSchema } from '../wear/worn-schema';
 
 /** What a review ends with. */
@@ -62,9 +62,7 @@ export const CHANGES = {
   },
 } as const satisfies Record<string, Changed>;
 export type Change = keyof typeof CHANGES;
-export const CHANGE_LABELS: Readonly<Record<Change, string>> = Object.fromEntries(
-  keysOf(CHANGES).map((change) => [change, CHANGES[change].label]),
-) as Record<Change, string>;
+export const CHANGE_LABELS: Readonly<Record<Change, string>> = mapTable(CHANGES, ({ label }) => label);
 
 const note = z.string().trim().max(600, 'Use at most 600 letters.').optional();
 

@@ -19,11 +19,10 @@ interface Props {
 
 /** Comfort, pain, what the patient wants to do, use and falls of one day. */
 export function MeasureFields({ draft, onChange, problemAt }: Props) {
-  const text = (field: string, label: string, quiet = false) => (
+  const text = (field: string, label: string) => (
     <TextField
       key={field}
       label={label}
-      quiet={quiet}
       value={draft.texts[field] ?? ''}
       problem={problemAt(field)}
       onChange={(value) => onChange({ ...draft, texts: { ...draft.texts, [field]: value } })}
@@ -138,13 +137,11 @@ const unitOf = (measure: (typeof GAIT_MEASURES)[number]): string => {
 
 function TextField({
   label,
-  quiet,
   value,
   problem,
   onChange,
 }: {
   label: string;
-  quiet: boolean;
   value: string;
   problem: string | undefined;
   onChange: (text: string) => void;
@@ -152,7 +149,6 @@ function TextField({
   return (
     <Field
       label={label}
-      quiet={quiet}
       error={problem}
       className="grid-cols-[11rem_5rem] gap-x-2 items-baseline [&_.problem]:col-span-2"
     >

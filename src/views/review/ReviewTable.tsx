@@ -27,10 +27,6 @@ interface Props {
   mayDecide: boolean;
 }
 
-const SIGNS = Object.fromEntries(WARNING_SIGNS.map(({ id, sign }) => [id, sign])) as Readonly<
-  Record<(typeof WARNING_SIGNS)[number]['id'], string>
->;
-
 /** A pair as the server reads its review too. */
 function reviewedPair({ pair, outcomes, breakIn, strengths }: PairPage): ReviewedPair {
   return {
@@ -208,7 +204,7 @@ function Warnings({ draft, change }: { draft: ReviewDraft; change: (part: Partia
       </div>
       {(isOpen || some) && (
         <ul className="grid gap-0.5">
-          {WARNING_SIGNS.map(({ id }) => (
+          {WARNING_SIGNS.map(({ id, sign }) => (
             <li key={id}>
               <label>
                 <input
@@ -220,7 +216,7 @@ function Warnings({ draft, change }: { draft: ReviewDraft; change: (part: Partia
                     change({ warnings: next.length > 0 ? next : undefined });
                   }}
                 />{' '}
-                {SIGNS[id]}
+                {sign}
               </label>
             </li>
           ))}

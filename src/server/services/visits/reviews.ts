@@ -1,4 +1,4 @@
-import type { ReviewPage } from '@/contract/answers/reviews';
+import type { ReviewPage, ReviewRecord } from '@/contract/answers/reviews';
 import { dayOf } from '@/core/calendar/days';
 import { categoryOfPerson } from '@/core/examination/at-risk-category';
 import { clinicalPicture } from '@/core/examination/clinical-picture';
@@ -38,11 +38,9 @@ async function issuedFor({ tx }: Tenant, pairId: string) {
     .executeTakeFirst();
 }
 
-/** What a pair was given for, and its reviews so far, newest first. */
-export async function readReviews(tenant: Tenant, pairId: string, on: string): Promise<ReviewPage> {
-  const pair = await pairDays(tenant, pairId);
-  const issued = await issuedFor(tenant, pairId);
-  const rows = await tenant.tx
+/** Reviews of a pair so far, newest first. */
+export async function listReviews({ tx }: Tenant, pairId: string): Promise<ReviewRecord[]> {
+  const rows = await tx
     .selectFrom('review')
     .leftJoin('auth.user as maker', 'maker.id', 'review.made_by')
     .select(['review.id', 'done_on', 'decision', 'content', 'maker.name as by'])
@@ -50,6 +48,20 @@ export async function readReviews(tenant: Tenant, pairId: string, on: string): P
     .orderBy('done_on', 'desc')
     .orderBy('made_at', 'desc')
     .execute();
+  return rows.map(({ id, done_on, decision, content, by }) => ({
+    id,
+    on: done_on,
+    by: by ?? '',
+    decision,
+    ...omitUndefined({ because: content.because, to: content.to }),
+    suggested: content.suggested,
+  }));
+}
+
+/** What a pair was given for, and its reviews so far; the reading is audited. */
+export async function readReviews(tenant: Tenant, pairId: string, on: string): Promise<ReviewPage> {
+  const pair = await pairDays(tenant, pairId);
+  const issued = await issuedFor(tenant, pairId);
   await audit(tenant, 'read', 'reviews of a pair', pair.patient_id);
   return {
     first: issued
@@ -64,14 +76,7 @@ export async function readReviews(tenant: Tenant, pairId: string, on: string): P
             .map((target) => `${featureOf(target.feature).label}: ${targetInWords(target)}`),
         }
       : null,
-    reviews: rows.map(({ id, done_on, decision, content, by }) => ({
-      id,
-      on: done_on,
-      by: by ?? '',
-      decision,
-      ...omitUndefined({ because: content.because, to: content.to }),
-      suggested: content.suggested,
-    })),
+    reviews: await listReviews(tenant, pairId),
     nextDueOn: await dueAfter(tenant, pairId, on),
   };
 }
