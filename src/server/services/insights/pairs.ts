@@ -120,9 +120,11 @@ async function pairsAndFates(tenant: Tenant, by: InsightGroup) {
   });
 }
 
-/** What a group is called: rules by what they look at. */
-const titleOf = (by: InsightGroup, group: string): string =>
-  by === 'rule' ? (RULES.find(({ id }) => id === group)?.finding ?? group) : group;
+/** What a group is called: rules by what they look at, and by their names, for two may look at the same. */
+const titleOf = (by: InsightGroup, group: string): string => {
+  const finding = by === 'rule' && RULES.find(({ id }) => id === group)?.finding;
+  return finding ? `${finding} (${group})` : group;
+};
 
 /** What became of every pair of the clinic, without a name. */
 export async function readInsights(

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { call, failureInWords, fetchFile } from '@/contract/client';
 import type { HomeReportRecord } from '@/contract/home';
 import { FormProblem } from '@/ui/fields/Field';
@@ -20,7 +20,8 @@ export const FROM_HOME_MARK = 'from home, unverified';
 export function FromHome({ kind, onFiles }: Props) {
   const { visit } = useVisit();
   const [reports, setReports] = useState<HomeReportRecord[]>([]);
-  const [busy, setBusy] = useState<string | null>(null);
+  const [busy, setBusy] = useState<{ id: string; fetched: number; many: number } | null>(null);
+  const left = useRef(new AbortController());
   const [problem, setProblem] = useState<string | undefined>();
   useEffect(() => {
     let isGone = false;
@@ -33,15 +34,24 @@ export function FromHome({ kind, onFiles }: Props) {
       isGone = true;
     };
   }, [visit.patient.id, kind]);
+  // Closing the choice ends what is being fetched.
+  useEffect(() => {
+    const controller = new AbortController();
+    left.current = controller;
+    return () => controller.abort();
+  }, []);
   const take = async ({ id, reads }: HomeReportRecord) => {
-    setBusy(id);
+    const { signal } = left.current;
     const many = reads?.kind === 'clip' ? reads.frames : 1;
     const files: File[] = [];
     for (let frame = 0; frame < many; frame += 1) {
-      const answer = await fetchFile('homePicture', {
-        params: { id },
-        query: reads?.kind === 'clip' ? { frame } : {},
-      });
+      setBusy({ id, fetched: frame, many });
+      const answer = await fetchFile(
+        'homePicture',
+        { params: { id }, query: reads?.kind === 'clip' ? { frame } : {} },
+        { signal },
+      );
+      if (signal.aborted) return;
       if (!answer.ok) {
         setBusy(null);
         return setProblem(failureInWords(answer));
@@ -65,7 +75,9 @@ export function FromHome({ kind, onFiles }: Props) {
           disabled={busy !== null}
           onClick={() => void take(report)}
         >
-          {busy === report.id ? 'Fetching …' : `${writtenDay(report.at)}: ${report.words}`}
+          {busy?.id === report.id
+            ? `Fetching ${busy.fetched + 1} of ${busy.many} …`
+            : `${writtenDay(report.at)}: ${report.words}`}
         </button>
       ))}
       <FormProblem message={problem} />

@@ -7,5 +7,7 @@ import { readHouseRules, ruleUse } from '@/server/services/knowledge/knowledge';
 export const GET = endpoint(api.knowledge, async (tenant) => {
   const house = await readHouseRules(tenant);
   const use = await ruleUse(tenant);
-  return { ...knowledgeOf(house), use, proposals: await readProposals(tenant, use, house) };
+  // A lead alone may act on them, and they open every pair.
+  const proposals = tenant.actor.role === 'lead' ? await readProposals(tenant, use, house) : [];
+  return { ...knowledgeOf(house), use, proposals };
 });
