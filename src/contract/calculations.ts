@@ -114,7 +114,10 @@ export const calculations = {
       shoeRiseMm: z.number(),
       setRiseMm: z.number(),
       leverMm: z.number(),
-      adjustable: z.boolean().optional(),
+      /** Highest rise that an adjustable ankle can be set for. */
+      ankleToMm: z.number().min(0).max(80).optional(),
+      /** Thickest wedge that the shoe’s heel holds. */
+      holdsWedgeMm: z.number().min(0).max(30).optional(),
     }),
   }),
   wear: operation(ROUTES.wear, {

@@ -22,7 +22,9 @@ export const shankAnswerSchema: z.ZodType<ShankAnswer> = z.object({
   angleDeg: z.number(),
   leans: z.enum(['vertical', 'forward', 'back']),
   wedgeMm: z.number().nullable(),
-  verdict: z.enum(['fine', 'caution', 'prosthetist', 'do-not-walk']),
+  remainsMm: z.number(),
+  verdict: z.enum(['fine', 'caution', 'set-ankle', 'prosthetist', 'do-not-walk']),
+  refused: z.boolean(),
   sentence: z.string(),
 });
 

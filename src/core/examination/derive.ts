@@ -204,6 +204,16 @@ function loadRise({
 }
 const RISE = 1.3;
 
+/** How high a heel a prosthetic foot can be set for: what it is set for, unless its ankle adjusts beyond that. */
+function highestHeel({
+  prosthesisSetRise: set,
+  prosthesisAnkle: ankle,
+  prosthesisAnkleTo: to,
+}: EnteredPicture['body']): ClinicalPicture['body']['prosthesisHighest'] {
+  if (set === NOT_EXAMINED || ankle !== 'adjustable' || to === NOT_EXAMINED) return set;
+  return Math.max(set, to);
+}
+
 /** The ground that a pair is for: rough where a purpose or a surface says so, indoors where nothing else is named. */
 function groundOf({ activities, surfaces }: EnteredPicture['body']): ClinicalPicture['body']['ground'] {
   if (activities === NOT_EXAMINED) return NOT_EXAMINED;
@@ -270,6 +280,7 @@ export function deriveFindings(entered: EnteredPicture): ClinicalPicture {
       ...body,
       ...demand,
       ground: groundOf(entered.body),
+      prosthesisHighest: highestHeel(entered.body),
       correctionAsked: correctionAsked({ body, left: ownLeft, right: ownRight }),
       therapeuticAsked: therapeuticAsked({ body, left: ownLeft, right: ownRight }),
     },

@@ -14,6 +14,7 @@ const FINGERPRINTS: Readonly<Record<string, string>> = {
   '5': 'a93705b0636a1fed',
   '6': 'c23ccdf5618f7a66',
   '7': 'e12979c6f69b7953',
+  '8': '1fab639efe05facb',
 };
 
 describe('the edition of the knowledge', () => {

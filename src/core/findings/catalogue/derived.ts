@@ -204,6 +204,16 @@ export const DERIVED_FINDINGS = {
     derivedFrom: ['roll', 'arch', 'pain', 'archFlattening', 'heelRises', 'activities'],
     examinedBy: ['activities'],
   }),
+  prosthesisHighest: number('Highest heel that the prosthetic foot can be set for', 'mm', [5, 60], [0, 80], {
+    scope: 'body',
+    step: null,
+    seconds: 20,
+    carries: false,
+    prior: FLAT,
+    readBy: RULES,
+    derivedFrom: ['prosthesisSetRise', 'prosthesisAnkle', 'prosthesisAnkleTo'],
+    examinedBy: ['prosthesisSetRise'],
+  }),
   therapeuticAsked: choice('Asks for a therapeutic shoe', YES_NO, {
     scope: 'body',
     step: null,

@@ -12,7 +12,7 @@ export const prosthesisAndOrthosis = topic('Prosthesis and orthosis', [
       {
         feature: 'drop',
         atLeast: { finding: 'prosthesisSetRise', plus: -(LARGEST_WEDGE_MM + ALIGNMENT_TOLERANCE.cautionMm) },
-        atMost: { finding: 'prosthesisSetRise', plus: ALIGNMENT_TOLERANCE.cautionMm },
+        atMost: { finding: 'prosthesisHighest', plus: ALIGNMENT_TOLERANCE.cautionMm },
       },
       {
         feature: 'drop',
@@ -36,7 +36,7 @@ export const prosthesisAndOrthosis = topic('Prosthesis and orthosis', [
     evidence: 'C',
     sources: ['boone-2013'],
     because:
-      'The shoe sets the shank: a heel too high cannot be corrected in the shoe, one too low takes a wedge.',
+      'The shoe sets the shank: a heel too high cannot be corrected in the shoe, one too low takes a wedge; an adjustable ankle follows it at the cost of energy return and stability.',
     caution: 'Both shoes the same heel height. Never change shoes on the day of therapy.',
   },
   {

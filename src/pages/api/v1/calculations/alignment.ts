@@ -3,6 +3,4 @@ import { shankAlignment } from '@/core/prosthesis/shank-alignment';
 import { endpoint } from '@/server/http/endpoint';
 import { valueOrRefusal } from '@/server/http/problem';
 
-export const POST = endpoint(api.alignment, async (_, { body }) =>
-  valueOrRefusal(shankAlignment({ ...body, adjustable: body.adjustable ?? false })),
-);
+export const POST = endpoint(api.alignment, async (_, { body }) => valueOrRefusal(shankAlignment(body)));

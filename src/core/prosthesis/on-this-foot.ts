@@ -1,0 +1,201 @@
+import type { ShoeModel } from '../catalogue/model';
+import type { Side } from '../findings/finding-kinds';
+import { type ClinicalPicture, NOT_EXAMINED } from '../findings/picture';
+import type { FeatureValues } from '../shoe/features';
+import { ALIGNMENT_TOLERANCE, type ShankAnswer, type ShankTolerance, shankAnswer } from './shank-alignment';
+
+/** A prosthetic foot as far as a shoe meets it. */
+export interface ProstheticFoot {
+  side: Side;
+  /** Heel rise that it is set for, mm; null while nobody has measured it. */
+  setRiseMm: number | null;
+  /** Heel–ball length, mm. */
+  leverMm: number | null;
+  /** Where its heel point lies from the back, mm. */
+  heelAtMm: number | null;
+  /** Highest rise that its ankle can be set for, mm; null where the ankle is fixed, or nobody said. */
+  ankleToMm: number | null;
+}
+
+/** What a shoe does to the swing of the leg. */
+export interface Swing {
+  massG: number;
+  /** Moment of inertia of the shoe about the knee, kg·cm²: mass × distance². */
+  inertia: number;
+  /** Per cent more or less than a shoe of the usual mass. */
+  percent: number;
+}
+
+/** One shoe on one prosthetic foot. */
+export interface OnFoot {
+  /** Height of the heel over the ball at the foot's own points, mm; null where the shoe does not state it. */
+  riseMm: number | null;
+  /** Between which it lies with the insole taken out, mm; null where none comes out. */
+  riseOutMm: { from: number; to: number } | null;
+  /** Null until set rise and lever are known. */
+  shank: ShankAnswer | null;
+  /** Why it is not for this foot; empty where nothing speaks against it. */
+  refusals: string[];
+  /** What to look at before it is worn. */
+  checks: string[];
+  swing: Swing | null;
+}
+
+/** Knee to shoe, cm, where nobody measured it. Ours: about a quarter of a height of 1.72 m. */
+const SHANK_CM = 43;
+/** Mass of a usual shoe, g (the vocabulary's). */
+const USUAL_MASS_G = 290;
+
+/** Where heel and forefoot stack are measured, share of the inner length: centre of the heel and ball. Common practice. */
+const HEEL_AT = 0.12;
+const BALL_AT = 0.73;
+
+/** The thickest wedge that a counter holds, by its grade from none to rigid, mm. Ours. */
+const HELD_BY_COUNTER = [0, 4, 7, 10, 10] as const;
+/** Grades of the vocabulary from where a shoe is a boot, and up to where its sides are soft. */
+const BOOT_FROM = 2.25;
+const SOFT_UP_TO = 1.5;
+/** Highest heel of a boot or a dress shoe for a stiff foot, mm: an inch. Ours. */
+const LOW_HEEL_MM = 25;
+
+/** The prosthetic foot of a picture; null where there is none. */
+export function prostheticFootOf({ body }: Pick<ClinicalPicture, 'body'>): ProstheticFoot | null {
+  const side = body.prosthesisSide;
+  if (side !== 'left' && side !== 'right') return null;
+  const known = (value: number | typeof NOT_EXAMINED): number | null =>
+    value === NOT_EXAMINED ? null : value;
+  return {
+    side,
+    setRiseMm: known(body.prosthesisSetRise),
+    leverMm: known(body.prosthesisLever),
+    heelAtMm: known(body.prosthesisHeelAt),
+    ankleToMm: body.prosthesisAnkle === 'adjustable' ? known(body.prosthesisAnkleTo) : null,
+  };
+}
+
+/**
+ * Height of the heel over the ball where the foot itself stands: heel and forefoot stack, straight between the places where they are
+ * measured and level beyond. Without the shoe's inner length or the foot's points it is the drop as stated.
+ */
+export function riseUnder(
+  { drop, heelStack, forefootStack }: FeatureValues,
+  { heelAtMm, leverMm }: Pick<ProstheticFoot, 'heelAtMm' | 'leverMm'>,
+  innerLengthMm: number | null,
+): number | null {
+  const stated =
+    typeof heelStack === 'number' && typeof forefootStack === 'number'
+      ? heelStack - forefootStack
+      : typeof drop === 'number'
+        ? drop
+        : null;
+  if (stated === null || heelAtMm === null || leverMm === null || innerLengthMm === null) return stated;
+  const share = (mm: number) =>
+    Math.min(1, Math.max(0, (mm / innerLengthMm - HEEL_AT) / (BALL_AT - HEEL_AT)));
+  return stated * (share(heelAtMm + leverMm) - share(heelAtMm));
+}
+
+/** The thickest wedge that heel depth and counter of a shoe hold, mm: nothing without a counter or a closure that holds the heel down. */
+export function wedgeHeldBy({ heelCounter, closure }: FeatureValues): number | undefined {
+  if (closure === 'slip-on') return 0;
+  if (typeof heelCounter !== 'number') return undefined;
+  return HELD_BY_COUNTER[Math.min(4, Math.max(0, Math.round(heelCounter) - 1))];
+}
+
+const isBoot = ({ collarHeight }: FeatureValues): boolean =>
+  typeof collarHeight === 'number' && collarHeight >= BOOT_FROM;
+
+/** What no prosthetic foot is put into (handbook 06). */
+function refusalsOf(features: FeatureValues, shank: ShankAnswer | null): string[] {
+  const { closure, upperFirmness, heelKind, heelHeight, heelStack } = features;
+  const height = heelHeight ?? heelStack;
+  const refusals: string[] = [];
+  if (shank?.refused) refusals.push(shank.sentence);
+  if (closure === 'slip-on') refusals.push('A slip-on does not hold a foot that cannot grip.');
+  if (typeof upperFirmness === 'number' && upperFirmness < SOFT_UP_TO)
+    refusals.push('Soft sides give way around a foot that does not bend.');
+  if (heelKind === 'slender') refusals.push('A slender heel tips the shank forward and slips.');
+  if (isBoot(features)) {
+    if (closure !== 'zip') refusals.push('A boot without a side zip: a stiff foot does not go in.');
+    if (heelKind !== 'flat' && typeof height === 'number' && height > LOW_HEEL_MM)
+      refusals.push(`A boot with a heel of ${height} mm: only with a low one.`);
+  }
+  return refusals;
+}
+
+function checksOf(foot: ProstheticFoot, features: FeatureValues, riseMm: number | null): string[] {
+  const checks: string[] = [];
+  if (foot.setRiseMm === null)
+    checks.push('Measure first: nobody has said what heel rise the foot is set for.');
+  else if (foot.leverMm === null)
+    checks.push('Measure first: the foot’s heel–ball length turns a rise into a lean.');
+  if (riseMm === null) checks.push('Measure this shoe: neither its drop nor its heights are stated.');
+  if (isBoot(features) && features.closure === 'zip')
+    checks.push('A boot hangs its mass far from the knee: try the swing.');
+  return checks;
+}
+
+/** A mass at the shoe as the leg feels it in swing: about the knee, mass × distance². By arithmetic. */
+export function swingOf(massG: number, shankCm: number = SHANK_CM): Swing {
+  return {
+    massG,
+    inertia: (massG / 1000) * shankCm ** 2,
+    percent: (100 * (massG - USUAL_MASS_G)) / USUAL_MASS_G,
+  };
+}
+
+/**
+ * How shoes stand on one prosthetic foot: the rise at the foot's own points, the lean it gives the shank, the wedge that helps, and why
+ * not. Shoes of one rise share what is said of it: a catalogue has many of each.
+ *
+ * @returns a reader of one shoe, with the inner length of the size that would be tried in mm, null where it is not known
+ */
+export function readerOnFoot(
+  foot: ProstheticFoot,
+  tolerance: ShankTolerance = ALIGNMENT_TOLERANCE,
+): (model: Pick<ShoeModel, 'features'>, innerLengthMm: number | null) => OnFoot {
+  const { setRiseMm, leverMm, ankleToMm } = foot;
+  const shanks = new Map<number, ShankAnswer>();
+  const shankOn = (riseMm: number | null, holdsWedgeMm: number | undefined): ShankAnswer | null => {
+    if (riseMm === null || setRiseMm === null || leverMm === null) return null;
+    // Micrometres, and a wedge of up to 10 mm or unknown.
+    const key = Math.round(riseMm * 1000) * 16 + (holdsWedgeMm ?? 15);
+    const before = shanks.get(key);
+    if (before) return before;
+    const input = { shoeRiseMm: riseMm, setRiseMm, leverMm, ankleToMm: ankleToMm ?? undefined, holdsWedgeMm };
+    const answer = shankAnswer(input, tolerance);
+    shanks.set(key, answer);
+    return answer;
+  };
+  return ({ features }, innerLengthMm) => {
+    const riseMm = riseUnder(features, foot, innerLengthMm);
+    const shank = shankOn(riseMm, wedgeHeldBy(features));
+    const { removableInsole, insoleDepth, mass } = features;
+    return {
+      riseMm,
+      riseOutMm:
+        riseMm !== null && removableInsole === 'yes' && typeof insoleDepth === 'number'
+          ? // As thick in front as under the heel, or under the heel alone.
+            { from: riseMm - insoleDepth, to: riseMm }
+          : null,
+      shank,
+      refusals: refusalsOf(features, shank),
+      checks: checksOf(foot, features, riseMm),
+      swing: typeof mass === 'number' ? swingOf(mass) : null,
+    };
+  };
+}
+
+/** How a verdict is called in a list. `measure` where something is not known: never the best. */
+export const ON_FOOT_LABEL = {
+  fine: 'upright',
+  caution: 'with caution',
+  'set-ankle': 'set the ankle',
+  prosthetist: 'prosthetist decides',
+  'do-not-walk': 'not on this foot',
+  measure: 'measure first',
+  refused: 'not on this foot',
+} as const;
+export type OnFootVerdict = keyof typeof ON_FOOT_LABEL;
+
+export const verdictOnFoot = ({ shank, refusals }: Pick<OnFoot, 'shank' | 'refusals'>): OnFootVerdict =>
+  refusals.length > 0 ? 'refused' : (shank?.verdict ?? 'measure');
