@@ -192,6 +192,7 @@ export const BANDS = {
   monofilamentFirstHead: null,
   monofilamentFifthHead: null,
   figureOfEight: null,
+  daySwing: null,
   ankleGirth: null,
   calfGirth: null,
   temperatureBigToe: null,

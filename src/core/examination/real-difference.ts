@@ -72,6 +72,7 @@ export const REAL_DIFFERENCE: Record<NumberFindingId, RealDifference | null> = {
   monofilamentFifthHead: null,
   ankleGirth: null,
   calfGirth: null,
+  daySwing: null,
   temperatureBigToe: null,
   temperatureFirstHead: null,
   temperatureThirdHead: null,

@@ -3,6 +3,7 @@ import type { ClinicalPicture } from '../findings/picture';
 import { findingAt, numberAt } from '../findings/picture';
 import type { Band, Specification, Target } from '../prescribe/engine/specification';
 import { type Room, USUAL_ROOM } from '../shoe/room';
+import { widthOfGain } from '../swelling/reserve';
 import { type SizeWish, UPPER_GIVES_MM } from './start-size';
 
 /** What the foot was measured in and what it will wear. Unanswered is thin sock, no insert, measured late. */
@@ -102,7 +103,15 @@ export function sizeWish(
     const swelling = findingAt(picture, 'swelling', side);
     const swells = swelling === 'changes' || swelling === 'constant';
     const more = EARLY_MM[swells ? 'swells' : 'else'];
-    add(more.lengthMm, more.widthMm, swells ? 'swells, measured early' : 'measured early in the day');
+    const swing = numberAt(picture, 'daySwing', side);
+    if (swing === null)
+      add(more.lengthMm, more.widthMm, swells ? 'swells, measured early' : 'measured early in the day');
+    else
+      add(
+        more.lengthMm,
+        Math.max(more.widthMm, Math.round(2 * widthOfGain(swing)) / 2),
+        `measured early; a day adds ${Math.round(swing)} mm of girth`,
+      );
   }
   const plate = numberAt(picture, 'insertWidth', side);
   const ball = numberAt(picture, 'ballWidth', side);

@@ -7,10 +7,18 @@ export interface SideGirths {
   calfGirth?: number | undefined;
 }
 
+/** What is worn against swelling. */
+export const COMPRESSION = { none: 'none', stocking: 'stocking', bandage: 'bandage or wrap' } as const;
+export type Compression = keyof typeof COMPRESSION;
+
 /** One round of the tape. */
 export interface SwellingReading {
   /** Local moment, `2030-06-15T17:30`. */
   at: string;
+  /** Hours since rising; absent where nobody asked. */
+  awakeHours?: number | undefined;
+  /** What was worn against the swelling until then. */
+  compression?: Compression | undefined;
   left?: SideGirths | undefined;
   right?: SideGirths | undefined;
 }

@@ -23,6 +23,7 @@ import { decisionSchema, scenarioSchema, schoolSchema, setAsideSchema } from '..
 import { ANKLE_QUESTIONS, type AnkleQuestion } from '../safety/ankle-injury-rules';
 import { WARNING_ACTIONS, WARNING_SIGNS } from '../safety/warning-signs';
 import { benchAnswersSchema } from '../shoe/bench/bench-schema';
+import { COMPRESSION, type Compression } from '../swelling/course';
 import { keySchema } from '../tables/key-schema';
 import { keysOf } from '../tables/keys-of';
 import { SAVED_STEPS, type SavedStep, type StepState } from './steps';
@@ -172,6 +173,8 @@ export const swellingReadingSchema = z.strictObject({
     .string()
     .regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/, 'Write day and time.')
     .meta({ example: '2031-06-15T17:30' }),
+  awakeHours: z.number().min(0).max(24, 'Hours since rising, 0 to 24.').optional(),
+  compression: keySchema<Compression>(COMPRESSION).optional(),
   ...bothSides(sideGirths).shape,
 });
 

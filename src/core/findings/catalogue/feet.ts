@@ -369,6 +369,16 @@ export const FEET_FINDINGS = {
     readBy: through('the course of swelling'),
     how: 'tape around ankle and instep',
   }),
+  daySwing: number('Girth that a day adds', 'mm', [0, 25], [0, 90], {
+    scope: 'foot',
+    short: 'A day adds',
+    step: 'feet',
+    seconds: 45,
+    carries: false,
+    prior: FLAT,
+    readBy: through('the size: width until the evening, and the insole as a reserve'),
+    how: 'figure-of-eight, from rising to evening, from girths of one day or several',
+  }),
   ankleGirth: number('Ankle girth', 'mm', [180, 340], [100, 700], {
     scope: 'foot',
     short: 'Ankle',

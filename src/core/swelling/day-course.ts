@@ -1,0 +1,124 @@
+import { Matrix, solve } from 'ml-matrix';
+import { daysBetween } from '../calendar/days';
+import type { Side } from '../findings/finding-kinds';
+import { type GirthMeasure, inOrder, REAL_GIRTH_MM, type SwellingReading } from './course';
+
+/** A number with half the width of its 95 % interval. */
+export interface Sure {
+  mm: number;
+  within: number;
+}
+
+/** What readings of one place teach: how it changes through a day and over weeks. */
+export interface DayCourse {
+  readings: number;
+  /** What a waking day adds, from rising to the evening. */
+  swing: Sure;
+  /** What a week adds. */
+  perWeek: Sure;
+  /** What compression takes off while it is worn; null where it was never, or always, worn. */
+  compression: Sure | null;
+  /** Expected after so many hours awake, of a day, without compression unless it is worn. */
+  expected: (day: string, awakeHours: number, compressed?: boolean) => Sure;
+  /** The worst state of a usual day: without compression, or over it where it is always worn. */
+  evening: (day: string) => Sure;
+}
+
+/** Waking day from rising to the evening, hours, and when people rise where nobody said. Ours. */
+export const WAKING_HOURS = 14;
+const RISES_AT = 7;
+/** Two measures differ for real from {@link REAL_GIRTH_MM} on: a single one is off by so much, one standard deviation. */
+const TAPE_MM = REAL_GIRTH_MM / (1.96 * Math.SQRT2);
+/** Days differ by so much more than the tape does. Ours. */
+const DAYS_MM = 3;
+/** What is believed before anything is measured, one standard deviation: swing of a day, a week, compression. Ours. */
+const BELIEVED = { level: 1000, swing: 15, week: 4, compression: 10 } as const;
+const Z_95 = 1.96;
+
+/** Hours awake at a reading: as it was said, or from seven in the morning. */
+export const awakeAt = ({ at, awakeHours }: Pick<SwellingReading, 'at' | 'awakeHours'>): number =>
+  awakeHours ?? Math.max(0, Number(at.slice(11, 13)) + Number(at.slice(14, 16)) / 60 - RISES_AT);
+
+const isCompressed = ({ compression }: SwellingReading): boolean =>
+  compression !== undefined && compression !== 'none';
+
+/**
+ * Swing of a day and trend over weeks of one girth, by least squares with weak beliefs, so that two readings of one day teach the day
+ * and no trend (Bayesian linear regression; Gelman 2013, chapter 14, from memory). Readings of one day share what that day has of its own.
+ *
+ * @returns null with fewer than two readings
+ */
+export function dayCourse(
+  readings: readonly SwellingReading[],
+  side: Side,
+  measure: GirthMeasure,
+): DayCourse | null {
+  const taken = inOrder(readings).flatMap((reading) => {
+    const mm = reading[side]?.[measure];
+    return mm === undefined ? [] : [{ reading, mm }];
+  });
+  const last = taken.at(-1)?.reading.at.slice(0, 10);
+  if (last === undefined || taken.length < 2) return null;
+  const row = (day: string, awake: number, compressed: boolean) => [
+    1,
+    awake / WAKING_HOURS,
+    daysBetween(last, day) / 7,
+    compressed ? 1 : 0,
+  ];
+  const rows = taken.map(({ reading }) =>
+    row(reading.at.slice(0, 10), awakeAt(reading), isCompressed(reading)),
+  );
+  const { mean, covariance } = learned(
+    rows,
+    taken.map(({ mm }) => mm),
+    taken.map(({ reading }) => reading.at.slice(0, 10)),
+  );
+  const sure = (at: number): Sure => ({
+    mm: mean.get(at, 0),
+    within: Z_95 * Math.sqrt(covariance.get(at, at)),
+  });
+  const worn = taken.filter(({ reading }) => isCompressed(reading)).length;
+  const expected = (day: string, awake: number, compressed = false): Sure => {
+    const x = Matrix.columnVector(row(day, awake, compressed));
+    const variance = x.transpose().mmul(covariance).mmul(x).get(0, 0) + DAYS_MM ** 2;
+    return { mm: x.transpose().mmul(mean).get(0, 0), within: Z_95 * Math.sqrt(variance) };
+  };
+  return {
+    readings: taken.length,
+    swing: sure(1),
+    perWeek: sure(2),
+    compression: worn === 0 || worn === taken.length ? null : sure(3),
+    expected,
+    evening: (day) => expected(day, WAKING_HOURS, worn === taken.length),
+  };
+}
+
+function learned(rows: readonly number[][], values: readonly number[], days: readonly string[]) {
+  const count = rows.length;
+  // Errors of one day go together.
+  const noise = new Matrix(
+    rows.map((_, a) =>
+      rows.map((_, b) => (a === b ? TAPE_MM ** 2 : 0) + (days[a] === days[b] ? DAYS_MM ** 2 : 0)),
+    ),
+  );
+  const middle = values.reduce((sum, value) => sum + value, 0) / count;
+  const x = new Matrix(rows.map((row) => [...row]));
+  const y = Matrix.columnVector(values.map((value) => value - middle));
+  const believed = Matrix.diag(
+    [BELIEVED.level, BELIEVED.swing, BELIEVED.week, BELIEVED.compression].map((spread) => spread ** -2),
+  );
+  const weighed = solve(noise, x);
+  const precision = Matrix.add(x.transpose().mmul(weighed), believed);
+  const covariance = solve(precision, Matrix.eye(4));
+  const mean = covariance.mmul(weighed.transpose()).mmul(y);
+  mean.set(0, 0, mean.get(0, 0) + middle);
+  return { mean, covariance };
+}
+
+/** What a foot gains from one moment of a day to its evening, mm of girth. */
+export function gainUntilEvening(course: DayCourse, day: string, awakeHours: number): Sure {
+  const share = Math.max(0, 1 - awakeHours / WAKING_HOURS);
+  const now = course.expected(day, awakeHours);
+  const evening = course.evening(day);
+  return { mm: Math.max(0, evening.mm - now.mm), within: share * course.swing.within };
+}
