@@ -19,9 +19,9 @@ import {
   schoolSchema,
   setAsideSchema,
 } from '@/core/prescribe/engine/schema';
+import { drawerSchema } from '@/core/prosthesis/limb-record';
 import { featureValuesSchema } from '@/core/shoe/bench/bench-schema';
 import { keySchema } from '@/core/tables/key-schema';
-import { sockKindSchema } from '@/core/visit/contents';
 import { CLOCK_OF_USE, type Use } from '@/core/wear/clocks';
 import { signAnswersSchema } from '@/core/wear/worn-schema';
 import { lifeSchoolSchema } from './common';
@@ -100,7 +100,7 @@ export const calculations = {
     tag: 'calculations',
     summary: 'Fewest prosthetic socks that make a wanted ply',
     body: z.strictObject({
-      inventory: z.array(sockKindSchema).max(20),
+      inventory: drawerSchema,
       wantedPly: z.int().min(0).max(40),
       needsHole: z.boolean(),
     }),

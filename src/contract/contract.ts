@@ -11,6 +11,7 @@ import { devices } from './devices';
 import { home } from './home';
 import { insights } from './insights';
 import { knowledge } from './knowledge';
+import { limb } from './limb';
 import { operation } from './operation';
 import { pairs } from './pairs';
 import { patients } from './patients';
@@ -33,6 +34,7 @@ export const api = {
   ...insights,
   ...home,
   ...recall,
+  ...limb,
   ...tracks,
   startVisit: operation(ROUTES.startVisit, {
     id: 'startVisit',

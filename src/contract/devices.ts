@@ -94,6 +94,15 @@ export const DEVICE_SETTINGS = {
     rollDeg: number(-20, 20, 0, 'The camera’s roll'),
     grain: number(0, 30, 4, 'The noise'),
   }),
+  tableCamera: z.object({
+    seed,
+    leanDeg: number(-12, 12, 0, 'The lean of the shank'),
+    rollDeg: number(-10, 10, 0, 'The camera’s roll'),
+    grain: number(0, 30, 4, 'The noise'),
+    toes: z.enum(['left', 'right']).default('right'),
+    trousers: flag,
+    carpet: flag,
+  }),
 } as const;
 
 const device = <const Id extends string, const P extends string, Q extends z.ZodObject>(
@@ -161,5 +170,12 @@ export const devices = {
     'image/png',
     'A pair from behind on a table as PNG',
     DEVICE_SETTINGS.shoeCamera,
+  ),
+  tableCamera: device(
+    ROUTES.tableCamera,
+    'simulateTablePhotograph',
+    'image/png',
+    'A prosthesis in its shoe on a table, from the side, as PNG',
+    DEVICE_SETTINGS.tableCamera,
   ),
 } as const;

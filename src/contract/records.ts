@@ -17,6 +17,7 @@ import type { ChangeReading } from '@/core/outcomes/real-change';
 import type { PhotographKind, PictureScale, TiltLines } from '@/core/photograph/photograph-schema';
 import type { PictureChange } from '@/core/prescribe/counterfactual/preview';
 import type { Specification } from '@/core/prescribe/engine/specification';
+import type { LimbRecord } from '@/core/prosthesis/limb-record';
 import type { ContactTry, RecallKindId } from '@/core/recall/kinds';
 import type { Retention } from '@/core/retention/keep-until';
 import type { BenchAnswers } from '@/core/shoe/bench/read-bench';
@@ -283,6 +284,10 @@ export interface VisitRecord {
   /** What was issued at this visit, one for each pair; it is shown as it was, whatever the rules are today. */
   issued: IssuedPairRecord[];
   /** What still holds from an earlier visit, and when that was. */
+  /** Girths that were taken at home, oldest first; unverified. */
+  girthsFromHome: SwellingReading[];
+  /** The record of the prosthetic side. */
+  limb: LimbRecord | null;
   carried: { findings: Findings; injuries: InjuryMark[]; from: string } | null;
   /** What earlier visits measured, oldest first. */
   earlier: EarlierVisit[];

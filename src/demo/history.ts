@@ -233,6 +233,7 @@ function handedOver(
       startedAt: `${day}T09:00:00.000Z`,
       patient: { bornOn: persona.bornOn, sizingGroup: persona.group, school: null },
       clinic: { school: 'balanced', lifeSchool: 'median' },
+      limb: null,
       carried: null,
       house,
       issued: [],

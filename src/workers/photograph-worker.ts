@@ -1,5 +1,6 @@
 import type { Crop } from '@/core/photograph/crop';
 import { LARGEST_FILE, LARGEST_KEPT, LONGEST_PX, THUMBNAIL_PX } from '@/core/photograph/limits';
+import { findShankLines, type ShankLines } from '@/core/photograph/shank-lines';
 import { fail, ok, type Result } from '@/core/result/result';
 import { serve } from './task';
 
@@ -89,13 +90,21 @@ async function photographToKeep(picture: ImageBitmap): Promise<KeptPhotograph> {
   return { image, thumbnail, width: picture.width, height: picture.height };
 }
 
+/** The pixels of a picture. */
+function pixelsOf(picture: ImageBitmap): ImageData {
+  const context = new OffscreenCanvas(picture.width, picture.height).getContext('2d')!;
+  context.drawImage(picture, 0, 0);
+  return context.getImageData(0, 0, picture.width, picture.height);
+}
+
 /** What is asked about a photograph under the hands. */
 export type PhotographQuestion =
   | { open: Blob }
   | { turn: ImageBitmap }
   | { cut: ImageBitmap; to: Crop }
-  | { keep: ImageBitmap };
-export type PhotographAnswer = { picture: ImageBitmap } | { kept: KeptPhotograph };
+  | { keep: ImageBitmap }
+  | { shank: ImageBitmap };
+export type PhotographAnswer = { picture: ImageBitmap } | { kept: KeptPhotograph } | { shank: ShankLines };
 
 // A picture of a telephone has twelve million pixels: opening one would stop the page for a fifth of a second.
 serve<PhotographQuestion, PhotographAnswer>(
@@ -106,6 +115,10 @@ serve<PhotographQuestion, PhotographAnswer>(
     }
     if ('turn' in question) return ok({ picture: await quarterTurn(question.turn) });
     if ('cut' in question) return ok({ picture: await cropped(question.cut, question.to) });
+    if ('shank' in question) {
+      const found = findShankLines(pixelsOf(question.shank));
+      return found.ok ? ok({ shank: found.value }) : found;
+    }
     return ok({ kept: await photographToKeep(question.keep) });
   },
   (answer) => ('picture' in answer ? [answer.picture] : []),

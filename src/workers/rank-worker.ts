@@ -3,6 +3,7 @@ import type { ShoeModel } from '@/core/catalogue/model';
 import type { PairBefore } from '@/core/history/before';
 import { obtainable } from '@/core/match/candidates';
 import { lineageOf } from '@/core/match/lineage';
+import { type FootToStandOn, standing } from '@/core/match/on-foot';
 import { type Ranking, rank } from '@/core/match/rank';
 import type { Specification } from '@/core/prescribe/engine/specification';
 import { fail, ok } from '@/core/result/result';
@@ -15,14 +16,17 @@ export interface RankQuestion {
   query: CatalogueQuery;
   /** Pairs that served or failed this patient. */
   before: readonly PairBefore[];
+  /** The prosthetic foot that stands in them; null without one. */
+  stand: FootToStandOn | null;
 }
 
 let catalogue: readonly ShoeModel[] | null = null;
 
 /** Filters and ranks what of a catalogue can be had, off the main thread. A model that may satisfy the query, for all that is known, stays. */
-serve<RankQuestion, Ranking>(({ models, specification, query, before }) => {
+serve<RankQuestion, Ranking>(({ models, specification, query, before, stand }) => {
   catalogue = models ?? catalogue;
   if (!catalogue) return fail('no-catalogue', 'The catalogue has not been read yet.');
   const { matching, unknown } = filterModels(obtainable(catalogue), query);
-  return ok(rank([...matching, ...unknown], specification, lineageOf(catalogue, before)));
+  const ranking = rank([...matching, ...unknown], specification, lineageOf(catalogue, before));
+  return ok(standing(ranking, new Map(catalogue.map((model) => [model.id, model])), stand));
 });

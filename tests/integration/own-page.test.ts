@@ -70,7 +70,7 @@ describe('a link to the patient’s own page', () => {
     const rows = await asOwner(db, (client) => client.query('select * from home_link'));
     expect(JSON.stringify(rows.rows)).not.toContain(phone.token);
     const { view } = await pageOf(phone);
-    expect(view).toMatchObject({ language: 'en', hasLimb: false, swells: false });
+    expect(view).toMatchObject({ language: 'en', limb: null, swells: false });
     expect(view.pairs).toHaveLength(1);
     const [pair] = view.pairs;
     expect(pair).toMatchObject({ id: pairId, use: 'km' });

@@ -12,6 +12,7 @@ import {
   tiltLinesSchema,
 } from '@/core/photograph/photograph-schema';
 import { schoolSchema } from '@/core/prescribe/engine/schema';
+import { limbRecordSchema } from '@/core/prosthesis/limb-record';
 import { CONTACT_TRIES, type ContactTry, RECALL, type RecallKindId } from '@/core/recall/kinds';
 import { retentionSchema } from '@/core/retention/keep-until';
 import { SIGNS, type SignId } from '@/core/signs/signs';
@@ -103,6 +104,8 @@ export const visitRecordSchema: z.ZodType<VisitRecord> = z.object({
   }),
   clinic: clinicRecordSchema,
   house: houseRulesSchema,
+  limb: limbRecordSchema.nullable(),
+  girthsFromHome: z.array(swellingReadingSchema),
   issued: z.array(
     z.object({
       id: idSchema,

@@ -4,6 +4,7 @@ import type { HouseChange } from '@/core/knowledge/house-rules';
 import type { Condition, Rule, Wish } from '@/core/knowledge/rule';
 import { strengthSchema } from '@/core/prescribe/check/house-rules-schema';
 import { featureIdSchema } from '@/core/prescribe/engine/schema';
+import { prosthesisSettingsSchema } from '@/core/prosthesis/settings-schema';
 import { VALUE_SOURCES } from '@/core/shoe/readings/readings';
 import { SIGNS, type SignId } from '@/core/signs/signs';
 import { SIZE_SYSTEM_LABEL } from '@/core/sizing/systems';
@@ -44,6 +45,8 @@ export const roomSchema = z.object({ least: z.number(), wished: z.number(), most
 export const houseSettingsSchema = z.object({
   kneePerMmDrop: z.object({ low: percent, high: percent }).optional(),
   usualRoom: roomSchema.optional(),
+  outcomes: z.object({ weeks: z.array(z.number()).readonly(), thenMonths: z.number() }).optional(),
+  prosthesis: prosthesisSettingsSchema.optional(),
   signStrengths: z.partialRecord(keySchema<SignId>(SIGNS), z.number()).optional(),
 });
 

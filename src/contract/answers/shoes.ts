@@ -7,11 +7,13 @@ import type { FittingOutcome } from '@/core/fitting/outcome';
 import type { Proposal, TrialRole } from '@/core/match/propose';
 import type { Excluded, FeatureReason, Ranked } from '@/core/match/rank';
 import { modificationSchema } from '@/core/modification/schema';
+import { ON_FOOT_LABEL, type OnFootVerdict } from '@/core/prosthesis/on-this-foot';
 import { benchAnswersSchema } from '@/core/shoe/bench/bench-schema';
 import type { LearnedFit, LearnedOffset } from '@/core/sizing/learned/learn-offsets';
 import type { PairKind, SizedPair } from '@/core/sizing/size-pair';
 import type { SizeRow } from '@/core/sizing/size-table';
 import type { ModelSizing, StartSize } from '@/core/sizing/start-size';
+import { keySchema } from '@/core/tables/key-schema';
 import { tryOnSchema } from '@/core/visit/try-on-schema';
 import type { ModelRecord, OrderRecord, SupplierAnnouncement } from '../records';
 import {
@@ -333,6 +335,16 @@ export const candidatesAnswer = z.object({
         .nullable(),
       fit: z.string().nullish(),
       /** How it stands to a pair that served or failed. */
+      /** How it stands on the prosthetic foot; null without one. */
+      onFoot: z
+        .object({
+          verdict: keySchema<OnFootVerdict>(ON_FOOT_LABEL),
+          riseMm: z.number().nullable(),
+          leanDeg: z.number().nullable(),
+          wedgeMm: z.number().nullable(),
+          says: z.array(z.string()),
+        })
+        .nullable(),
       kinship: z.string().nullable(),
       reasons: z.object({
         pro: z.array(featureReasonSchema),

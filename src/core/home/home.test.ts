@@ -39,6 +39,7 @@ const viewOf = (findings: Findings | null, over: Partial<HomeInput> = {}) =>
           },
         ]
       : [],
+    limb: null,
     today: ON,
     madeAt: `${ON}T08:00:00.000Z`,
     ...over,
@@ -119,7 +120,6 @@ describe('the view', () => {
   });
   it('asks for socks of a limb, for girths of a swelling foot, and speaks to a parent of a child', () => {
     expect(viewOf({ ...feet({}), body: { prosthesisSide: 'right' } })).toMatchObject({
-      hasLimb: true,
       stopNow: expect.stringContaining('Take the leg and the other shoe off'),
     });
     expect(viewOf(feet({ swelling: 'changes' })).swells).toBe(true);

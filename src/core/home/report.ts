@@ -5,6 +5,8 @@ import { SIDES } from '../findings/finding-kinds';
 import { FINDINGS } from '../findings/findings';
 import type { SpotPlace } from '../hot-spot/causes';
 import { FILM, LARGEST_KEPT } from '../photograph/limits';
+import { sockEntrySchema } from '../prosthesis/limb-record';
+import { SOCK_FEELS, SOCK_TAGS } from '../prosthesis/sock-log';
 import { GIRTH_MEASURES } from '../swelling/course';
 import { keySchema } from '../tables/key-schema';
 import { HOME_SIGNS, type HomeSign } from './warnings';
@@ -19,9 +21,6 @@ export const HOME_PICTURES = {
   print: 'wet print of a foot',
 } as const;
 export type HomePicture = keyof typeof HOME_PICTURES;
-
-/** Whole plies that a limb is worn with; the most that a socket has been seen to take. Ours. */
-const MOST_PLY = 40;
 
 const jpeg = z.base64('This is no picture.').startsWith('/9j/', 'This is no JPEG picture.');
 
@@ -58,7 +57,7 @@ export const homeContentSchema = z.discriminatedUnion('kind', [
         'This film is too large.',
       ),
   }),
-  z.strictObject({ kind: z.literal('socks'), ply: z.int().min(0).max(MOST_PLY) }),
+  z.strictObject({ kind: z.literal('socks'), ...sockEntrySchema.omit({ at: true }).shape }),
   z.strictObject({
     kind: z.literal('girth'),
     side: z.enum(SIDES),
@@ -106,6 +105,8 @@ export function isHomeWarning(content: KeptContent, stopsAtFirst: boolean): bool
       return true;
     case 'blister':
       return content.isOpen || stopsAtFirst;
+    case 'socks':
+      return content.feel === 'pain';
     case 'outing':
       return (
         content.felt === 'severe' ||
@@ -147,7 +148,10 @@ export function reportInWords(content: KeptContent, unit = ''): string {
     case 'clip':
       return `film from behind, ${content.count} pictures`;
     case 'socks':
-      return `socks: ${content.ply} ply`;
+      return [
+        `socks: ${content.ply} ply${content.feel ? `, ${SOCK_FEELS[content.feel]}` : ''}`,
+        ...(content.tags ?? []).map((tag) => SOCK_TAGS[tag]),
+      ].join('; ');
     case 'girth':
       return `${content.side} ${GIRTH_WORDS[content.measure]}: ${content.mm} mm`;
     case 'new-pair':

@@ -64,7 +64,16 @@ export const homeViewSchema = z.object({
   madeOn: z.string(),
   stopNow: z.string(),
   call: z.string(),
-  hasLimb: z.boolean(),
+  /** Socks of today; null where no limb is worn. */
+  limb: z
+    .object({
+      now: z.string(),
+      isStop: z.boolean(),
+      later: z.string().nullable(),
+      carry: z.string().nullable(),
+      worn: z.number().nullable(),
+    })
+    .nullable(),
   swells: z.boolean(),
   pairs: z.array(pairSchema),
 });

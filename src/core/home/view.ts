@@ -8,12 +8,14 @@ import { type ClinicalPicture, NOT_EXAMINED } from '../findings/picture';
 import type { Cause } from '../hot-spot/causes';
 import { readSpot } from '../hot-spot/finder';
 import { knownAnswers } from '../hot-spot/known';
+import type { SockDay } from '../prosthesis/sock-advice';
 import { isKeyOf, mapTable } from '../tables/keys-of';
 import { speechIn } from '../texts/languages';
 import type { MessageFile, Say, SheetText } from '../texts/speech';
 import { directionOf } from '../texts/tags';
 import { CLOCK_OF_USE, type Clock, madeForUse } from '../wear/clocks';
 import { homeWords } from './home-words';
+import { limbWords } from './limb-words';
 import { mayAdvise } from './may-advise';
 import { daysInWords } from './today';
 import { HOME_PLACES, type HomePair, type HomeView } from './view-schema';
@@ -40,6 +42,8 @@ export interface HomeInput {
   phone: string;
   /** What is known of the person; null before the first visit. */
   picture: ClinicalPicture | null;
+  /** The socks of today; null without a prosthesis. */
+  limb: SockDay | null;
   /** Pairs in use, newest first. */
   pairs: readonly HomePairInput[];
   today: IsoDay;
@@ -90,7 +94,7 @@ export function homeView(input: HomeInput): HomeView {
     madeOn: day(today),
     stopNow: say(wearer?.hasProsthesis ? 'home.wrong.do-limb' : 'home.wrong.do'),
     call: phone === '' ? say('home.wrong.call-none') : say('home.wrong.call', { phone }),
-    hasLimb: wearer?.hasProsthesis ?? false,
+    limb: input.limb && limbWords(input.limb, say),
     swells,
     pairs: input.pairs.map(({ id, sheet, breakIn }): HomePair => {
       const plan = breakIn && planBreakIn(breakIn);

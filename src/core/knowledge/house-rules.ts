@@ -1,4 +1,5 @@
 import { memoize } from '../memo/memoize';
+import type { ProsthesisSettings } from '../prosthesis/settings';
 import type { Room } from '../shoe/room';
 import type { SignStrengths } from '../signs/signs';
 import type { WhatIfSettings } from '../what-if/what-if';
@@ -23,6 +24,8 @@ export interface HouseSettings extends WhatIfSettings {
   usualRoom?: Room | undefined;
   /** When outcomes of a pair are asked for. */
   outcomes?: OutcomeSchedule | undefined;
+  /** What may remain under a prosthetic foot, and how long a new one keeps its shoe. */
+  prosthesis?: ProsthesisSettings | undefined;
   /** How strongly each sign of a worn pair is taken. */
   signStrengths?: SignStrengths | undefined;
 }

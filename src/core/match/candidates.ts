@@ -5,6 +5,7 @@ import { awaitedInWords } from '../prescribe/explain/in-words';
 import type { Result } from '../result/result';
 import { featureOf } from '../shoe/features';
 import type { SizedPair } from '../sizing/size-pair';
+import { mayStand, type onFootReader } from './on-foot';
 import { eligible, lackingOf, type Proposal, proposeTrial } from './propose';
 import { type Ranked, standingOf } from './rank';
 
@@ -70,14 +71,19 @@ const TOLD = 3;
 /**
  * Three to feel today: from the shelf, where two or more there teach something; else those to order. Only what satisfies
  * every limit and lies inside every firm target is proposed; where that is fewer than three it says why.
+ *
+ * @param onFoot reads a shoe on a prosthetic foot: only what stands on it is proposed
  */
 export function proposeFrom(
-  usable: readonly Candidate[],
+  all: readonly Candidate[],
   models: ReadonlyMap<string, ShoeModel>,
   specification: Specification,
+  onFoot: ReturnType<typeof onFootReader> = null,
 ): Trial {
   const first = notYet(specification);
   if (first.length > 0) return { proposals: [], because: first };
+  const usable = onFoot ? all.filter(({ model }) => mayStand(onFoot(model))) : all;
+  if (onFoot && usable.length === 0 && all[0]) return { proposals: [], because: onFoot(all[0].model).checks };
   const ranked = (of: readonly Candidate[]) => of.map(({ entry }) => entry);
   const from = (of: readonly Candidate[]) =>
     proposeTrial(eligible(ranked(of), models, specification), models);

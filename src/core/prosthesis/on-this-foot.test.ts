@@ -10,7 +10,14 @@ import {
   verdictOnFoot,
 } from './on-this-foot';
 
-const FOOT: ProstheticFoot = { side: 'left', setRiseMm: 9.5, leverMm: 180, heelAtMm: null, ankleToMm: null };
+const FOOT: ProstheticFoot = {
+  side: 'left',
+  setRiseMm: 9.5,
+  leverMm: 180,
+  heelAtMm: null,
+  innerMm: 280,
+  ankleToMm: null,
+};
 const TRAINER: FeatureValues = {
   heelStack: 30,
   forefootStack: 20,
@@ -22,7 +29,7 @@ const TRAINER: FeatureValues = {
   mass: 300,
 };
 const on = (features: FeatureValues, foot: Partial<ProstheticFoot> = {}) =>
-  readerOnFoot({ ...FOOT, ...foot })({ features: { ...TRAINER, ...features } }, 280);
+  readerOnFoot({ ...FOOT, ...foot })({ features: { ...TRAINER, ...features } });
 
 /** Handbook 06. */
 describe('a shoe on a prosthetic foot', () => {
@@ -71,7 +78,7 @@ describe('a shoe on a prosthetic foot', () => {
     expect(verdictOnFoot(on({}, { setRiseMm: null }))).toBe('measure');
     expect(verdictOnFoot(on({}, { leverMm: null }))).toBe('measure');
     const { heelStack: _, forefootStack: __, ...unstated } = TRAINER;
-    const shoe = readerOnFoot(FOOT)({ features: unstated }, null);
+    const shoe = readerOnFoot(FOOT)({ features: unstated });
     expect(verdictOnFoot(shoe)).toBe('measure');
     expect(shoe.checks[0]).toContain('Measure this shoe');
   });
@@ -80,10 +87,10 @@ describe('a shoe on a prosthetic foot', () => {
     const { heelStack, forefootStack } = TRAINER;
     const shoe = { heelStack, forefootStack };
     // 0.12 and 0.73 of 300 mm are 36 and 219: 40 … 190 is 150/183 of the way.
-    expect(riseUnder(shoe, { heelAtMm: 40, leverMm: 150 }, 300)).toBeCloseTo((10 * 150) / 183, 6);
-    expect(riseUnder(shoe, { heelAtMm: 30, leverMm: 200 }, 300)).toBe(10);
-    expect(riseUnder(shoe, { heelAtMm: null, leverMm: 150 }, 300)).toBe(10);
-    expect(riseUnder({ drop: 8 }, { heelAtMm: null, leverMm: 150 }, null)).toBe(8);
+    expect(riseUnder(shoe, { heelAtMm: 40, leverMm: 150, innerMm: 300 })).toBeCloseTo((10 * 150) / 183, 6);
+    expect(riseUnder(shoe, { heelAtMm: 30, leverMm: 200, innerMm: 300 })).toBe(10);
+    expect(riseUnder(shoe, { heelAtMm: null, leverMm: 150, innerMm: 300 })).toBe(10);
+    expect(riseUnder({ drop: 8 }, { heelAtMm: null, leverMm: 150, innerMm: null })).toBe(8);
   });
 
   it('says between what its rise lies without the insole', () => {
@@ -116,7 +123,7 @@ describe('a shoe on a prosthetic foot', () => {
     const times = Array.from({ length: 7 }, () => {
       const begun = performance.now();
       const read = readerOnFoot({ ...FOOT, heelAtMm: 34 });
-      for (const model of models) read(model, 280);
+      for (const model of models) read(model);
       return performance.now() - begun;
     });
     expect(times.toSorted((a, b) => a - b)[3]).toBeLessThan(60);

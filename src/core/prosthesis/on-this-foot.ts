@@ -1,7 +1,7 @@
-import type { ShoeModel } from '../catalogue/model';
 import type { Side } from '../findings/finding-kinds';
-import { type ClinicalPicture, NOT_EXAMINED } from '../findings/picture';
+import { type ClinicalPicture, NOT_EXAMINED, numberAt } from '../findings/picture';
 import type { FeatureValues } from '../shoe/features';
+import { USUAL_ROOM } from '../shoe/room';
 import { ALIGNMENT_TOLERANCE, type ShankAnswer, type ShankTolerance, shankAnswer } from './shank-alignment';
 
 /** A prosthetic foot as far as a shoe meets it. */
@@ -13,6 +13,8 @@ export interface ProstheticFoot {
   leverMm: number | null;
   /** Where its heel point lies from the back, mm. */
   heelAtMm: number | null;
+  /** Inner length of the shoe that it is put into, mm: its own with the usual room; null where nobody measured it. */
+  innerMm: number | null;
   /** Highest rise that its ankle can be set for, mm; null where the ankle is fixed, or nobody said. */
   ankleToMm: number | null;
 }
@@ -59,9 +61,11 @@ const SOFT_UP_TO = 1.5;
 const LOW_HEEL_MM = 25;
 
 /** The prosthetic foot of a picture; null where there is none. */
-export function prostheticFootOf({ body }: Pick<ClinicalPicture, 'body'>): ProstheticFoot | null {
+export function prostheticFootOf(picture: ClinicalPicture): ProstheticFoot | null {
+  const { body } = picture;
   const side = body.prosthesisSide;
   if (side !== 'left' && side !== 'right') return null;
+  const length = numberAt(picture, 'footLength', side);
   const known = (value: number | typeof NOT_EXAMINED): number | null =>
     value === NOT_EXAMINED ? null : value;
   return {
@@ -69,18 +73,18 @@ export function prostheticFootOf({ body }: Pick<ClinicalPicture, 'body'>): Prost
     setRiseMm: known(body.prosthesisSetRise),
     leverMm: known(body.prosthesisLever),
     heelAtMm: known(body.prosthesisHeelAt),
+    innerMm: length === null ? null : length + USUAL_ROOM.wished,
     ankleToMm: body.prosthesisAnkle === 'adjustable' ? known(body.prosthesisAnkleTo) : null,
   };
 }
 
 /**
  * Height of the heel over the ball where the foot itself stands: heel and forefoot stack, straight between the places where they are
- * measured and level beyond. Without the shoe's inner length or the foot's points it is the drop as stated.
+ * measured and level beyond. Without the foot's length or points it is the drop as stated.
  */
 export function riseUnder(
   { drop, heelStack, forefootStack }: FeatureValues,
-  { heelAtMm, leverMm }: Pick<ProstheticFoot, 'heelAtMm' | 'leverMm'>,
-  innerLengthMm: number | null,
+  { heelAtMm, leverMm, innerMm }: Pick<ProstheticFoot, 'heelAtMm' | 'leverMm' | 'innerMm'>,
 ): number | null {
   const stated =
     typeof heelStack === 'number' && typeof forefootStack === 'number'
@@ -88,9 +92,8 @@ export function riseUnder(
       : typeof drop === 'number'
         ? drop
         : null;
-  if (stated === null || heelAtMm === null || leverMm === null || innerLengthMm === null) return stated;
-  const share = (mm: number) =>
-    Math.min(1, Math.max(0, (mm / innerLengthMm - HEEL_AT) / (BALL_AT - HEEL_AT)));
+  if (stated === null || heelAtMm === null || leverMm === null || innerMm === null) return stated;
+  const share = (mm: number) => Math.min(1, Math.max(0, (mm / innerMm - HEEL_AT) / (BALL_AT - HEEL_AT)));
   return stated * (share(heelAtMm + leverMm) - share(heelAtMm));
 }
 
@@ -147,12 +150,12 @@ export function swingOf(massG: number, shankCm: number = SHANK_CM): Swing {
  * How shoes stand on one prosthetic foot: the rise at the foot's own points, the lean it gives the shank, the wedge that helps, and why
  * not. Shoes of one rise share what is said of it: a catalogue has many of each.
  *
- * @returns a reader of one shoe, with the inner length of the size that would be tried in mm, null where it is not known
+ * @returns a reader of one shoe
  */
 export function readerOnFoot(
   foot: ProstheticFoot,
   tolerance: ShankTolerance = ALIGNMENT_TOLERANCE,
-): (model: Pick<ShoeModel, 'features'>, innerLengthMm: number | null) => OnFoot {
+): (model: { features: FeatureValues }) => OnFoot {
   const { setRiseMm, leverMm, ankleToMm } = foot;
   const shanks = new Map<number, ShankAnswer>();
   const shankOn = (riseMm: number | null, holdsWedgeMm: number | undefined): ShankAnswer | null => {
@@ -166,8 +169,8 @@ export function readerOnFoot(
     shanks.set(key, answer);
     return answer;
   };
-  return ({ features }, innerLengthMm) => {
-    const riseMm = riseUnder(features, foot, innerLengthMm);
+  return ({ features }) => {
+    const riseMm = riseUnder(features, foot);
     const shank = shankOn(riseMm, wedgeHeldBy(features));
     const { removableInsole, insoleDepth, mass } = features;
     return {

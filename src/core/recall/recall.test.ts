@@ -9,7 +9,7 @@ import { speechIn } from '../texts/languages';
 import { RECALL_KINDS, recallKind } from './kinds';
 import { recallLetter } from './letter';
 import { nextLetterAt } from './quiet';
-import { girthAlarm, sockAlarm } from './trends';
+import { girthAlarm } from './trends';
 
 describe('quiet hours', () => {
   const at = (hour: number, minute = 0) => new Date(2030, 0, 1, hour, minute);
@@ -73,16 +73,6 @@ describe('a note to a patient', () => {
 });
 
 describe('against the days before', () => {
-  it('a step in ply, or steadily many, asks for the prosthetist (handbook 06)', () => {
-    expect(sockAlarm([], 12)).toBeNull();
-    expect(sockAlarm([3, 3, 4], 4)).toBeNull();
-    expect(sockAlarm([3, 3, 4], 6)).toContain('a step from 3 ply');
-    expect(sockAlarm([9, 8, 9], 5)).toContain('a step from 9 ply');
-    expect(sockAlarm([10, 11, 10], 11)).toContain('steadily');
-    expect(sockAlarm([8, 9, 8], 10)).toBeNull();
-  });
-  it('only the latest count: a limb that shrank over months took no step', () =>
-    expect(sockAlarm([1, 1, 1, 1, 6, 6, 6, 6, 6], 7)).toBeNull());
   it('a girth that rose for real asks to be seen, one that fell does not', () => {
     expect(girthAlarm([], 400)).toBeNull();
     expect(girthAlarm([370, 372], 380)).toBeNull();

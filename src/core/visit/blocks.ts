@@ -1,8 +1,10 @@
 import { dayOf } from '../calendar/days';
+import type { ClinicalPicture } from '../findings/picture';
 import { handOverBlocks } from '../fitting/hand-over-blocks';
 import type { TryOn } from '../fitting/try-on';
 import { modificationProblem } from '../modification/modification';
 import type { Specification } from '../prescribe/engine/specification';
+import { limbStops } from '../prosthesis/limb-stops';
 import type { OpenWarning } from '../safety/warning-signs';
 import { featureOf } from '../shoe/features';
 import type { VisitContents } from './contents';
@@ -32,8 +34,9 @@ export interface VisitBlock {
 }
 
 interface BlockInput {
-  facts: Pick<VisitFacts, 'startedAt'>;
+  facts: Pick<VisitFacts, 'startedAt' | 'limb' | 'house'>;
   contents: VisitContents;
+  picture: ClinicalPicture;
   specification: Specification;
   /** What was issued for the pair under work already. */
   issued: IssuedPair | null;
@@ -86,7 +89,7 @@ const refusedDecisions = ({ targets, feet }: Specification): VisitBlock[] =>
       : [],
   );
 
-function pairBlocks({ chosen, model, specification }: BlockInput): VisitBlock[] {
+function pairBlocks({ chosen, model, specification, picture, facts }: BlockInput): VisitBlock[] {
   const onPair = (code: BlockCode, message: string): VisitBlock => ({
     code,
     step: 'try-on',
@@ -96,7 +99,9 @@ function pairBlocks({ chosen, model, specification }: BlockInput): VisitBlock[] 
   if (!chosen) return [onPair('no-pair', 'No tried pair has the verdict “chosen”.')];
   if (model === undefined) return [onPair('model-unread', 'The catalogue has not been read yet.')];
   if (model === null) return [onPair('model-gone', 'The chosen model is no longer in the catalogue.')];
-  return handOverBlocks(chosen, model, specification).map((message) => onPair('pair', message));
+  return [...handOverBlocks(chosen, model, specification), ...limbStops(chosen, model, picture, facts)].map(
+    (message) => onPair('pair', message),
+  );
 }
 
 /** A pair that was changed goes out once each change was looked at and measured. */

@@ -77,12 +77,6 @@ const purposeSchema = keySchema(FINDINGS.activities.options);
 /** The work on the pairs of a visit that are not under work now, each under its purpose. */
 const parked = <S extends z.ZodType>(of: S) => z.partialRecord(purposeSchema, of).optional();
 
-export const sockKindSchema = z.strictObject({
-  ply: z.int().min(1, 'A sock has 1 to 12 ply.').max(12, 'A sock has 1 to 12 ply.'),
-  hole: z.boolean(),
-  quantity: z.int().min(0).max(30),
-});
-
 export const handOverSchema = z.strictObject({
   startedOn: isoDay.optional(),
   surface: z.enum(['hard', 'mixed', 'soft']).optional(),
@@ -257,9 +251,6 @@ export const STEP_CONTENT = {
   'hand-over': handOverSchema.extend({ parked: parked(handOverSchema) }),
   warnings: warningsSchema,
   prosthesis: z.strictObject({
-    inventory: z.array(sockKindSchema).max(20).optional(),
-    wantedPly: z.int().min(0).max(40).optional(),
-    needsHole: z.boolean().optional(),
     shoeRise: z.number().min(0).max(120).optional(),
   }),
 } as const satisfies Record<SavedStep, z.ZodType>;

@@ -66,6 +66,7 @@ describe('what follows from a week and from events', () => {
       startedAt: VISIT,
       patient: { bornOn: '1990-01-01', sizingGroup: 'women' as const, school: null },
       clinic: { school: 'balanced' as const, lifeSchool: 'median' as const },
+      limb: null,
       carried: null,
       house: NO_HOUSE_RULES,
       issued: [],

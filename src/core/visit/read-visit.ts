@@ -18,6 +18,7 @@ import type { Rule } from '../knowledge/rule';
 import type { SchoolChoice } from '../knowledge/schools';
 import { resolve } from '../prescribe/engine/resolve';
 import type { Decision, SetAside, Specification } from '../prescribe/engine/specification';
+import type { LimbRecord } from '../prosthesis/limb-record';
 import { type AskedPair, findingsForPair, pairAt, pairsAskedFor } from '../purpose/pairs';
 import type { Activity } from '../purpose/serves';
 import { hasAtRiskFoot, type SuggestedWarning, suggestedWarnings } from '../safety/suggested-warnings';
@@ -33,6 +34,8 @@ export interface VisitFacts {
   startedAt: string;
   patient: { bornOn: string; sizingGroup: SizingGroup; school: SchoolChoice | null };
   clinic: { school: SchoolChoice; lifeSchool: LifeSchool };
+  /** The record of the prosthetic side; null where there is none. */
+  limb: LimbRecord | null;
   /** What still holds from an earlier visit. */
   carried: { findings: Findings } | null;
   /** The clinic's departures from the shipped knowledge: those of today, or of the day of issue. */
@@ -172,7 +175,16 @@ export function readVisit(
     specification,
     warnings,
     chosen,
-    blocks: visitBlocks({ facts, contents, specification, issued, warnings: warnings.open, chosen, model }),
+    blocks: visitBlocks({
+      facts,
+      contents,
+      picture,
+      specification,
+      issued,
+      warnings: warnings.open,
+      chosen,
+      model,
+    }),
   };
 }
 

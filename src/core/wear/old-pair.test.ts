@@ -138,6 +138,7 @@ describe('in the reading of a visit', () => {
     startedAt: `${ON}T09:00:00.000Z`,
     patient: { bornOn: '1990-01-01', sizingGroup: 'women' as const, school: null },
     clinic: { school: 'balanced' as const, lifeSchool: 'median' as const },
+    limb: null,
     carried: null,
     house: NO_HOUSE_RULES,
     issued: [],

@@ -130,6 +130,8 @@ export const LONG_KNOWN: readonly Persona[] = [
         prosthesisSide: 'left',
         prosthesisSetRise: 9.5,
         prosthesisLever: 180,
+        prosthesisHeelAt: 34,
+        prosthesisAnkle: 'fixed',
         prosthesisMonths: 40,
         conditions: [],
         falls: 1,

@@ -48,12 +48,12 @@ async function saidBy(
   today: string,
 ): Promise<void> {
   const linkId = await makeHomeLink(tenant, patientId, LINK_DAYS);
-  for (const [daysAgo, content] of said) {
+  for (const [daysAgo, content, hour = '18:20'] of said) {
     const on = addDays(today, -daysAgo);
     await receiveReport(
       tenant,
       { linkId, patientId },
-      { id: randomUUID(), pair, on, at: `${on}T18:20`, content },
+      { id: randomUUID(), pair, on, at: `${on}T${hour}`, content },
     );
   }
 }

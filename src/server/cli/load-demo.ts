@@ -25,6 +25,7 @@ import { recordFittings } from '../services/shoes/fittings';
 import { addContacts } from './load-demo-contacts';
 import { addHome } from './load-demo-home';
 import { addInspections } from './load-demo-inspections';
+import { addLimbs } from './load-demo-limbs';
 import { addOutcomes } from './load-demo-outcomes';
 import { addReviews } from './load-demo-reviews';
 
@@ -77,7 +78,9 @@ export async function loadDemo(ownerUrl: string, now: Date): Promise<boolean> {
       await addContacts(tx, clinicId, practitioner!, demo.patients, day);
       await addInspections(tx, clinicId, practitioner!, day);
       await addForecasts(tx, clinicId, day);
-      await addHome({ tx, actor: { ...caretaker(clinicId), userId: practitioner! } }, day);
+      const asPractitioner = { tx, actor: { ...caretaker(clinicId), userId: practitioner! } };
+      await addLimbs(asPractitioner, day);
+      await addHome(asPractitioner, day);
       return true;
     });
   } finally {

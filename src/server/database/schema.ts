@@ -21,6 +21,9 @@ import type { OrderEvent, OrderState } from '@/core/orders/order';
 import type { Measures } from '@/core/outcomes/schema';
 import type { PhotographKind, PictureScale, TiltLines } from '@/core/photograph/photograph-schema';
 import type { Specification } from '@/core/prescribe/engine/specification';
+import type { SockChart } from '@/core/prosthesis/drawer';
+import type { LimbRecord, TableCheck, TableDecision } from '@/core/prosthesis/limb-record';
+import type { SockFeel, SockTag } from '@/core/prosthesis/sock-log';
 import type { Activity } from '@/core/purpose/serves';
 import type { ContactTry, RecallKindId } from '@/core/recall/kinds';
 import type { Retention } from '@/core/retention/keep-until';
@@ -529,6 +532,42 @@ export interface Database {
     seen_at: Date | null;
     seen_by: string | null;
     found: Generated<string>;
+  };
+  limb: {
+    clinic_id: string;
+    patient_id: string;
+    content: JSONColumnType<LimbRecord>;
+    revision: Generated<number>;
+    changed_by: string;
+    changed_at: Generated<Date>;
+  };
+  sock_entry: {
+    clinic_id: string;
+    patient_id: string;
+    /** Local moment, as the wearer lived it. */
+    at: string;
+    ply: number;
+    feel: SockFeel | null;
+    tags: SockTag[];
+    /** Null: said from home. */
+    made_by: string | null;
+    made_at: Generated<Date>;
+  };
+  sock_chart: {
+    clinic_id: string;
+    maker: string;
+    colours: JSONColumnType<SockChart['colours']>;
+  };
+  table_check: {
+    clinic_id: string;
+    id: Generated<string>;
+    patient_id: string;
+    model_id: string;
+    checked_on: string;
+    decision: TableDecision;
+    content: JSONColumnType<Omit<TableCheck, 'model' | 'on' | 'decision'>>;
+    made_by: string;
+    made_at: Generated<Date>;
   };
   clinic_life: {
     clinic_id: string;

@@ -9,6 +9,7 @@ import { gaitFrame } from '@/simulators/gait-camera';
 import { kneeFrame } from '@/simulators/knee-camera';
 import { pressureStep } from '@/simulators/pressure-plate';
 import { shoesFromBehind } from '@/simulators/shoe-camera';
+import { shoeOnTable } from '@/simulators/table-camera';
 
 type Settings<K extends keyof typeof DEVICE_SETTINGS> = z.infer<(typeof DEVICE_SETTINGS)[K]>;
 
@@ -59,6 +60,14 @@ export function filmedFrame({ frame, ...settings }: Settings<'gaitCamera'>): Mad
 /** A pair from behind, on a table. */
 export const photographedShoes = (settings: Settings<'shoeCamera'>): MadeFile =>
   file(writePng(shoesFromBehind(settings)), 'image/png', 'pair-from-behind.png');
+
+/** A prosthesis in its shoe on a table, from the side. */
+export const photographedShank = ({ trousers, carpet, ...settings }: Settings<'tableCamera'>): MadeFile =>
+  file(
+    writePng(shoeOnTable({ ...settings, trousers: trousers === 'yes', carpet: carpet === 'yes' }).picture),
+    'image/png',
+    'shank-from-the-side.png',
+  );
 
 /** One frame of a knee bend, from in front. */
 export function filmedKnee({ frame, ...settings }: Settings<'kneeCamera'>): MadeFile {

@@ -5,6 +5,7 @@ import {
   filmedFrame,
   filmedKnee,
   type MadeFile,
+  photographedShank,
   photographedShoes,
   recordedStep,
   scannedFoot,
@@ -19,6 +20,7 @@ const JOBS = {
   gaitCamera: filmedFrame,
   kneeCamera: filmedKnee,
   shoeCamera: photographedShoes,
+  tableCamera: photographedShank,
   sheetPdf: async (sheet: PatientSheet): Promise<MadeFile> => ({
     bytes: new Uint8Array(await sheetPdf(sheet)),
     type: 'application/pdf',

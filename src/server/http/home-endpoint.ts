@@ -28,6 +28,7 @@ export function homeEndpoint<Body = undefined>(
     body: Body | undefined,
     cookies: AstroCookies,
     secret: string,
+    query: URLSearchParams,
   ) => Promise<object>,
 ): APIRoute {
   return async ({ request, url, params, cookies }) => {
@@ -39,7 +40,7 @@ export function homeEndpoint<Body = undefined>(
       const caller = isId(link) && secret ? await homeCaller(link, secret) : null;
       if (!caller || !secret) throw new Refusal(404, 'This link no longer opens anything.');
       const body = schema ? await checked(schema, request, bodyLimit) : undefined;
-      return Response.json(await work(caller, body, cookies, secret), {
+      return Response.json(await work(caller, body, cookies, secret, url.searchParams), {
         headers: { 'cache-control': 'no-store' },
       });
     } catch (error) {

@@ -50,9 +50,17 @@ export function Lines({ lines }: { lines: readonly string[] }) {
 }
 
 /** A part that opens on a press; what is not needed each day stays shut. */
-export function Fold({ title, children }: { title: string; children: ComponentChildren }) {
+export function Fold({
+  title,
+  isOpen = false,
+  children,
+}: {
+  title: string;
+  isOpen?: boolean;
+  children: ComponentChildren;
+}) {
   return (
-    <details class="border-t border-rule">
+    <details open={isOpen} class="border-t border-rule">
       <summary class="min-h-14 py-3 font-semibold cursor-pointer">{title}</summary>
       <div class="pb-4 grid gap-2">{children}</div>
     </details>

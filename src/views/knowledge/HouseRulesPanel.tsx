@@ -9,6 +9,7 @@ import { writtenDay } from '@/ui/formats';
 import { OutcomeTimes } from './OutcomeTimes';
 import { OwnRuleForm } from './OwnRuleForm';
 import { PreviewPanel } from './PreviewPanel';
+import { ProsthesisLimits } from './ProsthesisLimits';
 import { SignStrengths } from './SignStrengths';
 import { UsualRoom } from './UsualRoom';
 import type { HouseDraft } from './use-house-draft';
@@ -75,6 +76,10 @@ export function HouseRulesPanel(props: Props) {
           <OutcomeTimes
             schedule={draft.settings.outcomes}
             onChange={(outcomes) => onDraft({ settings: { ...draft.settings, outcomes } })}
+          />
+          <ProsthesisLimits
+            settings={draft.settings.prosthesis}
+            onChange={(prosthesis) => onDraft({ settings: { ...draft.settings, prosthesis } })}
           />
           <SignStrengths
             strengths={draft.settings.signStrengths}

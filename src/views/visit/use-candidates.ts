@@ -9,6 +9,7 @@ import { type SizedPair, sizePair } from '@/core/sizing/size-pair';
 import { pairsNamed } from '@/core/visit/pairs-named';
 import { useModels } from './use-models';
 import { useRanking } from './use-ranking';
+import { useStand } from './use-stand';
 import { useVisit } from './visit-context';
 
 export interface CandidatesView {
@@ -46,7 +47,8 @@ export function useCandidates(): {
     () => pairsNamed(named ?? [], brought ?? [], verdictContext),
     [named, brought, verdictContext],
   );
-  const ranked = useRanking(models, specification, query, before);
+  const stand = useStand();
+  const ranked = useRanking(models, specification, query, before, stand);
   const ranking = ranked.answer;
   const candidates = useMemo((): CandidatesView | null => {
     if (!models || !ranking) return null;

@@ -2,6 +2,7 @@ import { useMemo, useRef } from 'react';
 import type { CatalogueQuery } from '@/core/catalogue/filter';
 import type { ShoeModel } from '@/core/catalogue/model';
 import type { PairBefore } from '@/core/history/before';
+import type { FootToStandOn } from '@/core/match/on-foot';
 import type { Ranking } from '@/core/match/rank';
 import type { Specification } from '@/core/prescribe/engine/specification';
 import type { RankQuestion } from '@/workers/rank-worker';
@@ -16,6 +17,7 @@ export function useRanking(
   specification: Specification,
   query: CatalogueQuery,
   before: readonly PairBefore[],
+  stand: FootToStandOn | null,
 ): Following<Ranking> {
   const sent = useRef<ShoeModel[] | null>(null);
   const question = useMemo(
@@ -24,9 +26,10 @@ export function useRanking(
       ((isFresh: boolean): RankQuestion => {
         const isKnown = !isFresh && sent.current === models;
         sent.current = models;
-        return isKnown ? { specification, query, before } : { models, specification, query, before };
+        const asked = { specification, query, before, stand };
+        return isKnown ? asked : { models, ...asked };
       }),
-    [models, specification, query, before],
+    [models, specification, query, before, stand],
   );
   return useFollowing<RankQuestion, Ranking>(startWorker, question);
 }

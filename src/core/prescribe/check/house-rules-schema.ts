@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { FINDING_IDS } from '../../findings/findings';
 import { HOUSE_TOPIC } from '../../knowledge/house-rules';
 import type { Condition, Rule, Wish } from '../../knowledge/rule';
+import { prosthesisSettingsSchema } from '../../prosthesis/settings-schema';
 import { FEATURE_IDS } from '../../shoe/features';
 import { ROOM_BOUNDS } from '../../shoe/room';
 import { SIGNS, type SignId } from '../../signs/signs';
@@ -146,6 +147,7 @@ export const houseRulesSchema = z.strictObject({
           .max(12, 'Once a year at least.'),
       })
       .optional(),
+    prosthesis: prosthesisSettingsSchema.optional(),
     signStrengths: z
       .partialRecord(keySchema<SignId>(SIGNS), z.number().min(0).max(2, 'Twice at most.'))
       .optional(),

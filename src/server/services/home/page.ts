@@ -2,9 +2,12 @@ import type { PatientSheet } from '@/core/aftercare/patient-sheet';
 import { clinicalPicture } from '@/core/examination/clinical-picture';
 import { homeView } from '@/core/home/view';
 import type { HomeView } from '@/core/home/view-schema';
+import { prostheticFootOf } from '@/core/prosthesis/on-this-foot';
 import type { HomeCaller } from '../../auth/home-link';
 import type { Tenant } from '../../database/tenant';
 import { today } from '../clock';
+import { latestPicture } from '../limb/latest-picture';
+import { readSockDay } from '../limb/limb';
 import { readBreakIn } from '../pairs/break-in';
 import { foldedInto } from '../patients/duplicates';
 import { patientRow } from '../patients/patient-row';
@@ -22,6 +25,8 @@ export const patientOfLink = async (tenant: Tenant, patientId: string): Promise<
 export async function readHomePage(
   tenant: Tenant,
   { linkId, patientId: linked }: Pick<HomeCaller, 'linkId' | 'patientId'>,
+  /** Local moment of the phone; null where it did not say. */
+  localNow: string | null = null,
 ): Promise<{ view: HomeView; sheets: { pair: string; sheet: PatientSheet }[] }> {
   const { tx } = tenant;
   const patientId = await patientOfLink(tenant, linked);
@@ -47,6 +52,7 @@ export async function readHomePage(
   for (const { id, sheet } of rows) pairs.push({ id, sheet, breakIn: await readBreakIn(tenant, id) });
   const { language, house } = await wordsFor(tenant, patient.language);
   const now = new Date();
+  const wearsLimb = prostheticFootOf(await latestPicture(tenant, patientId)) !== null;
   const view = homeView({
     link: linkId,
     language,
@@ -55,6 +61,7 @@ export async function readHomePage(
     clinic: clinic.name,
     phone: clinic.phone,
     picture: rows[0] ? clinicalPicture(rows[0].picture) : null,
+    limb: wearsLimb ? await readSockDay(tenant, patientId, localNow ?? now.toISOString().slice(0, 16)) : null,
     pairs,
     today: today(now),
     madeAt: now.toISOString(),

@@ -11,11 +11,12 @@ import {
   type StoredReport,
   storedInWords,
 } from '@/core/home/report';
-import { girthAlarm, sockAlarm } from '@/core/recall/trends';
+import { girthAlarm } from '@/core/recall/trends';
 import { CLOCK_OF_USE, CLOCKS, madeForUse } from '@/core/wear/clocks';
 import type { HomeCaller } from '../../auth/home-link';
 import { audit, type Tenant } from '../../database/tenant';
 import { notFound, Refusal } from '../../http/problem';
+import { keepSocks, limbAlarm } from '../limb/socks';
 import { answerOuting, readBreakIn } from '../pairs/break-in';
 import { addToOutcome } from '../pairs/outcomes';
 import { logPair } from '../pairs/pair-log';
@@ -26,7 +27,7 @@ import { patientOfLink } from './page';
 
 /** Reports that one link takes in a day; more is no person. Ours. */
 const MOST_A_DAY = 200;
-/** Earlier reports that a girth or a number of ply is held against; of both legs and three places, so some more. */
+/** Earlier reports that a girth is held against; of both legs and three places, so some more. */
 const BEFORE = 30;
 /** Reports that a record shows, the newest. */
 const SHOWN = 60;
@@ -121,7 +122,10 @@ export async function receiveReport(
   if (Number(many) >= MOST_A_DAY) throw new Refusal(429, 'That is very much for one day. Call the clinic.');
   const pair = await pairOf(tenant, patientId, report.pair);
   const { content, image, frames } = apart(report.content);
-  const against = await againstBefore(tenant, patientId, content);
+  const against =
+    content.kind === 'socks'
+      ? await limbAlarm(tenant, patientId, { ...content, at: report.at })
+      : await girthAgainstBefore(tenant, patientId, content);
   const isWarning =
     against !== null || isHomeWarning(content, await isFirstEnough(tenant, patientId, pair?.id ?? null));
   const stored: StoredReport = { at: report.at, content, ...(against === null ? {} : { against }) };
@@ -146,18 +150,19 @@ export async function receiveReport(
     .returning('id')
     .executeTakeFirst();
   if (!kept) return { isWarning };
+  if (content.kind === 'socks') await keepSocks(tenant, patientId, { ...content, at: report.at }, 'home');
   await audit(tenant, 'write', 'said from home', patientId);
   if (pair) await noteAside(tenant, report.id, () => intoRecord(tenant, pair, report.on, content));
   return { isWarning };
 }
 
-/** What a number of ply or a girth is against those said before; null where it asks for nobody. */
-async function againstBefore(
+/** What a girth is against those said before; null where it asks for nobody. */
+async function girthAgainstBefore(
   { tx }: Tenant,
   patientId: string,
   content: KeptContent,
 ): Promise<string | null> {
-  if (content.kind !== 'socks' && content.kind !== 'girth') return null;
+  if (content.kind !== 'girth') return null;
   const rows = await tx
     .selectFrom('home_report')
     .select('content')
@@ -168,11 +173,6 @@ async function againstBefore(
     .limit(BEFORE)
     .execute();
   const before = rows.map((row) => row.content.content).toReversed();
-  if (content.kind === 'socks')
-    return sockAlarm(
-      before.flatMap((one) => (one.kind === 'socks' ? [one.ply] : [])),
-      content.ply,
-    );
   return girthAlarm(
     before.flatMap((one) =>
       one.kind === 'girth' && one.side === content.side && one.measure === content.measure ? [one.mm] : [],

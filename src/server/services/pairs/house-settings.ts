@@ -1,4 +1,5 @@
 import type { HouseSettings } from '@/core/knowledge/house-rules';
+import { USUAL_PROSTHESIS } from '@/core/prosthesis/settings';
 import type { SignStrengths } from '@/core/signs/signs';
 import type { Tenant } from '../../database/tenant';
 
@@ -12,6 +13,10 @@ export async function houseSettingsOf({ tx }: Tenant): Promise<HouseSettings> {
     .executeTakeFirst();
   return row?.settings ?? {};
 }
+
+/** How many weeks a new prosthesis keeps its shoe in this clinic. */
+export const firstWeeksOf = async (tenant: Tenant): Promise<number> =>
+  ((await houseSettingsOf(tenant)).prosthesis ?? USUAL_PROSTHESIS).firstWeeks;
 
 /** How strongly this clinic takes each sign of a worn pair; undefined: as they stand. */
 export const signStrengthsOf = async (tenant: Tenant): Promise<SignStrengths | undefined> =>

@@ -3,10 +3,13 @@ import { sql } from 'kysely';
 import type { z } from 'zod';
 import type { erasureSchema } from '@/contract/patients-schema';
 import { consentState } from '@/core/contact/consent';
+import { EMPTY_LIMB } from '@/core/prosthesis/limb-record';
 import { keepUntilInWords } from '@/core/retention/keep-until';
 import { audit, type Tenant } from '../../database/tenant';
 import { heavy } from '../../heavy/heavy';
 import { Refusal } from '../../http/problem';
+import { limbOf } from '../limb/limb-record';
+import { listTableChecks } from '../limb/table-checks';
 import { readClinic } from '../people/clinic';
 import { stepsOf } from '../visits/visit-steps';
 import { patientRow } from './patient-row';
@@ -23,6 +26,7 @@ photographs/*.jpg     pairs as they were photographed
 outings.json          how outings in new pairs felt
 outcomes.json         what became of each pair: comfort, pain, activities, skin, falls
 reviews.json          reviews of each pair: what changed, what was found, what was decided
+limb.json             the prosthetic side: record, socks of each day, shoes checked on the table
 devices.json          outings that devices recorded, with the pair of each
 from-home.json        what was said on the patient’s own page, unverified, with its photographs in from-home/
 week.json             outings of the week and which pair goes to which
@@ -107,6 +111,18 @@ export async function exportPatient(tenant: Tenant, id: string): Promise<Respons
     .orderBy('done_on')
     .execute();
   if (reviews.length > 0) files['reviews.json'] = json(reviews);
+  const limb = {
+    record: (await limbOf(tenant, id)).record,
+    socks: await tx
+      .selectFrom('sock_entry')
+      .select(['at', 'ply', 'feel', 'tags'])
+      .where('patient_id', '=', id)
+      .orderBy('at')
+      .execute(),
+    checks: await listTableChecks(tenant, id),
+  };
+  if (limb.record !== EMPTY_LIMB || limb.socks.length > 0 || limb.checks.length > 0)
+    files['limb.json'] = json(limb);
   const devices = await tx
     .selectFrom('track_outing')
     .innerJoin('pair', 'pair.id', 'track_outing.pair_id')

@@ -10,13 +10,16 @@ import { findingsOfBefore } from '@/core/history/before';
 import { candidatesOf, obtainable, proposeFrom } from '@/core/match/candidates';
 import { kinshipInWords, lineageOf } from '@/core/match/lineage';
 import { moreLikeThis } from '@/core/match/more-like';
+import { onFootReader, standing } from '@/core/match/on-foot';
 import { rank, reasonsFor } from '@/core/match/rank';
 import { resolve } from '@/core/prescribe/engine/resolve';
+import { type OnFoot, prostheticFootOf, verdictOnFoot } from '@/core/prosthesis/on-this-foot';
 import { LIMITS_OF_USE } from '@/core/safety/cautions';
 import { offsetInWords } from '@/core/sizing/learned/learn-offsets';
 import { sizePair } from '@/core/sizing/size-pair';
 import type { Tenant } from '../../database/tenant';
 import { notFound } from '../../http/problem';
+import { houseSettingsOf } from '../pairs/house-settings';
 import { readCalculation } from '../visits/calculations';
 import { listModels } from './models';
 
@@ -42,28 +45,33 @@ async function fitted(
     ...('mostPrice' in body && body.mostPrice !== undefined ? { mostPrice: body.mostPrice } : {}),
   });
   const models = [...matching, ...unknown];
+  const byId = new Map(models.map((model) => [model.id, model]));
+  const foot = prostheticFootOf(picture);
+  const stand = foot && { foot, tolerance: (await houseSettingsOf(tenant)).prosthesis };
   return {
     specification,
-    models: new Map(models.map((model) => [model.id, model])),
+    models: byId,
     // A model that is gone is no candidate, but may still have been tried.
     feet: fittedFeet(picture),
     lineage,
-    ranking: rank(obtainable(models), specification, lineage),
+    ranking: standing(rank(obtainable(models), specification, lineage), byId, stand),
+    onFoot: onFootReader(stand),
     sizeOf: (model: ShoeModel) => sizePair(model, picture, specification, conditions),
   };
 }
 
 export async function rankCandidates(tenant: Tenant, body: Body<'candidates'>) {
-  const { specification, models, ranking, lineage, sizeOf } = await fitted(tenant, body);
+  const { specification, models, ranking, lineage, onFoot, sizeOf } = await fitted(tenant, body);
   const { usable, noSize } = candidatesOf(ranking.ranked, models, sizeOf);
   const shown = body.inStockOnly ? usable.filter(({ onShelf }) => onShelf > 0) : usable;
-  const trial = proposeFrom(shown, models, specification);
+  const trial = proposeFrom(shown, models, specification, onFoot);
   return {
     candidates: shown.slice(0, body.limit).map(({ entry, model, pair, onShelf }) => ({
       ...entry,
       title: modelTitle(model),
       size: pair && { ...pair, inStock: onShelf },
       fit: model.learned && offsetInWords('length', model.learned.length),
+      onFoot: onFoot && footAnswer(onFoot(model)),
       kinship: lineage.has(model.id) ? kinshipInWords(lineage.get(model.id)!) : null,
       reasons: reasonsFor(model, specification),
     })),
@@ -86,6 +94,15 @@ export async function moreLike(tenant: Tenant, body: Body<'moreLike'>) {
     })),
   };
 }
+
+/** How a shoe stands on the prosthetic foot, as the answer says it. */
+const footAnswer = (on: OnFoot) => ({
+  verdict: verdictOnFoot(on),
+  riseMm: on.riseMm,
+  leanDeg: on.shank?.angleDeg ?? null,
+  wedgeMm: on.shank?.wedgeMm ?? null,
+  says: [...(on.shank ? [on.shank.sentence] : []), ...on.checks],
+});
 
 /** Advice on every pair of a fitting, where the fitting stands, and what to try next. */
 export async function adviseOnFit(tenant: Tenant, { tryOns, feltBefore, ...body }: Body<'fitAdvice'>) {

@@ -18,7 +18,9 @@ import type { SavedStep, StepState } from '@/core/visit/steps';
 import { requirePart } from '../../auth/require-part';
 import { audit, type Tenant } from '../../database/tenant';
 import { fieldErrors, notFound, Refusal } from '../../http/problem';
+import { girthsFromHome } from '../home/girths';
 import { issuedAt, readHouseRules } from '../knowledge/knowledge';
+import { limbRecordOf } from '../limb/limb-record';
 import { listOrders } from '../orders/order-records';
 import { keepLooksOfVisit } from '../pairs/looks-of-visit';
 import { patientRow } from '../patients/patient-row';
@@ -175,6 +177,8 @@ export async function loadVisit(tenant: Tenant, id: string): Promise<VisitRecord
       ...pair,
       order: orders.find(({ specificationId }) => specificationId === pair.id) ?? null,
     })),
+    limb: await limbRecordOf(tenant, patient.id),
+    girthsFromHome: await girthsFromHome(tenant, patient.id),
     ...(await earlierVisits(tenant, patient.id, visit.started_at)),
     reader: tenant.actor.name,
     readerRole: tenant.actor.role,

@@ -7,6 +7,7 @@ import { Girth } from './Girth';
 import { NewPair } from './NewPair';
 import { NumberForm } from './NumberForm';
 import { Photo } from './Photo';
+import { Socks } from './Socks';
 import type { TellProps } from './sending';
 import { Walk } from './Walk';
 
@@ -18,6 +19,11 @@ export function Tell({ view, pair, say }: TellProps) {
   return (
     <section>
       <h1 class="mb-3">{words.tell}</h1>
+      {view.limb && (
+        <Fold title={words.socks} isOpen>
+          <Socks {...props} />
+        </Fold>
+      )}
       {pair && use && (
         <>
           <Fold title={use}>
@@ -42,16 +48,6 @@ export function Tell({ view, pair, say }: TellProps) {
       <Fold title={words.clip}>
         <Walk {...props} />
       </Fold>
-      {view.hasLimb && (
-        <Fold title={words.socks}>
-          <NumberForm
-            {...props}
-            label={words.socks}
-            toContent={(ply) => ({ kind: 'socks', ply: Math.round(ply) })}
-            most={40}
-          />
-        </Fold>
-      )}
       {view.swells && (
         <Fold title={words.girth}>
           <Girth {...props} />

@@ -1,80 +1,193 @@
+import { modelTitle, type ShoeModel } from '@/core/catalogue/model';
 import { numberQuestion } from '@/core/findings/finding-kinds';
+import { onFootReader } from '@/core/match/on-foot';
+import { limbHold } from '@/core/prosthesis/limb-stops';
+import { ON_FOOT_LABEL, type OnFoot, verdictOnFoot } from '@/core/prosthesis/on-this-foot';
 import { shankAlignment } from '@/core/prosthesis/shank-alignment';
-import { type SockKind, sockStack } from '@/core/prosthesis/sock-stack';
 import { Measure } from '@/ui/fields/Measure';
 import { DataTable } from '@/ui/table/DataTable';
 import { FindingField } from '../FindingField';
+import { useCandidates } from '../use-candidates';
+import { useStand } from '../use-stand';
 import { useVisit } from '../visit-context';
 
 const RISE = numberQuestion('Shoe’s heel rise', 'mm', [0, 120], { plausible: [0, 40] });
-const PLY = numberQuestion('Wanted ply', 'count', [0, 40], { plausible: [0, 15], whole: true });
-const KINDS = [1, 2, 3, 5, 6] as const;
+/** Candidates that are shown on the foot, the best first. */
+const SHOWN = 7;
 
-/** Shank alignment and sock stack, drawn and computed as they are typed. */
+/** The prosthetic foot, every candidate on it, and any other shoe by its heel rise. */
 export function Prosthesis() {
+  const { picture, visit } = useVisit();
+  const hold = limbHold(picture, visit);
   return (
-    <div className="grid gap-5">
-      <div className="flex flex-wrap gap-6">
+    <div className="grid gap-3">
+      {hold && <p className="text-hold font-semibold">{hold}</p>}
+      <div className="flex flex-wrap gap-x-6 gap-y-2">
         <FindingField id="prosthesisSetRise" />
         <FindingField id="prosthesisLever" />
+        <FindingField id="prosthesisHeelAt" />
+        <FindingField id="prosthesisAnkle" />
+        {picture.body.prosthesisAnkle === 'adjustable' && <FindingField id="prosthesisAnkleTo" />}
         <FindingField id="prosthesisMonths" />
       </div>
-      <Alignment />
-      <Socks />
+      <CandidatesOnFoot />
+      <OtherShoe />
+      <p>
+        <a href={`/patients/${visit.patient.id}/limb`}>Socks, drawer and shoes checked on the table</a>
+      </p>
     </div>
   );
 }
 
-function Alignment() {
-  const { picture, store, state } = useVisit();
-  const content = store.content('prosthesis');
-  const typed = state.steps.prosthesis.typed;
-  const { prosthesisSetRise: set, prosthesisLever: lever } = picture.body;
-  const ready = typeof set === 'number' && typeof lever === 'number' && content.shoeRise !== undefined;
-  const answer = ready
-    ? shankAlignment({ shoeRiseMm: content.shoeRise!, setRiseMm: set, leverMm: lever })
-    : null;
+/** The best candidates on this foot, and those that it cannot stand in, each with its degrees. */
+function CandidatesOnFoot() {
+  const stand = useStand();
+  const { candidates } = useCandidates();
+  const read = onFootReader(stand);
+  if (!stand || !read)
+    return <p className="text-faint">No prosthesis is noted: say under Ask which side has one.</p>;
+  if (!candidates) return <p role="status">Standing the catalogue on this foot …</p>;
+  const rows: { model: ShoeModel; on: OnFoot }[] = candidates.usable
+    .slice(0, SHOWN)
+    .map(({ model }) => ({ model, on: read(model) }));
+  const out = candidates.excluded.flatMap(({ id }) => {
+    const model = candidates.byId.get(id);
+    const on = model && read(model);
+    return model && on && on.refusals.length > 0 ? [{ model, on }] : [];
+  });
   return (
-    <section aria-label="Shank alignment" className="flex gap-6 items-start">
-      {answer?.ok && <Shank angleDeg={answer.value.angleDeg} />}
-      <div className="grid gap-2">
-        <Measure
-          definition={RISE}
-          value={content.shoeRise}
-          typed={typed.shoeRise}
-          onChange={(shoeRise, text) =>
-            store.change(
-              'prosthesis',
-              without({ ...content, shoeRise }),
-              text === undefined ? {} : { ...typed, shoeRise: text },
-            )
-          }
-        />
-        <p role="status">
-          {answer === null ? (
-            <span className="text-faint">Enter the three heights to see the shank.</span>
-          ) : answer.ok ? (
-            answer.value.sentence
-          ) : (
-            answer.problem.message
-          )}
-        </p>
-      </div>
+    <section aria-label="Candidates on this foot" className="grid gap-2">
+      <DataTable
+        spacing="close"
+        rows={rows}
+        keyOf={({ model }) => model.id}
+        columns={[
+          { id: 'shank', head: 'Shank', cell: ({ on }) => <Shank angleDeg={on.shank?.angleDeg ?? null} /> },
+          { id: 'shoe', head: 'Shoe', namesRow: true, cell: ({ model }) => modelTitle(model) },
+          {
+            id: 'rise',
+            head: 'Rise',
+            cell: ({ on }) => (
+              <span className="figure">
+                {on.riseMm === null ? 'not stated' : `${tenths(on.riseMm)} mm`}
+                {on.riseOutMm && (
+                  <span className="block text-faint">
+                    {tenths(on.riseOutMm.from)}–{tenths(on.riseOutMm.to)} insole out
+                  </span>
+                )}
+              </span>
+            ),
+          },
+          {
+            id: 'wedge',
+            head: 'Wedge',
+            cell: ({ on }) => (
+              <span className="figure">{on.shank?.wedgeMm ? `${tenths(on.shank.wedgeMm)} mm` : 'none'}</span>
+            ),
+          },
+          {
+            id: 'verdict',
+            head: 'On this foot',
+            cell: ({ on }) => (
+              <>
+                <strong className={verdictOnFoot(on) === 'fine' ? '' : 'text-hold'}>
+                  {ON_FOOT_LABEL[verdictOnFoot(on)]}
+                </strong>
+                . {[...(on.shank ? [on.shank.sentence] : []), ...on.checks].join(' ')}
+              </>
+            ),
+          },
+          {
+            id: 'swing',
+            head: 'Swing',
+            cell: ({ on }) =>
+              on.swing && (
+                <span className="figure" title="mass × distance² about the knee, knee to shoe taken as 43 cm">
+                  {Math.round(on.swing.inertia)} kg·cm²
+                  <span className="block text-faint">
+                    {on.swing.percent >= 0 ? '+' : '−'}
+                    {Math.abs(Math.round(on.swing.percent))} % of a usual shoe
+                  </span>
+                </span>
+              ),
+          },
+        ]}
+      />
+      {out.length > 0 && (
+        <details>
+          <summary className="cursor-pointer">{out.length} cannot stand on this foot</summary>
+          <ul className="columns-2 gap-6">
+            {out.map(({ model, on }) => (
+              <li key={model.id} className="break-inside-avoid">
+                <span className="font-medium">{modelTitle(model)}</span>: {on.refusals.join(' ')}
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
     </section>
   );
 }
 
-const without = <T extends object>(value: T): T =>
-  Object.fromEntries(Object.entries(value).filter(([, entry]) => entry !== undefined)) as T;
+const tenths = (mm: number): number => Math.round(mm * 10) / 10;
+
+/** Any shoe by its heel rise: one that was brought, or that no catalogue knows. */
+function OtherShoe() {
+  const { store, state, visit } = useVisit();
+  const stand = useStand();
+  const content = store.content('prosthesis');
+  const typed = state.steps.prosthesis.typed;
+  const { setRiseMm, leverMm, ankleToMm } = stand?.foot ?? {
+    setRiseMm: null,
+    leverMm: null,
+    ankleToMm: null,
+  };
+  const answer =
+    setRiseMm !== null && leverMm !== null && content.shoeRise !== undefined
+      ? shankAlignment(
+          { shoeRiseMm: content.shoeRise, setRiseMm, leverMm, ankleToMm: ankleToMm ?? undefined },
+          visit.house.settings.prosthesis,
+        )
+      : null;
+  return (
+    <section aria-label="Another shoe" className="flex gap-6 items-start">
+      <Measure
+        definition={RISE}
+        value={content.shoeRise}
+        typed={typed.shoeRise}
+        onChange={(shoeRise, text) =>
+          store.change(
+            'prosthesis',
+            shoeRise === undefined ? {} : { shoeRise },
+            text === undefined ? {} : { ...typed, shoeRise: text },
+          )
+        }
+      />
+      {answer?.ok && <Shank angleDeg={answer.value.angleDeg} />}
+      <p role="status">
+        {answer === null ? (
+          <span className="text-faint">
+            Another shoe, by its heel rise: needs set rise and heel–ball length of the foot.
+          </span>
+        ) : answer.ok ? (
+          answer.value.sentence
+        ) : (
+          answer.problem.message
+        )}
+      </p>
+    </section>
+  );
+}
 
 /** The shank from the side against the vertical; the lean is drawn three times as large as it is. */
-function Shank({ angleDeg }: { angleDeg: number }) {
+function Shank({ angleDeg }: { angleDeg: number | null }) {
+  if (angleDeg === null) return <span className="text-hold">?</span>;
   return (
     <svg
       viewBox="0 0 90 110"
-      className="h-28"
+      className="h-12"
       role="img"
-      aria-label={`Shank ${angleDeg.toFixed(1)} degrees ${angleDeg >= 0 ? 'forward' : 'back'}`}
+      aria-label={`Shank ${Math.abs(angleDeg).toFixed(1)} degrees ${angleDeg >= 0 ? 'forward' : 'back'}`}
     >
       <line x1="40" y1="96" x2="40" y2="6" stroke="var(--rule)" strokeDasharray="3 3" />
       <g transform={`rotate(${angleDeg * 3} 40 92)`} stroke="var(--draw-line)" fill="var(--draw-upper)">
@@ -86,91 +199,5 @@ function Shank({ angleDeg }: { angleDeg: number }) {
         stroke="var(--draw-line)"
       />
     </svg>
-  );
-}
-
-function Socks() {
-  const { store, state } = useVisit();
-  const content = store.content('prosthesis');
-  const typed = state.steps.prosthesis.typed;
-  const inventory = content.inventory ?? [];
-  const quantityOf = (ply: number, hole: boolean) =>
-    inventory.find((kind) => kind.ply === ply && kind.hole === hole)?.quantity ?? 0;
-  const setQuantity = (ply: number, hole: boolean, quantity: number) => {
-    const rest = inventory.filter((kind) => kind.ply !== ply || kind.hole !== hole);
-    const next: SockKind[] = quantity > 0 ? [...rest, { ply, hole, quantity }] : rest;
-    store.change('prosthesis', { ...content, inventory: next });
-  };
-  const answer =
-    content.wantedPly === undefined
-      ? null
-      : sockStack(inventory, content.wantedPly, content.needsHole ?? false);
-  return (
-    <section aria-label="Prosthetic socks" className="flex flex-wrap gap-6 items-start">
-      <DataTable
-        className=""
-        fitted
-        rows={[false, true]}
-        keyOf={String}
-        columns={[
-          {
-            id: 'kind',
-            head: 'Socks in the drawer',
-            namesRow: true,
-            cell: (hole) => (hole ? 'with a hole' : 'closed'),
-          },
-          ...KINDS.map((ply) => ({
-            id: String(ply),
-            head: `${ply}-ply`,
-            cell: (hole: boolean) => (
-              <input
-                type="number"
-                min={0}
-                max={30}
-                className="w-14"
-                aria-label={`${ply}-ply socks ${hole ? 'with a hole' : 'closed'}`}
-                value={quantityOf(ply, hole) || ''}
-                onChange={(event) =>
-                  setQuantity(
-                    ply,
-                    hole,
-                    Math.min(30, Math.max(0, Math.trunc(Number(event.target.value) || 0))),
-                  )
-                }
-              />
-            ),
-          })),
-        ]}
-      />
-      <div className="grid gap-2 max-w-72">
-        <Measure
-          definition={PLY}
-          value={content.wantedPly}
-          typed={typed.wantedPly}
-          onChange={(wantedPly, text) =>
-            store.change(
-              'prosthesis',
-              without({ ...content, wantedPly }),
-              text === undefined ? {} : { ...typed, wantedPly: text },
-            )
-          }
-        />
-        <label className="flex gap-2 items-center">
-          <input
-            type="checkbox"
-            checked={content.needsHole ?? false}
-            onChange={(event) => store.change('prosthesis', { ...content, needsHole: event.target.checked })}
-          />
-          pin or lanyard: needs a hole
-        </label>
-        <p role="status">
-          {answer?.ok && answer.value.sentence}
-          {answer?.ok && answer.value.caution && (
-            <span className="block text-hold">{answer.value.caution}</span>
-          )}
-          {answer && !answer.ok && answer.problem.message}
-        </p>
-      </div>
-    </section>
   );
 }

@@ -112,47 +112,12 @@ describe('girths over a day', () => {
 });
 
 describe('prosthesis', () => {
-  it('the drawer is counted in whole socks within reason', async () => {
-    const { store } = await showInVisit(<Prosthesis />);
-    write('3-ply socks closed', '2');
-    write('5-ply socks with a hole', '99');
-    write('1-ply socks closed', '-4');
-    write('2-ply socks closed', '1.9');
-    const inventory = store.content('prosthesis').inventory!;
-    expect(inventory).toContainEqual({ ply: 3, hole: false, quantity: 2 });
-    expect(inventory).toContainEqual({ ply: 5, hole: true, quantity: 30 });
-    expect(inventory).toContainEqual({ ply: 2, hole: false, quantity: 1 });
-    expect(inventory.some(({ ply }) => ply === 1)).toBe(false);
-    write('3-ply socks closed', '');
-    expect(store.content('prosthesis').inventory!.some(({ ply }) => ply === 3)).toBe(false);
-  });
-
-  it('a wanted ply is stacked from the drawer; a pin needs socks with a hole', async () => {
-    await showInVisit(<Prosthesis />, {
-      contents: {
-        prosthesis: {
-          inventory: [
-            { ply: 3, hole: false, quantity: 2 },
-            { ply: 5, hole: true, quantity: 1 },
-          ],
-        },
-      },
-    });
-    const socks = screen.getByRole('region', { name: 'Prosthetic socks' });
-    write('Wanted ply', '6');
-    expect(within(socks).getByRole('status').textContent).toMatch(/3-ply/);
-    fireEvent.click(within(socks).getByRole('checkbox', { name: /needs a hole/ }));
-    expect(within(socks).getByRole('status').textContent).not.toMatch(/3-ply \+ 3-ply/);
-    write('Wanted ply', '5');
-    expect(within(socks).getByRole('status').textContent).toMatch(/5/);
-  });
-
   it('the shank is drawn once its three heights are known', async () => {
     await showInVisit(<Prosthesis />, {
       contents: { ask: { findings: { body: { prosthesisSide: 'left' } } } },
     });
-    const shank = screen.getByRole('region', { name: 'Shank alignment' });
-    expect(shank.textContent).toContain('Enter the three heights');
+    const shank = screen.getByRole('region', { name: 'Another shoe' });
+    expect(shank.textContent).toContain('needs set rise and heel–ball length');
     expect(within(shank).queryByRole('img')).toBeNull();
     await act(async () => {
       write(definitionOf('prosthesisSetRise').label, '10');

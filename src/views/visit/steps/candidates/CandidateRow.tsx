@@ -3,13 +3,16 @@ import { modelTitle } from '@/core/catalogue/model';
 import type { Candidate } from '@/core/match/candidates';
 import { type Kinship, kinshipInWords } from '@/core/match/lineage';
 import { DIRECTIONS, type DirectionId } from '@/core/match/more-like';
+import { onFootReader } from '@/core/match/on-foot';
 import { otherSportInWords } from '@/core/match/other-sport';
 import { reasonsFor } from '@/core/match/rank';
+import { ON_FOOT_LABEL, verdictOnFoot } from '@/core/prosthesis/on-this-foot';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
 import type { SizedPair } from '@/core/sizing/size-pair';
 import { mapTable } from '@/core/tables/keys-of';
 import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
 import { Select } from '@/ui/fields/Select';
+import { useStand } from '../../use-stand';
 import { useVisit } from '../../visit-context';
 import { CandidateDetail } from './CandidateDetail';
 import { useBrought } from './use-brought';
@@ -41,6 +44,8 @@ export function CandidateRow({ candidate, open, onOpen, onLike, also, kinship }:
   const { chosen, toggle } = useBrought();
   const reasons = useMemo(() => reasonsFor(model, specification), [model, specification]);
   const drawing = useMemo(() => ({ ...sideProfile(model.features), dimensions: [] }), [model]);
+  const stand = useStand();
+  const on = useMemo(() => onFootReader(stand)?.(model), [stand, model]);
   const title = modelTitle(model);
   const otherSport = otherSportInWords(picture, model);
   const wants = specification.targets.length > 0;
@@ -69,6 +74,11 @@ export function CandidateRow({ candidate, open, onOpen, onLike, also, kinship }:
           )}
           {model.status === 'discontinued' && <span className="text-hold"> No longer made.</span>}
         </p>
+        {on && (
+          <p className={verdictOnFoot(on) === 'fine' ? '' : 'text-hold'}>
+            On this foot: {ON_FOOT_LABEL[verdictOnFoot(on)]}. {on.shank?.sentence ?? on.checks[0]}
+          </p>
+        )}
         {kinship && (
           <p className={kinship.verdict === 'failed' ? 'text-hold' : ''}>{kinshipInWords(kinship)}</p>
         )}

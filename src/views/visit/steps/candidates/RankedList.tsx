@@ -2,8 +2,10 @@ import { useMemo, useState } from 'react';
 import { modelTitle } from '@/core/catalogue/model';
 import { type Candidate, proposeFrom } from '@/core/match/candidates';
 import { DIRECTIONS, type DirectionId, moreLikeThis } from '@/core/match/more-like';
+import { onFootReader } from '@/core/match/on-foot';
 import { type Proposal, ROLE_LABEL } from '@/core/match/propose';
 import type { CandidatesView } from '../../use-candidates';
+import { useStand } from '../../use-stand';
 import { useVisit } from '../../visit-context';
 import { OwnPairsForTrip, WantedShoe } from './AskedFor';
 import { CandidateRow } from './CandidateRow';
@@ -23,6 +25,7 @@ const HOW_MANY = [
 export function RankedList({ candidates }: { candidates: CandidatesView }) {
   const { readOnly, specification } = useVisit();
   const { chosen, choose } = useBrought();
+  const stand = useStand();
   const [shown, setShown] = useState(SHOWN);
   const [open, setOpen] = useState<string | null>(null);
   const [like, setLike] = useState<{ id: string; but: DirectionId } | null>(null);
@@ -30,8 +33,8 @@ export function RankedList({ candidates }: { candidates: CandidatesView }) {
   const measured = usable.some(({ pair }) => pair !== null) || candidates.noSize.length > 0;
   const ranked = useMemo(() => usable.map(({ entry }) => entry), [usable]);
   const { proposals, because } = useMemo(
-    () => proposeFrom(usable, byId, specification),
-    [usable, byId, specification],
+    () => proposeFrom(usable, byId, specification, onFootReader(stand)),
+    [usable, byId, specification, stand],
   );
   const alike = useMemo(
     () => (like && byId.get(like.id) ? moreLikeThis(like.but, byId.get(like.id)!, ranked, byId) : null),

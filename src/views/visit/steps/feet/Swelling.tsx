@@ -3,6 +3,7 @@ import { SIDES, type Side } from '@/core/findings/finding-kinds';
 import { definitionOf, shortLabelOf } from '@/core/findings/findings';
 import type { PlacedValue } from '@/core/findings/with-values';
 import {
+  COMPRESSION,
   GIRTH_MEASURES,
   type GirthMeasure,
   inOrder,
@@ -10,8 +11,11 @@ import {
   swellingAdvice,
   worstGirths,
 } from '@/core/swelling/course';
+import { contextLines, courseLines } from '@/core/swelling/course-words';
+import { awakeAt, dayCourse } from '@/core/swelling/day-course';
 import { parseLength } from '@/core/units/length';
 import { Spark } from '@/ui/charts/Spark';
+import { Select } from '@/ui/fields/Select';
 import { DataTable } from '@/ui/table/DataTable';
 import { DerivedRow, DerivedRows } from '../../DerivedRow';
 import { BothFeet } from '../../FindingField';
@@ -33,13 +37,22 @@ export function Swelling() {
   const recordHistory = useRecord('ask');
   const own = content.swelling ?? [];
   const earlier = visit.earlier.flatMap((entry) => entry.swelling);
-  const readings = inOrder([...earlier, ...own]);
+  const readings = inOrder([...earlier, ...visit.girthsFromHome, ...own]);
 
   /** The worst of this visit’s girths become the findings: shoes are sized at the worst state. */
   const put = (next: SwellingReading[]) => {
     const values = SIDES.flatMap((side) => {
       const worst = worstGirths(next, side);
-      return GIRTH_MEASURES.map((id): PlacedValue => ({ place: side, id, value: worst[id] }));
+      const swing = dayCourse([...earlier, ...visit.girthsFromHome, ...next], side, 'figureOfEight')?.swing
+        .mm;
+      return [
+        ...GIRTH_MEASURES.map((id): PlacedValue => ({ place: side, id, value: worst[id] })),
+        {
+          place: side,
+          id: 'daySwing',
+          value: swing === undefined ? undefined : Math.max(0, Math.round(swing)),
+        } satisfies PlacedValue,
+      ];
     });
     record(values, { with: 'hand', method: 'worst state of the day' }, { swelling: next });
   };
@@ -69,6 +82,57 @@ export function Swelling() {
                   onChange={({ target }) =>
                     target.value &&
                     put(own.map((other, index) => (index === at ? { ...other, at: target.value } : other)))
+                  }
+                />
+              ),
+            },
+            {
+              id: 'awake',
+              head: 'Awake, h',
+              cell: (entry, at) => (
+                <input
+                  type="number"
+                  min={0}
+                  max={24}
+                  step={0.5}
+                  className="figure w-14"
+                  aria-label={`Hours since rising, reading ${at + 1}`}
+                  placeholder={String(Math.round(awakeAt(entry)))}
+                  value={entry.awakeHours ?? ''}
+                  disabled={readOnly}
+                  onChange={({ target }) =>
+                    put(
+                      own.map((other, index) => {
+                        if (index !== at) return other;
+                        const { awakeHours: _, ...rest } = other;
+                        return target.value === ''
+                          ? rest
+                          : { ...rest, awakeHours: Math.min(24, Math.max(0, Number(target.value))) };
+                      }),
+                    )
+                  }
+                />
+              ),
+            },
+            {
+              id: 'worn',
+              head: 'Compression',
+              cell: (entry, at) => (
+                <Select
+                  quiet
+                  label={`Compression at reading ${at + 1}`}
+                  options={COMPRESSION}
+                  none="not said"
+                  value={entry.compression}
+                  disabled={readOnly}
+                  onChange={(compression) =>
+                    put(
+                      own.map((other, index) => {
+                        if (index !== at) return other;
+                        const { compression: _, ...rest } = other;
+                        return compression ? { ...rest, compression } : rest;
+                      }),
+                    )
                   }
                 />
               ),
@@ -141,6 +205,16 @@ export function Swelling() {
                     Note it as swelling that comes and goes, {advice.side}
                   </button>
                 )}
+              </li>
+            ))}
+            {SIDES.flatMap((side) => courseLines(readings, side)).map((line) => (
+              <li key={line} className="figure">
+                {line}
+              </li>
+            ))}
+            {contextLines(picture).map((line) => (
+              <li key={line} className="text-hold">
+                {line}
               </li>
             ))}
           </ul>
