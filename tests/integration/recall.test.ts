@@ -105,7 +105,7 @@ describe('who needs what', () => {
     const { patientId } = await handedOver(me);
     await asTenant(me, (tenant) => makeHomeLink(tenant, patientId, 90));
     const { links } = await asTenant(me, (tenant) => readHomeRecord(tenant, patientId));
-    const say = (ply: number) =>
+    const say = (ply: number, hour: string) =>
       asTenant(me, (tenant) =>
         receiveReport(
           tenant,
@@ -114,15 +114,20 @@ describe('who needs what', () => {
             id: randomUUID(),
             pair: null,
             on: today(),
-            at: `${today()}T08:00`,
+            at: `${today()}T${hour}:00`,
             content: { kind: 'socks', ply },
           },
         ),
       );
-    for (const ply of [3, 3, 4]) expect(await say(ply)).toEqual({ isWarning: false });
-    expect(await say(7)).toEqual({ isWarning: true });
+    for (const [ply, hour] of [
+      [3, '07'],
+      [3, '08'],
+      [4, '09'],
+    ] as const)
+      expect(await say(ply, hour)).toEqual({ isWarning: false });
+    expect(await say(7, '10')).toEqual({ isWarning: true });
     expect((await rowOf(patientId, 'home-warning'))?.what).toBe(
-      'socks: 7 ply; a step from 3 ply: have the socket seen',
+      'socks: 7 ply; a sudden change from 3 ply: have the socket seen',
     );
   });
 

@@ -6,12 +6,13 @@ interface WornModel {
   name: string;
   version?: string;
   use?: string;
+  features?: object;
 }
 
 /** A model in an actor's catalogue; answers its id. */
 export const wornModel = (
   actor: Actor,
-  { maker = 'Testmaker', name, version = '1', use = 'walking' }: WornModel,
+  { maker = 'Testmaker', name, version = '1', use = 'walking', features = {} }: WornModel,
 ) =>
   asTenant(actor, async ({ tx }) => {
     const { id } = await tx
@@ -21,7 +22,7 @@ export const wornModel = (
         maker,
         name,
         version,
-        features: JSON.stringify({ use }),
+        features: JSON.stringify({ use, ...features }),
         sizing: JSON.stringify({
           system: 'eu',
           group: 'women',

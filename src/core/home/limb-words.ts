@@ -1,4 +1,5 @@
 import type { SockDay } from '../prosthesis/sock-advice';
+import { groupBy } from '../tables/group-by';
 import type { Say } from '../texts/speech';
 
 /** What the patient's own page says of the socks of today. */
@@ -17,7 +18,9 @@ export interface LimbWords {
 /** The socks of today in the patient’s words. With pain or a warning no ply is named at all. */
 export function limbWords({ step, worn, range, carry }: SockDay, say: Say): LimbWords {
   const list = (socks: readonly number[]) =>
-    socks.map((ply) => say('home.socks.one', { ply: String(ply) })).join(' + ');
+    [...groupBy(socks, String)]
+      .map(([ply, same]) => say('home.socks.one', { count: String(same.length), ply }))
+      .join(' + ');
   const now = () => {
     switch (step.kind) {
       case 'stop':

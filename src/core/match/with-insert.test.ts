@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { clinicalPicture } from '../examination/clinical-picture';
 import type { FeatureValues } from '../shoe/features';
-import { betweenSides, type Insert, insertOf, withInsert } from './with-insert';
+import { type Insert, insertOf } from './insert';
+import { betweenSides, withInsert } from './with-insert';
 
 const SHOE: FeatureValues = {
   heelStack: 28,

@@ -1,17 +1,9 @@
 import type { ShoeModel } from '../catalogue/model';
 import { SIDES, type Side } from '../findings/finding-kinds';
-import { type ClinicalPicture, findingAt, numberAt } from '../findings/picture';
+import type { ClinicalPicture } from '../findings/picture';
 import type { FeatureValues } from '../shoe/features';
 import type { Candidate } from './candidates';
-
-/** What goes into a shoe on one foot. */
-export interface Insert {
-  kind: 'insole' | 'orthosis' | 'brace' | 'filler';
-  /** Thickness under heel and forefoot, mm; null where nobody measured it. */
-  heelMm: number | null;
-  forefootMm: number | null;
-  widthMm: number | null;
-}
+import type { Insert } from './insert';
 
 /** Shoe and insert as one, on one foot. */
 export interface WithInsert {
@@ -37,21 +29,6 @@ const BEND = { from: 70, to: 76 } as const;
 const CONTOUR_FROM = 2.25;
 /** Two sides may differ by so much before the pelvis or a shank tells. Ours. */
 const BETWEEN_SIDES_MM = 3;
-
-/** What goes in on a side; null where nothing does. A foot that lost its front is filled. */
-export function insertOf(picture: ClinicalPicture, side: Side): Insert | null {
-  const kind = findingAt(picture, 'insert', side);
-  const measured = {
-    heelMm: numberAt(picture, 'insertHeel', side),
-    forefootMm: numberAt(picture, 'insertForefoot', side),
-    widthMm: numberAt(picture, 'insertWidth', side),
-  };
-  if (kind === 'insole' || kind === 'orthosis' || kind === 'brace') return { kind, ...measured };
-  const injuries = picture[side].injuries;
-  return Array.isArray(injuries) && injuries.includes('amputation') && picture.body.prosthesisSide !== side
-    ? { kind: 'filler', ...measured }
-    : null;
-}
 
 const known = (value: FeatureValues[keyof FeatureValues]): number | null =>
   typeof value === 'number' ? value : null;

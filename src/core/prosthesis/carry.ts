@@ -1,4 +1,5 @@
 import { fail, ok, type Result } from '../result/result';
+import { groupBy } from '../tables/group-by';
 import { drawerProblem, MOST_PLY, type SockKind, whyNone } from './sock-stack';
 
 export interface CarryInput {
@@ -96,7 +97,7 @@ export function carrySet(input: CarryInput): Result<CarryAnswer> {
     sentence:
       carry.length === 0
         ? (why ?? 'Nothing is left in the drawer to carry.')
-        : `Take along ${carry.map((ply) => `a ${ply}-ply`).join(', ')}.`,
+        : `Take along ${countedSocks(carry)}.`,
     lacks: [
       ...ALWAYS.filter((ply) => !always.includes(ply)).map(
         (ply) => `No ${ply}-ply is left to take along: a 1-ply and a 3-ply always go along.`,
@@ -105,6 +106,10 @@ export function carrySet(input: CarryInput): Result<CarryAnswer> {
     ],
   });
 }
+
+/** Socks by how many of each, thickest first. @example '1 × 3-ply, 2 × 1-ply' */
+export const countedSocks = (socks: readonly number[]): string =>
+  [...groupBy(socks, String)].map(([ply, same]) => `${same.length} × ${ply}-ply`).join(', ');
 
 /** The fewest socks that make every target a sum; deeper sets are tried only where smaller ones fail. */
 function smallest(

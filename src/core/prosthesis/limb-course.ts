@@ -157,7 +157,7 @@ export function limbCourse(entries: readonly SockEntry[]): LimbCourse {
   const asks: string[] = [];
   if (change)
     asks.push(
-      `From ${ply(change.before)} to ${ply(change.since)} ply since ${change.from}: the limb has ${
+      `From ${ply(change.before)} to ${ply(change.since)} ply: the limb has ${
         change.since > change.before ? 'lost' : 'gained'
       } volume. Have the socket seen.`,
     );

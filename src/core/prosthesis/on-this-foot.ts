@@ -55,7 +55,7 @@ const BALL_AT = 0.73;
 /** The thickest wedge that a counter holds, by its grade from none to rigid, mm. Ours. */
 const HELD_BY_COUNTER = [0, 4, 7, 10, 10] as const;
 /** Grades of the vocabulary from where a shoe is a boot, and up to where its sides are soft. */
-const BOOT_FROM = 2.25;
+const BOOT_FROM = 2;
 const SOFT_UP_TO = 1.5;
 /** Highest heel of a boot or a dress shoe for a stiff foot, mm: an inch. Ours. */
 const LOW_HEEL_MM = 25;

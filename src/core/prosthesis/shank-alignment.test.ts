@@ -39,6 +39,26 @@ describe('shank alignment', () => {
     expect(shank(9.5).leans).toBe('vertical');
   });
 
+  it('within tolerance no wedge is asked for; beyond it, one of the whole shortfall, judged by what remains', () => {
+    expect(shank(7)).toMatchObject({
+      wedgeMm: null,
+      verdict: 'fine',
+      sentence: 'Shank leans back 0.8°. Within tolerance.',
+    });
+    expect(shank(6)).toMatchObject({ wedgeMm: 3.5, remainsMm: 0, verdict: 'fine' });
+    const held = shankAlignment({ shoeRiseMm: 0, setRiseMm: 16, leverMm: 180 });
+    expect(held).toMatchObject({
+      value: { wedgeMm: 10, remainsMm: -6, verdict: 'prosthetist', refused: false },
+    });
+  });
+
+  it('an ankle that follows takes what a shoe cannot; one that does not reach so far does not', () => {
+    const set = (ankleToMm: number) =>
+      shankAlignment({ shoeRiseMm: 30, setRiseMm: 9.5, leverMm: 180, ankleToMm });
+    expect(set(30)).toMatchObject({ value: { verdict: 'set-ankle', refused: false } });
+    expect(set(20)).toMatchObject({ value: { verdict: 'do-not-walk', refused: true } });
+  });
+
   it('refuses a lever that is none', () => {
     expect(shankAlignment({ shoeRiseMm: 10, setRiseMm: 10, leverMm: 18 }).ok).toBe(false);
   });

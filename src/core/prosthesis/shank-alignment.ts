@@ -82,7 +82,8 @@ export function shankAnswer(input: ShankInput, tolerance: ShankTolerance): Shank
   const excess = shoeRiseMm - setRiseMm;
   const angleDeg = leanOf(excess, leverMm);
   const most = Math.min(tolerance.largestWedgeMm, input.holdsWedgeMm ?? tolerance.largestWedgeMm);
-  const wedgeMm = excess < -LEVEL_MM && most > 0 ? Math.min(-excess, most) : null;
+  // Within tolerance nobody cuts a wedge.
+  const wedgeMm = -excess > tolerance.fineMm && most > 0 ? Math.min(-excess, most) : null;
   const remainsMm = excess + (wedgeMm ?? 0);
   const leans = Math.abs(excess) < LEVEL_MM ? 'vertical' : excess > 0 ? 'forward' : 'back';
   const plain = verdictOn(Math.abs(remainsMm), leverMm, tolerance);
@@ -120,11 +121,16 @@ function inWords(
   const angle = `${Math.abs(angleDeg).toFixed(1)}°`;
   if (verdict === 'set-ankle')
     return `Shank leans forward ${angle} until the ankle is set to ${round(shoeRiseMm)} mm: that costs energy return and stability.`;
-  if (leans === 'forward') {
-    if (verdict === 'fine') return `Shank leans forward ${angle}. ${VERDICT.fine}`;
-    return `Shank leans forward ${angle}, the knee is pushed to bend: this cannot be corrected in the shoe. ${VERDICT[verdict]}`;
-  }
+  if (leans === 'forward')
+    return verdict === 'fine'
+      ? `Shank leans forward ${angle}. ${VERDICT.fine}`
+      : `Shank leans forward ${angle}, the knee is pushed to bend: this cannot be corrected in the shoe. ${
+          verdict === 'prosthetist'
+            ? 'Not on this foot, unless the prosthetist sets it anew.'
+            : VERDICT[verdict]
+        }`;
   const short = Math.abs(remainsMm);
+  if (wedgeMm === null && verdict === 'fine') return `Shank leans back ${angle}. ${VERDICT.fine}`;
   if (wedgeMm === null)
     return `Shank leans back ${angle}: heel depth and counter hold no wedge. ${VERDICT[verdict]}`;
   if (short < LEVEL_MM)

@@ -67,8 +67,8 @@ export function setRiseFrom(
 
 /** Lean in words. @example '2.1° ± 0.3° forward' */
 export function leanInWords({ leanDeg, error }: ShankOnTable): string {
-  const size = `${Math.abs(leanDeg).toFixed(1)}° ± ${error.toFixed(1)}°`;
-  if (Math.abs(leanDeg) <= 2 * error) return `upright (${size})`;
+  const size = `${Math.abs(leanDeg).toFixed(1)}°${error > 0 ? ` ± ${error.toFixed(1)}°` : ''}`;
+  if (Math.abs(leanDeg) <= Math.max(2 * error, 0.05)) return `upright (${size})`;
   return `${size} ${leanDeg > 0 ? 'forward' : 'back'}`;
 }
 

@@ -3,7 +3,7 @@ import type { ClinicalPicture } from '../findings/picture';
 import { findingAt, numberAt } from '../findings/picture';
 import type { Band, Specification, Target } from '../prescribe/engine/specification';
 import { type Room, USUAL_ROOM } from '../shoe/room';
-import { widthOfGain } from '../swelling/reserve';
+import { widthOfGain } from '../swelling/gain';
 import { type SizeWish, UPPER_GIVES_MM } from './start-size';
 
 /** What the foot was measured in and what it will wear. Unanswered is thin sock, no insert, measured late. */

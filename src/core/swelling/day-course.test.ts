@@ -4,7 +4,8 @@ import { addDays } from '../calendar/days';
 import { clinicalPicture } from '../examination/clinical-picture';
 import type { Compression, SwellingReading } from './course';
 import { awakeAt, dayCourse, gainUntilEvening } from './day-course';
-import { insoleReserve, reserveInWords, reserveRefused, widthOfGain } from './reserve';
+import { widthOfGain } from './gain';
+import { insoleReserve, reserveInWords, reserveRefused } from './reserve';
 
 const reading = (at: string, mm: number, more: Partial<SwellingReading> = {}): SwellingReading => ({
   at,

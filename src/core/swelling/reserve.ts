@@ -2,9 +2,6 @@ import type { Side } from '../findings/finding-kinds';
 import type { ClinicalPicture } from '../findings/picture';
 import type { FeatureValues } from '../shoe/features';
 
-/** Width that a gain of girth adds to a foot, mm: as the diameter of a circle grows. By arithmetic. */
-export const widthOfGain = (girthMm: number): number => girthMm / Math.PI;
-
 /** What taking the insole out of a shoe frees, and what it changes. */
 export interface InsoleReserve {
   /** Depth that is freed, mm. */

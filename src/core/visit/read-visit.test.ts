@@ -190,8 +190,8 @@ describe('what a visit is read by', () => {
 
 describe('contents of the steps', () => {
   it('each is checked by the schema of its own step', () => {
-    expect(checkContent('prosthesis', { wantedPly: 5 }).success).toBe(true);
-    expect(checkContent('load', { wantedPly: 5 }).success).toBe(false);
+    expect(checkContent('prosthesis', { shoeRise: 5 }).success).toBe(true);
+    expect(checkContent('load', { shoeRise: 5 }).success).toBe(false);
   });
 
   it('what is stored but does not fit says which step and where', () => {

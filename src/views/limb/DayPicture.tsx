@@ -63,7 +63,7 @@ export function DayPicture({
     <figure className="grid gap-1">
       <svg
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-        className="w-full max-w-3xl"
+        className="w-full max-w-5xl"
         role="img"
         aria-label={`Ply through the day: ${today.length} looks so far${
           range ? `, the rest of the day between ${range.from} and ${range.to}` : ''

@@ -37,7 +37,7 @@ export function Months({ page: { course, record } }: { page: LimbPage }) {
     <figure className="grid gap-2">
       <svg
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-        className="w-full max-w-5xl"
+        className="w-full"
         role="img"
         aria-label={`Ply at noon of ${days.length} days, from ${first.ply.toFixed(1)} to ${last.ply.toFixed(1)}`}
       >
@@ -77,9 +77,11 @@ export function Months({ page: { course, record } }: { page: LimbPage }) {
           {change
             ? `From ${change.before.toFixed(1)} to ${change.since.toFixed(1)} ply since ${writtenDay(change.from)}.`
             : 'No step in these weeks.'}{' '}
-          {slope
-            ? `Slope ${slope.perMonth >= 0 ? '+' : '−'}${Math.abs(slope.perMonth).toFixed(1)} ± ${slope.within.toFixed(1)} ply a month.`
-            : 'Too few weeks for a slope.'}
+          {change
+            ? ''
+            : slope
+              ? `Slope ${slope.perMonth >= 0 ? '+' : '−'}${Math.abs(slope.perMonth).toFixed(1)} ± ${slope.within.toFixed(1)} ply a month.`
+              : 'Too few weeks for a slope.'}
         </span>
         <span className="text-faint">
           Ply as each day would be at noon. A limb that stays as it is shows a step in fewer than one year in

@@ -116,7 +116,7 @@ function LookForm({ limb, page, patientId }: Props) {
         <button type="button" className="press" aria-label="One ply less" onClick={() => step(-1)}>
           −
         </button>
-        <Field label="Ply that are on" error={failure.ply}>
+        <Field label="Ply on" error={failure.ply}>
           {(control) => (
             <input
               className="figure w-16 text-center text-xl"

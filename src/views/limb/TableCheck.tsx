@@ -4,8 +4,13 @@ import { modelTitle, type ShoeModel } from '@/core/catalogue/model';
 import type { ShankLines } from '@/core/photograph/shank-lines';
 import { TABLE_DECISIONS, type TableDecision } from '@/core/prosthesis/limb-record';
 import { type ProstheticFoot, riseUnder } from '@/core/prosthesis/on-this-foot';
-import { shankAlignment } from '@/core/prosthesis/shank-alignment';
-import { leanInWords, type ShankOnTable, setRiseFrom, shankOnTable } from '@/core/prosthesis/table-check';
+import {
+  expectedLean,
+  leanInWords,
+  type ShankOnTable,
+  setRiseFrom,
+  shankOnTable,
+} from '@/core/prosthesis/table-check';
 import { Handle } from '@/ui/drawing/Handle';
 import { PictureStage } from '@/ui/drawing/PictureStage';
 import { Field } from '@/ui/fields/Field';
@@ -41,13 +46,7 @@ export function TableCheck({ foot, patientId, onDone }: Props) {
   const numbers = riseMm !== null && Number.isFinite(riseMm) && Number.isFinite(wedgeMm);
   const expected =
     numbers && foot?.setRiseMm != null && foot.leverMm !== null
-      ? shankAlignment({
-          shoeRiseMm: riseMm + wedgeMm,
-          setRiseMm: foot.setRiseMm,
-          leverMm: foot.leverMm,
-          ankleToMm: foot.ankleToMm ?? undefined,
-          holdsWedgeMm: 0,
-        })
+      ? expectedLean(riseMm + wedgeMm, foot.setRiseMm, foot.leverMm)
       : null;
   const told =
     seen && numbers && foot?.leverMm != null
@@ -143,7 +142,7 @@ export function TableCheck({ foot, patientId, onDone }: Props) {
           <button
             type="button"
             className="press press-quiet"
-            onClick={() => void photograph.simulate(expected?.ok ? expected.value.angleDeg : 2, toes)}
+            onClick={() => void photograph.simulate(expected ?? 2, toes)}
           >
             Simulated camera
           </button>
@@ -162,9 +161,9 @@ export function TableCheck({ foot, patientId, onDone }: Props) {
           )}
           {before && <p>Before: {leanInWords(before)}.</p>}
           {told && <p className={told.contradicts ? 'text-hold' : ''}>{told.sentence}</p>}
-          {expected && (
+          {expected !== null && (
             <p className="text-faint">
-              By the numbers: {expected.ok ? expected.value.sentence : expected.problem.message}
+              By the numbers it should stand {leanInWords({ leanDeg: expected, error: 0 })}.
             </p>
           )}
         </div>

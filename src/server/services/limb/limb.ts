@@ -27,7 +27,7 @@ async function hasOpenWarning({ tx }: Tenant, patientId: string): Promise<boolea
     .where('is_warning', 'is', true)
     .where('seen_at', 'is', null)
     // A limb that changed its volume asks for the prosthetist, and for socks until then.
-    .where(sql<boolean>`content #>> '{content,kind}' <> 'socks' or content #>> '{content,feel}' = 'pain'`)
+    .where(sql<boolean>`(content #>> '{content,kind}' <> 'socks' or content #>> '{content,feel}' = 'pain')`)
     .limit(1)
     .executeTakeFirst();
   return row !== undefined;

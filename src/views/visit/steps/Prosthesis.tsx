@@ -13,7 +13,7 @@ import { useVisit } from '../visit-context';
 
 const RISE = numberQuestion('Shoe’s heel rise', 'mm', [0, 120], { plausible: [0, 40] });
 /** Candidates that are shown on the foot, the best first. */
-const SHOWN = 7;
+const SHOWN = 6;
 
 /** The prosthetic foot, every candidate on it, and any other shoe by its heel rise. */
 export function Prosthesis() {
@@ -66,13 +66,13 @@ function CandidatesOnFoot() {
           { id: 'shoe', head: 'Shoe', namesRow: true, cell: ({ model }) => modelTitle(model) },
           {
             id: 'rise',
-            head: 'Rise',
+            head: 'Rise, insole in',
             cell: ({ on }) => (
               <span className="figure">
                 {on.riseMm === null ? 'not stated' : `${tenths(on.riseMm)} mm`}
                 {on.riseOutMm && (
                   <span className="block text-faint">
-                    {tenths(on.riseOutMm.from)}–{tenths(on.riseOutMm.to)} insole out
+                    out {tenths(on.riseOutMm.from)}–{tenths(on.riseOutMm.to)}
                   </span>
                 )}
               </span>
@@ -99,14 +99,14 @@ function CandidatesOnFoot() {
           },
           {
             id: 'swing',
-            head: 'Swing',
+            head: 'Swing, to usual',
             cell: ({ on }) =>
               on.swing && (
                 <span className="figure" title="mass × distance² about the knee, knee to shoe taken as 43 cm">
                   {Math.round(on.swing.inertia)} kg·cm²
                   <span className="block text-faint">
                     {on.swing.percent >= 0 ? '+' : '−'}
-                    {Math.abs(Math.round(on.swing.percent))} % of a usual shoe
+                    {Math.abs(Math.round(on.swing.percent))} %
                   </span>
                 </span>
               ),
@@ -167,7 +167,9 @@ function OtherShoe() {
       <p role="status">
         {answer === null ? (
           <span className="text-faint">
-            Another shoe, by its heel rise: needs set rise and heel–ball length of the foot.
+            {setRiseMm !== null && leverMm !== null
+              ? 'Another shoe: write its heel rise.'
+              : 'Another shoe, by its heel rise: needs set rise and heel–ball length of the foot.'}
           </span>
         ) : answer.ok ? (
           answer.value.sentence

@@ -1,6 +1,6 @@
 import { lazy } from 'react';
 import { SIDES } from '@/core/findings/finding-kinds';
-import { insertOf } from '@/core/match/with-insert';
+import { insertOf } from '@/core/match/insert';
 import { Failed } from '@/ui/page/Failed';
 import { Sections } from '@/ui/Sections';
 import { useCandidates } from '../../use-candidates';

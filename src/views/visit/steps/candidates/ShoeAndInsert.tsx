@@ -1,14 +1,8 @@
 import { useState } from 'react';
 import { modelTitle, type ShoeModel } from '@/core/catalogue/model';
 import { SIDES } from '@/core/findings/finding-kinds';
-import {
-  betweenSides,
-  insertOf,
-  ROUTES,
-  threeRoutes,
-  type WithInsert,
-  withInsert,
-} from '@/core/match/with-insert';
+import { insertOf } from '@/core/match/insert';
+import { betweenSides, ROUTES, threeRoutes, type WithInsert, withInsert } from '@/core/match/with-insert';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
 import { insoleReserve, reserveInWords, reserveRefused } from '@/core/swelling/reserve';
 import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
