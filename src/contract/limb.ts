@@ -1,8 +1,8 @@
 import { z } from 'zod';
+import { localMoment } from '@/core/calendar/local-moment';
 import type { LimbCourse } from '@/core/prosthesis/limb-course';
 import {
   limbRecordSchema,
-  localMoment,
   sockChartSchema,
   sockEntrySchema,
   TABLE_DECISIONS,

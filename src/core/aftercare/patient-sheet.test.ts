@@ -171,6 +171,21 @@ describe('the patient’s sheet', () => {
     expect(sheet.howItFits.join(' ')).toContain('set for this heel height');
     expect(sheet.stopAndCall.join(' ')).toContain('skin of your limb');
     expect(sheet.stopAndCall.join(' ')).toContain('presses in a new place');
+    expect(sheet.howItFits.join(' ')).toContain('long shoe horn');
+  });
+
+  it('names the wedge that stays in, or the ankle to be set, as the visit read it', () => {
+    const body = { prosthesisSide: 'left', prosthesisSetRise: 12, prosthesisLever: 180 } as const;
+    const fits = (more: object, drop: number) =>
+      sheetOf(
+        { body: { ...body, ...more } },
+        { values: { drop, heelCounter: 4, closure: 'laces' } },
+      ).howItFits.join(' ');
+    expect(fits({}, 6)).toContain('A wedge of 6 mm lies under the heel');
+    expect(fits({}, 11)).not.toContain('wedge');
+    expect(fits({ prosthesisAnkle: 'adjustable', prosthesisAnkleTo: 25 }, 20)).toContain(
+      'Set the ankle for 20 mm',
+    );
   });
 
   it('plans socks for the days ahead, the weather and the room', () => {

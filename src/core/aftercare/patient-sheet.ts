@@ -11,6 +11,8 @@ import { isLacedGently, lacingNeeds } from '../lacing/needs';
 import { planLacing } from '../lacing/plan';
 import type { Modification } from '../modification/modification';
 import type { Specification } from '../prescribe/engine/specification';
+import { prostheticFootOf, readerOnFoot } from '../prosthesis/on-this-foot';
+import type { ShankTolerance } from '../prosthesis/shank-alignment';
 import type { RepeatAnswer } from '../repeat/repeat';
 import type { FeatureValues } from '../shoe/features';
 import { roomWished } from '../sizing/size-wish';
@@ -86,6 +88,8 @@ export interface SheetInput {
   /** What leads to hot spots, as the visit found it. */
   found?: Readonly<Record<Side, FoundCauses>>;
   modifications?: readonly Modification[];
+  /** What may remain under a prosthetic foot in this clinic; as usual where nothing is said. */
+  limbTolerance?: ShankTolerance | undefined;
   /** Shoes of the same shelf, to stand it among. */
   shelf?: readonly FeatureValues[];
   usualMinutes: number;
@@ -134,7 +138,12 @@ function dateLines(
 const LEAST_ROOM_MM = 10;
 
 /** How to tell that it fits, and what to feel for each time. */
-function fitLines(roomMm: PatientSheet['roomMm'], wearer: Wearer, { say }: Speech): string[] {
+function fitLines(
+  roomMm: PatientSheet['roomMm'],
+  wearer: Wearer,
+  limb: readonly string[],
+  { say }: Speech,
+): string[] {
   return [
     say('fit.room', roomMm),
     say('fit.sides'),
@@ -143,8 +152,22 @@ function fitLines(roomMm: PatientSheet['roomMm'], wearer: Wearer, { say }: Speec
       ? []
       : [say('fit.grows', { months: wearer.measuredMonths, least: LEAST_ROOM_MM })]),
     ...(wearer.isAtRisk ? [say('fit.feel-inside')] : []),
-    ...(wearer.hasProsthesis ? [say('fit.heel-height')] : []),
+    ...(wearer.hasProsthesis ? [say('fit.heel-height'), say('fit.shoe-horn')] : []),
+    ...limb,
   ];
+}
+
+/** What a prosthetic foot asks of this pair, as the visit read it: a wedge that stays in, an ankle that is set. */
+function limbLines(
+  { picture, values, limbTolerance }: Pick<SheetInput, 'picture' | 'values' | 'limbTolerance'>,
+  { say }: Speech,
+): string[] {
+  const foot = prostheticFootOf(picture);
+  const on = foot && readerOnFoot(foot, limbTolerance)({ features: values });
+  if (!on?.shank || on.riseMm === null) return [];
+  const tenths = (mm: number) => String(Math.round(mm * 10) / 10);
+  if (on.shank.verdict === 'set-ankle') return [say('fit.set-ankle', { mm: tenths(on.riseMm) })];
+  return on.shank.wedgeMm === null ? [] : [say('fit.wedge', { mm: tenths(on.shank.wedgeMm) })];
 }
 
 /** Signs at which the pair comes off: what does not hurt counts most where nothing is felt. */
@@ -235,7 +258,7 @@ export function patientSheet(input: SheetInput): PatientSheet {
     points: sheetPoints(specification, say),
     among: amongKinds(values, input.shelf ?? []),
     roomMm,
-    howItFits: fitLines(roomMm, wearer, speech),
+    howItFits: fitLines(roomMm, wearer, limbLines(input, speech), speech),
     changes: [
       ...(input.modifications ?? []).map((modification) => changeInWords(modification, say)),
       ...SIDES.flatMap((side) => liftInWords(specification, side, say)),

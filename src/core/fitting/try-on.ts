@@ -80,6 +80,8 @@ export interface FeltFit {
   verdict?: 'chosen' | 'possible' | 'rejected';
   /** Why. */
   because?: string;
+  /** Local moment of its first rating. */
+  triedAt?: string | undefined;
 }
 
 /** In which sizes a pair was tried; the right's width only where it differs. */

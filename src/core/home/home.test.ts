@@ -8,9 +8,11 @@ import { SIDES } from '../findings/finding-kinds';
 import { FINDINGS } from '../findings/findings';
 import type { Findings } from '../findings/picture';
 import { FILM } from '../photograph/limits';
+import type { SockDay } from '../prosthesis/sock-advice';
 import { keysOf } from '../tables/keys-of';
 import { speechIn } from '../texts/languages';
 import { gradeOf } from '../texts/readability';
+import { limbWords } from './limb-words';
 import { mayAdvise } from './may-advise';
 import { homeContentSchema, isHomeWarning, type KeptContent, reportInWords } from './report';
 import { daysInWords } from './today';
@@ -201,4 +203,38 @@ describe('a report', () => {
     [{ kind: 'socks', ply: 2.5 }],
     [{ kind: 'unknown' }],
   ])('is refused: %j', (content) => expect(homeContentSchema.safeParse(content).success).toBe(false));
+});
+
+describe('the socks of a limb, in the patient’s words', () => {
+  const { say } = speechIn('en');
+  const day = (part: Partial<SockDay>): SockDay => ({
+    step: { kind: 'stay' },
+    worn: 4,
+    curve: [],
+    range: { from: 4, to: 6 },
+    carry: { carry: [3, 1, 1], reached: [3, 4, 5], missing: [], sentence: '', lacks: [] },
+    ...part,
+  });
+  it('say what to change, what is coming, and what to take along', () => {
+    expect(limbWords(day({ step: { kind: 'add', by: 1, to: 5, socks: [3, 1, 1] } }), say)).toEqual({
+      now: 'Add 1 ply now. Wear 1 × 3-ply + 2 × 1-ply.',
+      isStop: false,
+      later: 'Later today you may need 4 to 6 ply.',
+      carry: 'Take along: 1 × 3-ply + 2 × 1-ply.',
+      worn: 4,
+    });
+    expect(limbWords(day({ step: { kind: 'take-off', by: 1, to: 0, socks: [] } }), say).now).toContain(
+      'Wear no sock',
+    );
+    expect(limbWords(day({ step: { kind: 'add', by: 2, to: 6, socks: null } }), say).now).toContain(
+      'do not make 6 ply. Call us',
+    );
+  });
+  it('name no ply at all where it hurts or a warning is open', () => {
+    for (const step of [{ kind: 'stop', because: 'pain' }, { kind: 'none-left' }] as const) {
+      const words = limbWords(day({ step }), say);
+      expect(words).toMatchObject({ isStop: true, later: null, carry: null });
+      expect(words.now).not.toMatch(/\d/);
+    }
+  });
 });

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { FELT, type Felt } from '../break-in/answers';
 import { isoDay } from '../calendar/iso-day';
+import { localMoment } from '../calendar/local-moment';
 import { SIDES } from '../findings/finding-kinds';
 import { FINDINGS } from '../findings/findings';
 import type { SpotPlace } from '../hot-spot/causes';
@@ -76,7 +77,7 @@ export const homeReportSchema = z.strictObject({
   /** The day it is of, in the time of the phone. */
   on: isoDay,
   /** Local moment, for what changes through a day. */
-  at: z.string().regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/),
+  at: localMoment,
   content: homeContentSchema,
 });
 export type HomeReport = z.infer<typeof homeReportSchema>;

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { isoDay } from '../calendar/iso-day';
+import { localMoment } from '../calendar/local-moment';
 import { keySchema } from '../tables/key-schema';
 import { SUSPENSIONS, type Suspension } from './drawer';
 import { SOCK_FEELS, SOCK_TAG_IDS, type SockFeel } from './sock-log';
@@ -52,12 +53,6 @@ export const limbRecordSchema = z.strictObject({
 });
 export type LimbRecord = z.infer<typeof limbRecordSchema>;
 export const EMPTY_LIMB: LimbRecord = { drawer: [], therapyOn: [] };
-
-/** Local moment, `2030-06-15T17:30`. */
-export const localMoment = z
-  .string()
-  .regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/, 'Write day and time.')
-  .meta({ example: '2031-06-15T17:30' });
 
 export const sockEntrySchema = z.strictObject({
   at: localMoment,

@@ -1,7 +1,8 @@
 import type { Side } from '../findings/finding-kinds';
 import { type ClinicalPicture, NOT_EXAMINED } from '../findings/picture';
+import { awakeAt } from './awake';
 import { inOrder, type SwellingReading } from './course';
-import { awakeAt, dayCourse, gainUntilEvening, type Sure } from './day-course';
+import { dayCourse, gainUntilEvening, type Sure } from './day-course';
 
 const sure = ({ mm, within }: Sure): string => `${Math.round(mm)} ± ${Math.max(1, Math.round(within))} mm`;
 /** Below this a week adds nothing that anybody could act on, mm. Ours. */

@@ -2,8 +2,11 @@ import { describe, expect, it } from 'vitest';
 import { noise } from '@/simulators/noise';
 import { addDays } from '../calendar/days';
 import { clinicalPicture } from '../examination/clinical-picture';
+import { awakeAt } from './awake';
 import type { Compression, SwellingReading } from './course';
-import { awakeAt, dayCourse, gainUntilEvening } from './day-course';
+import { contextLines, courseLines } from './course-words';
+import { dayCourse, gainUntilEvening } from './day-course';
+import { eveningInWords } from './evening';
 import { widthOfGain } from './gain';
 import { insoleReserve, reserveInWords, reserveRefused } from './reserve';
 
@@ -98,4 +101,30 @@ describe('the insole as a reserve', () => {
   });
 
   it('a girth grows a width as a circle does', () => expect(widthOfGain(Math.PI * 3)).toBeCloseTo(3, 9));
+});
+
+describe('what the evening will be', () => {
+  const picture = clinicalPicture({ left: { daySwing: 14 }, right: { daySwing: 2 } });
+  it('is said of a pair that was tried in the morning, and of no foot that hardly swells', () => {
+    expect(eveningInWords(picture, '2030-06-01T09:00')).toBe(
+      'Tried at 09:00: by the evening the left foot about 12 mm more girth. The closure has to give it, or the insole.',
+    );
+    expect(eveningInWords(picture, '2030-06-01T20:30')).toBeNull();
+    expect(eveningInWords(clinicalPicture({}), '2030-06-01T09:00')).toBeNull();
+  });
+
+  it('the course in words names swing, trend and stocking with their error, and what else moves it', () => {
+    const [line] = courseLines(days(28, { swing: 18, perWeek: 4, stocking: -9 }, 3), 'left');
+    expect(line).toMatch(
+      /^Left: a day adds \d+ ± \d+ mm; each week adds \d+ ± \d+ mm; compression takes off \d+ ± \d+ mm/,
+    );
+    expect(courseLines([], 'left')).toEqual([]);
+    const body = { conditions: ['pregnancy', 'renal-failure', 'lymphoedema'], pregnancyWeeks: 31 } as const;
+    const lines = contextLines(clinicalPicture({ body: { ...body, conditions: [...body.conditions] } })).join(
+      ' ',
+    );
+    expect(lines).toContain('Week 31 of pregnancy: size for more than today');
+    expect(lines).toContain('dialysis');
+    expect(lines).toContain('over the compression');
+  });
 });

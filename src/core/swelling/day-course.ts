@@ -1,6 +1,7 @@
 import { Matrix, solve } from 'ml-matrix';
 import { daysBetween } from '../calendar/days';
 import type { Side } from '../findings/finding-kinds';
+import { awakeAt, WAKING_HOURS } from './awake';
 import { type GirthMeasure, inOrder, REAL_GIRTH_MM, type SwellingReading } from './course';
 
 /** A number with half the width of its 95 % interval. */
@@ -24,9 +25,6 @@ export interface DayCourse {
   evening: (day: string) => Sure;
 }
 
-/** Waking day from rising to the evening, hours, and when people rise where nobody said. Ours. */
-export const WAKING_HOURS = 14;
-const RISES_AT = 7;
 /** Two measures differ for real from {@link REAL_GIRTH_MM} on: a single one is off by so much, one standard deviation. */
 const TAPE_MM = REAL_GIRTH_MM / (1.96 * Math.SQRT2);
 /** Days differ by so much more than the tape does. Ours. */
@@ -34,10 +32,6 @@ const DAYS_MM = 3;
 /** What is believed before anything is measured, one standard deviation: swing of a day, a week, compression. Ours. */
 const BELIEVED = { level: 1000, swing: 15, week: 4, compression: 10 } as const;
 const Z_95 = 1.96;
-
-/** Hours awake at a reading: as it was said, or from seven in the morning. */
-export const awakeAt = ({ at, awakeHours }: Pick<SwellingReading, 'at' | 'awakeHours'>): number =>
-  awakeHours ?? Math.max(0, Number(at.slice(11, 13)) + Number(at.slice(14, 16)) / 60 - RISES_AT);
 
 const isCompressed = ({ compression }: SwellingReading): boolean =>
   compression !== undefined && compression !== 'none';

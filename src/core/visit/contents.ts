@@ -12,6 +12,7 @@ import { siteSchema } from '../body-map/site-schema';
 import { VIEWS, type View } from '../body-map/sites';
 import { breakInSchoolSchema } from '../break-in/schema';
 import { isoDay } from '../calendar/iso-day';
+import { localMoment } from '../calendar/local-moment';
 import { KNEE_BEND_METHODS, type KneeBendMethod } from '../examination/gait/knee-bend';
 import { GAIT_EVENTS, type GaitEvent } from '../examination/gait/readings';
 import { FINDINGS } from '../findings/findings';
@@ -163,10 +164,7 @@ const wantedSchema = z.strictObject({ model: z.uuid().optional(), title: z.strin
 const girth = z.number().min(100, 'A girth lies between 100 and 900 mm.').max(900).optional();
 const sideGirths = z.strictObject({ figureOfEight: girth, ankleGirth: girth, calfGirth: girth });
 export const swellingReadingSchema = z.strictObject({
-  at: z
-    .string()
-    .regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/, 'Write day and time.')
-    .meta({ example: '2031-06-15T17:30' }),
+  at: localMoment,
   awakeHours: z.number().min(0).max(24, 'Hours since rising, 0 to 24.').optional(),
   compression: keySchema<Compression>(COMPRESSION).optional(),
   ...bothSides(sideGirths).shape,

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { siteSchema } from '../body-map/site-schema';
 import { VIEWS, type View } from '../body-map/sites';
 import { isoDay } from '../calendar/iso-day';
+import { localMoment } from '../calendar/local-moment';
 import { FINDINGS } from '../findings/findings';
 import type { PushOff } from '../fitting/push-off';
 import { MOST_EARLIER } from '../fitting/sizes';
@@ -71,6 +72,8 @@ const felt = {
   feels: z.array(keySchema<Feel>(FEELS)).max(6).optional(),
   verdict: one('chosen', 'possible', 'rejected'),
   because: z.string().max(300).optional(),
+  /** When it was first rated: feet change through a day. */
+  triedAt: localMoment.optional(),
 };
 
 export const tryOnSchema = z.strictObject({

@@ -6,8 +6,8 @@ import { SOCK_FEELS, SOCK_TAG_IDS, SOCK_TAGS, type SockFeel, type SockTag } from
 import { MOST_PLY, stackInWords } from '@/core/prosthesis/sock-stack';
 import { keysOf } from '@/core/tables/keys-of';
 import { Field } from '@/ui/fields/Field';
+import { localNow } from '../local-now';
 import { DayPicture } from './DayPicture';
-import { localNow } from './local-now';
 import type { Limb } from './use-limb';
 
 interface Props {

@@ -15,8 +15,8 @@ import { Handle } from '@/ui/drawing/Handle';
 import { PictureStage } from '@/ui/drawing/PictureStage';
 import { Field } from '@/ui/fields/Field';
 import { Select } from '@/ui/fields/Select';
+import { localNow } from '../local-now';
 import { ModelPicker } from '../visit/ModelPicker';
-import { localNow } from './local-now';
 import { useTablePhotograph } from './use-table-photograph';
 
 const TOES = { right: 'right', left: 'left' } as const;

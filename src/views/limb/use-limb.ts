@@ -2,7 +2,7 @@ import { useCallback, useEffect, useState } from 'react';
 import { type Answer, call, failureInWords } from '@/contract/client';
 import type { LimbPage } from '@/contract/limb';
 import type { LimbRecord } from '@/core/prosthesis/limb-record';
-import { localNow } from './local-now';
+import { localNow } from '../local-now';
 
 export interface Limb {
   page: LimbPage | null;

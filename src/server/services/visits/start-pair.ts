@@ -22,6 +22,7 @@ import type { Tenant } from '../../database/tenant';
 import { refusedAt } from '../../http/problem';
 import { answerDays } from '../pairs/break-in';
 import { forecastOf, refreshForecasts } from '../pairs/forecasts';
+import { houseSettingsOf } from '../pairs/house-settings';
 import { breakInOf, weeklyUse } from '../pairs/new-break-in';
 import { keepBaseline } from '../pairs/outcomes';
 import { batchSpreadOf } from '../pairs/repeat';
@@ -161,6 +162,7 @@ export async function startPair(
     picture,
     specification: start.specification,
     values: model.features,
+    limbTolerance: (await houseSettingsOf(tenant)).prosthesis,
     tryOn,
     found: causesFound(contents.feet?.hotSpots ?? [], {
       picture,

@@ -93,6 +93,8 @@ const TAKEN_OTHERWISE: Partial<Record<FindingId, string>> = {
   staheli: 'footprint',
   clarkeAngle: 'footprint',
   clarkeAngleTangent: 'footprint',
+  prosthesisAnkleTo: 'asked where the ankle adjusts',
+  daySwing: 'table of girths',
   figureOfEight: 'table of girths',
   ankleGirth: 'table of girths',
   calfGirth: 'table of girths',

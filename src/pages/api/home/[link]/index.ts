@@ -1,5 +1,5 @@
+import { localMoment } from '@/core/calendar/local-moment';
 import type { HomePage } from '@/core/home/view-schema';
-import { localMoment } from '@/core/prosthesis/limb-record';
 import { asTenant } from '@/server/database/tenant';
 import { homeEndpoint } from '@/server/http/home-endpoint';
 import { readHomePage } from '@/server/services/home/page';

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { SIDES, type Side } from '@/core/findings/finding-kinds';
 import { definitionOf, shortLabelOf } from '@/core/findings/findings';
 import type { PlacedValue } from '@/core/findings/with-values';
+import { awakeAt } from '@/core/swelling/awake';
 import {
   COMPRESSION,
   GIRTH_MEASURES,
@@ -12,22 +13,17 @@ import {
   worstGirths,
 } from '@/core/swelling/course';
 import { contextLines, courseLines } from '@/core/swelling/course-words';
-import { awakeAt, dayCourse } from '@/core/swelling/day-course';
+import { dayCourse } from '@/core/swelling/day-course';
 import { parseLength } from '@/core/units/length';
 import { Spark } from '@/ui/charts/Spark';
 import { Select } from '@/ui/fields/Select';
 import { DataTable } from '@/ui/table/DataTable';
+import { localNow } from '../../../local-now';
 import { DerivedRow, DerivedRows } from '../../DerivedRow';
 import { BothFeet } from '../../FindingField';
 import { useRecord, useStepContent } from '../../use-findings';
 import { useVisit } from '../../visit-context';
 import { LegVolume } from './LegVolume';
-
-/** Local moment for the entry of a reading: `2030-06-15T17:30`. */
-const localNow = (): string => {
-  const now = new Date();
-  return new Date(now.getTime() - now.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
-};
 
 /** Girths through the day and over days, pitting, leg volume, and what they mean for size and closure. */
 export function Swelling() {

@@ -2,6 +2,9 @@ import { lazy, Suspense, useState } from 'react';
 import { modelTitle } from '@/core/catalogue/model';
 import { orderDrift } from '@/core/fitting/try-on';
 import { wearingOrder } from '@/core/fitting/wearing-order';
+import { eveningInWords } from '@/core/swelling/evening';
+import { localNow } from '../../../local-now';
+import { useVisit } from '../../visit-context';
 import { PairDetail } from './PairDetail';
 import { PairHead } from './PairHead';
 import { useFitting } from './use-fitting';
@@ -12,6 +15,7 @@ const FittingEnd = lazy(() => import('./FittingEnd').then((part) => ({ default: 
 /** Two or three pairs at once: each with size, comfort, advice and verdict; one of them at a time in detail. */
 export function TryOnStep() {
   const { fitting, problem } = useFitting();
+  const { picture } = useVisit();
   const [looked, setLooked] = useState<string | null>(null);
   if (problem) return <p className="problem">{problem}</p>;
   if (!fitting) return <p role="status">Fetching the catalogue …</p>;
@@ -26,6 +30,7 @@ export function TryOnStep() {
   const order = wearingOrder(pairs.map(({ letter }) => letter));
   const drift = orderDrift(pairs[0]!.tryOn);
   const { room } = pair.context;
+  const evening = eveningInWords(picture, pair.tryOn.triedAt ?? localNow());
   return (
     <div className="grid gap-2">
       <p className="text-faint text-sm flex flex-wrap gap-x-4 items-baseline">
@@ -38,6 +43,7 @@ export function TryOnStep() {
             Math.abs(drift) >= 5 &&
             ` It was rated ${Math.abs(drift)} ${drift > 0 ? 'higher' : 'lower'} the second time.`}
         </span>
+        {evening && <span className="text-hold">{evening}</span>}
         <label>
           <input
             type="checkbox"

@@ -6,6 +6,7 @@ import { readSession, type Session, type SessionPair } from '@/core/fitting/sess
 import { changeSizes } from '@/core/fitting/sizes';
 import type { FootFit, TriedSizes, TryOn } from '@/core/fitting/try-on';
 import { omitUndefined } from '@/core/tables/omit-undefined';
+import { localNow } from '../../../local-now';
 import { type CandidatesView, useCandidates } from '../../use-candidates';
 import { useVisit } from '../../visit-context';
 
@@ -85,7 +86,12 @@ export function useFitting(): { fitting: FittingView | null; problem: string | n
     save({ tryOns: all.map(({ tryOn }) => (tryOn.model === model ? to(tryOn) : tryOn)), blind }, texts);
   const change: FittingView['change'] = (model, part, text = {}) => {
     const next = all.map(({ tryOn }) => {
-      if (tryOn.model === model) return omitUndefined({ ...tryOn, ...part });
+      if (tryOn.model === model)
+        return omitUndefined({
+          ...tryOn,
+          ...part,
+          triedAt: tryOn.triedAt ?? (part.comfort === undefined ? undefined : localNow()),
+        });
       // One pair is chosen at a time.
       return part.verdict === 'chosen' && tryOn.verdict === 'chosen'
         ? { ...tryOn, verdict: 'possible' as const }

@@ -1,0 +1,42 @@
+import { expect, test } from '@playwright/test';
+import { newVisit, saved, signIn } from '../keyboard';
+
+test('girths of a morning and an evening tell what a day adds: the size, the insole and the try-on count with it', async ({
+  page,
+}) => {
+  await signIn(page);
+  const { visitId } = await newVisit(page, 'Swells');
+  const address = page.url().split('#')[0];
+  await page.goto(`${address}#feet`);
+  for (const side of ['left', 'right'])
+    await page
+      .getByLabel(`Foot length, ${side}`, { exact: false })
+      .first()
+      .fill(side === 'left' ? '262' : '264');
+  await page.getByRole('tab', { name: 'Swelling' }).click();
+  for (const [reading, hour, left] of [
+    [1, '08:00', '520'],
+    [2, '19:30', '541'],
+  ] as const) {
+    await page.getByRole('button', { name: 'Add a reading' }).click();
+    await page.getByLabel(`Moment of reading ${reading}`).fill(`2026-06-15T${hour}`);
+    await page.getByLabel(`Figure-of-eight girth, left, reading ${reading}`).fill(left);
+  }
+  await page.getByLabel('Hours since rising, reading 1').fill('1');
+  await page.getByLabel('Compression at reading 1').selectOption('none');
+  await expect(page.getByText(/^Left: a day adds \d+ ± \d+ mm/)).toBeVisible();
+  await expect(page.getByText(/size at its evening state/)).toBeVisible();
+  await saved(page);
+  const { steps } = await (await page.request.get(`/api/v1/visits/${visitId}`)).json();
+  const feet = steps.find(({ step }: { step: string }) => step === 'feet');
+  expect(feet.content.findings.left.daySwing).toBeGreaterThan(8);
+  expect(feet.content.swelling[0]).toMatchObject({ awakeHours: 1, compression: 'none' });
+  // Measured early, the size counts with what the day adds.
+  await page.goto(`${address}#candidates`);
+  await page.getByLabel('Feet measured').selectOption('early');
+  await page
+    .getByRole('button', { name: /^Drawn, with all reasons/ })
+    .first()
+    .click();
+  await expect(page.getByText(/measured early; a day adds \d+ mm of girth/).first()).toBeVisible();
+});
