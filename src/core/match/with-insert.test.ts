@@ -50,6 +50,18 @@ describe('shoe and insert as one', () => {
     expect(unknown.problems[0]).toContain('Measure the insert');
   });
 
+  it('reads heights from the drop, and knows the drop where the insole’s thickness is not stated', () => {
+    const { forefootStack: _, insoleDepth: __, ...stated } = SHOE;
+    const shoe = withInsert({ features: { ...stated, drop: 8 } }, ORTHOSIS, 'left');
+    expect(shoe).toMatchObject({ heelMm: null, dropMm: 11 });
+    expect(shoe.problems[0]).toContain('insole’s thickness is not stated');
+    expect(read({ forefootStack: undefined, drop: 8 })).toMatchObject({
+      heelMm: 29,
+      forefootMm: 18,
+      dropMm: 11,
+    });
+  });
+
   it('an insert on one side raises it against the other, unless the legs want it', () => {
     const lifted = read({ insoleDepth: 10 }, { heelMm: 16 });
     expect(betweenSides(SHOE, lifted, null, clinicalPicture({}))[0]).toContain(

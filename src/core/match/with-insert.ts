@@ -35,6 +35,17 @@ const known = (value: FeatureValues[keyof FeatureValues]): number | null =>
 const sum = (...parts: (number | null)[]): number | null =>
   parts.some((part) => part === null) ? null : parts.reduce<number>((all, part) => all + part!, 0);
 
+/** Heights of a shoe as they are stated, or as they follow from its drop. */
+function stacksOf({ heelStack, forefootStack, drop }: FeatureValues) {
+  const stated = { heel: known(heelStack), forefoot: known(forefootStack), drop: known(drop) };
+  const between = sum(stated.heel, stated.forefoot === null ? null : -stated.forefoot);
+  return {
+    heel: stated.heel ?? sum(stated.forefoot, stated.drop),
+    forefoot: stated.forefoot ?? sum(stated.heel, stated.drop === null ? null : -stated.drop),
+    drop: between ?? stated.drop,
+  };
+}
+
 /**
  * A shoe and what goes into it, read as one: heights, drop, the depth that is left, contour and bend. The shoe’s own insole counts as
  * thick in front as under the heel: its heel is what is measured.
@@ -47,13 +58,15 @@ export function withInsert(
   const insoleOut = features.removableInsole === 'yes';
   const freed = insoleOut ? known(features.insoleDepth) : 0;
   const taken = freed === null ? null : -freed;
-  const heelMm = sum(known(features.heelStack), taken, insert.heelMm);
-  const forefootMm = sum(known(features.forefootStack), taken, insert.forefootMm);
+  const stacks = stacksOf(features);
+  const heelMm = sum(stacks.heel, taken, insert.heelMm);
+  const forefootMm = sum(stacks.forefoot, taken, insert.forefootMm);
   const depthLeftMm = {
     heel: sum(freed, insert.heelMm === null ? null : -insert.heelMm),
     forefoot: sum(freed, insert.forefootMm === null ? null : -insert.forefootMm),
   };
-  const dropMm = sum(heelMm, forefootMm === null ? null : -forefootMm);
+  // The insole is as thick in front as under the heel: however thick, it leaves the drop as it is.
+  const dropMm = sum(stacks.drop, insert.heelMm, insert.forefootMm === null ? null : -insert.forefootMm);
   return {
     side,
     insert,
@@ -62,7 +75,12 @@ export function withInsert(
     forefootMm,
     dropMm,
     depthLeftMm,
-    problems: problemsOf(features, insert, insoleOut, depthLeftMm),
+    problems: [
+      ...(freed === null
+        ? ['Its insole’s thickness is not stated: measure it, heights and depth follow from it.']
+        : []),
+      ...problemsOf(features, insert, insoleOut, depthLeftMm),
+    ],
   };
 }
 
@@ -107,10 +125,7 @@ export function betweenSides(
   right: WithInsert | null,
   picture: Pick<ClinicalPicture, 'body'>,
 ): string[] {
-  const bare = {
-    heel: known(features.heelStack),
-    drop: sum(known(features.heelStack), minus(features.forefootStack)),
-  };
+  const bare = stacksOf(features);
   const of = (side: WithInsert | null) => (side ? { heel: side.heelMm, drop: side.dropMm } : bare);
   const heels = difference(of(left).heel, of(right).heel);
   const drops = difference(of(left).drop, of(right).drop);
@@ -125,7 +140,6 @@ export function betweenSides(
   return lines;
 }
 
-const minus = (value: FeatureValues[keyof FeatureValues]) => (typeof value === 'number' ? -value : null);
 const difference = (a: number | null, b: number | null) => (a === null || b === null ? null : a - b);
 const mm = (value: number) => Math.round(10 * Math.abs(value)) / 10;
 const hasProsthesis = ({ body }: Pick<ClinicalPicture, 'body'>) =>

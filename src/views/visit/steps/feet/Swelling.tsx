@@ -72,6 +72,7 @@ export function Swelling() {
               cell: (entry, at) => (
                 <input
                   type="datetime-local"
+                  className="w-44"
                   aria-label={`Moment of reading ${at + 1}`}
                   value={entry.at}
                   disabled={readOnly}
@@ -91,7 +92,7 @@ export function Swelling() {
                   min={0}
                   max={24}
                   step={0.5}
-                  className="figure w-14"
+                  className="figure w-12"
                   aria-label={`Hours since rising, reading ${at + 1}`}
                   placeholder={String(Math.round(awakeAt(entry)))}
                   value={entry.awakeHours ?? ''}
@@ -116,6 +117,7 @@ export function Swelling() {
               cell: (entry, at) => (
                 <Select
                   quiet
+                  className="w-24"
                   label={`Compression at reading ${at + 1}`}
                   options={COMPRESSION}
                   none="not said"
@@ -159,7 +161,7 @@ export function Swelling() {
                   disabled={readOnly}
                   onClick={() => put(own.filter((_, index) => index !== at))}
                 >
-                  remove
+                  ×
                 </button>
               ),
             },
@@ -276,7 +278,7 @@ function GirthField({
     <>
       <input
         aria-label={label}
-        className="figure w-16 text-right"
+        className="figure w-14 text-right"
         inputMode="decimal"
         disabled={disabled}
         aria-invalid={problem !== null}
