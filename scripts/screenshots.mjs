@@ -159,9 +159,10 @@ await shoot('shoes', async () => {
   await page.getByLabel('is', { exact: true }).fill('4–8 mm');
   await page.getByRole('button', { name: 'Filter', exact: true }).click();
 });
-await shoot('orders', async () => {
-  await page.goto(`${origin}/shoes/orders`);
-  await page.waitForLoadState('networkidle');
+await shoot('limb', async () => {
+  await find('Tolliver');
+  await page.getByRole('link', { name: 'Prosthetic side' }).click();
+  await page.getByRole('tab', { name: 'Over months' }).click();
 });
 await shoot('insights', async () => {
   await page.goto(`${origin}/insights?show=guesses`);
