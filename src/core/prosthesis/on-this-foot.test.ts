@@ -7,6 +7,7 @@ import {
   readerOnFoot,
   riseUnder,
   swingOf,
+  swingsFrom,
   verdictOnFoot,
 } from './on-this-foot';
 
@@ -99,8 +100,15 @@ describe('a shoe on a prosthetic foot', () => {
   });
 
   it('mass counts by the square of its distance from the knee (by arithmetic)', () => {
-    expect(swingOf(300, 40)).toMatchObject({ inertia: 480 });
-    expect(swingOf(600, 40).inertia / swingOf(600, 20).inertia).toBe(4);
+    // 0.3 kg, 43 cm and twice that.
+    expect(swingOf(300).inertia).toBeCloseTo(554.7, 6);
+    expect(swingOf(600, 'hip').inertia / swingOf(600, 'knee').inertia).toBe(4);
+    expect(([null, 'below-knee', 'knee', 'above-knee'] as const).map((level) => swingsFrom(level))).toEqual([
+      'knee',
+      'knee',
+      'hip',
+      'hip',
+    ]);
     expect(swingOf(348).percent).toBeCloseTo(20, 6);
   });
 

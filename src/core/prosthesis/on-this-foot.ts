@@ -2,6 +2,7 @@ import type { Side } from '../findings/finding-kinds';
 import { type ClinicalPicture, NOT_EXAMINED, numberAt } from '../findings/picture';
 import type { FeatureValues } from '../shoe/features';
 import { USUAL_ROOM } from '../shoe/room';
+import type { LimbLevel } from './limb-record';
 import { ALIGNMENT_TOLERANCE, type ShankAnswer, type ShankTolerance, shankAnswer } from './shank-alignment';
 
 /** A prosthetic foot as far as a shoe meets it. */
@@ -22,7 +23,9 @@ export interface ProstheticFoot {
 /** What a shoe does to the swing of the leg. */
 export interface Swing {
   massG: number;
-  /** Moment of inertia of the shoe about the knee, kg·cm²: mass × distance². */
+  /** The joint that swings it: the knee, or the hip of whoever has no knee of their own. */
+  joint: 'knee' | 'hip';
+  /** Moment of inertia of the shoe about that joint, kg·cm²: mass × distance². */
   inertia: number;
   /** Per cent more or less than a shoe of the usual mass. */
   percent: number;
@@ -43,8 +46,8 @@ export interface OnFoot {
   swing: Swing | null;
 }
 
-/** Knee to shoe, cm, where nobody measured it. Ours: about a quarter of a height of 1.72 m. */
-const SHANK_CM = 43;
+/** Joint to shoe, cm. Ours: about a quarter and half of a height of 1.72 m. */
+export const SWINGS_CM = { knee: 43, hip: 86 } as const;
 /** Mass of a usual shoe, g (the vocabulary's). */
 const USUAL_MASS_G = 290;
 
@@ -137,11 +140,16 @@ function checksOf(foot: ProstheticFoot, features: FeatureValues, riseMm: number 
   return checks;
 }
 
-/** A mass at the shoe as the leg feels it in swing: about the knee, mass × distance². By arithmetic. */
-export function swingOf(massG: number, shankCm: number = SHANK_CM): Swing {
+/** The joint that swings a leg of this level. */
+export const swingsFrom = (level: LimbLevel | null | undefined): Swing['joint'] =>
+  level === 'knee' || level === 'above-knee' || level === 'hip' ? 'hip' : 'knee';
+
+/** A mass at the shoe as the leg feels it in swing: about its joint, mass × distance². By arithmetic. */
+export function swingOf(massG: number, joint: Swing['joint'] = 'knee'): Swing {
   return {
     massG,
-    inertia: (massG / 1000) * shankCm ** 2,
+    joint,
+    inertia: (massG / 1000) * SWINGS_CM[joint] ** 2,
     percent: (100 * (massG - USUAL_MASS_G)) / USUAL_MASS_G,
   };
 }

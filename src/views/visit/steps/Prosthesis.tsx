@@ -2,7 +2,15 @@ import { modelTitle, type ShoeModel } from '@/core/catalogue/model';
 import { numberQuestion } from '@/core/findings/finding-kinds';
 import { onFootReader } from '@/core/match/on-foot';
 import { limbHold } from '@/core/prosthesis/limb-stops';
-import { ON_FOOT_LABEL, type OnFoot, verdictOnFoot } from '@/core/prosthesis/on-this-foot';
+import {
+  ON_FOOT_LABEL,
+  type OnFoot,
+  SWINGS_CM,
+  type Swing,
+  swingOf,
+  swingsFrom,
+  verdictOnFoot,
+} from '@/core/prosthesis/on-this-foot';
 import { shankAlignment } from '@/core/prosthesis/shank-alignment';
 import { Measure } from '@/ui/fields/Measure';
 import { DataTable } from '@/ui/table/DataTable';
@@ -42,6 +50,8 @@ export function Prosthesis() {
 /** The best candidates on this foot, and those that it cannot stand in, each with its degrees. */
 function CandidatesOnFoot() {
   const stand = useStand();
+  const { visit } = useVisit();
+  const joint = swingsFrom(visit.limb?.level);
   const { candidates } = useCandidates();
   const read = onFootReader(stand);
   if (!stand || !read)
@@ -100,16 +110,7 @@ function CandidatesOnFoot() {
           {
             id: 'swing',
             head: 'Swing, to usual',
-            cell: ({ on }) =>
-              on.swing && (
-                <span className="figure" title="mass × distance² about the knee, knee to shoe taken as 43 cm">
-                  {Math.round(on.swing.inertia)} kg·cm²
-                  <span className="block text-faint">
-                    {on.swing.percent >= 0 ? '+' : '−'}
-                    {Math.abs(Math.round(on.swing.percent))} %
-                  </span>
-                </span>
-              ),
+            cell: ({ on }) => on.swing && <SwingOf swing={swingOf(on.swing.massG, joint)} />,
           },
         ]}
       />
@@ -126,6 +127,22 @@ function CandidatesOnFoot() {
         </details>
       )}
     </section>
+  );
+}
+
+/** What the leg feels of a shoe’s mass, and against a usual shoe. */
+function SwingOf({ swing: { inertia, percent, joint } }: { swing: Swing }) {
+  return (
+    <span
+      className="figure"
+      title={`mass × distance² about the ${joint}, ${joint} to shoe taken as ${SWINGS_CM[joint]} cm`}
+    >
+      {Math.round(inertia)} kg·cm²
+      <span className="block text-faint">
+        {percent >= 0 ? '+' : '−'}
+        {Math.abs(Math.round(percent))} %, {joint}
+      </span>
+    </span>
   );
 }
 
