@@ -74,10 +74,21 @@ describe('a note to a patient', () => {
 
 describe('against the days before', () => {
   it('a girth that rose for real asks to be seen, one that fell does not', () => {
-    expect(girthAlarm([], 400)).toBeNull();
-    expect(girthAlarm([370, 372], 380)).toBeNull();
-    expect(girthAlarm([370, 370], 380)).toContain('10 mm more');
-    expect(girthAlarm([370, 370], 350)).toBeNull();
+    const at = (hour: string, mm: number) => ({ at: `2030-01-01T${hour}:00`, mm });
+    const before = [at('08', 370), at('08', 372), at('08', 370)];
+    expect(girthAlarm([], at('08', 400))).toBeNull();
+    expect(girthAlarm(before, at('08', 379))).toBeNull();
+    expect(girthAlarm(before, at('09', 380))).toContain('10 mm more');
+    expect(girthAlarm(before, at('08', 350))).toBeNull();
+  });
+  it('an evening is held against evenings: what each day adds is no new swelling', () => {
+    const at = (hour: string, mm: number) => ({ at: `2030-01-01T${hour}:00`, mm });
+    const days = [at('08', 474), at('19', 489), at('08', 475), at('20', 490)];
+    expect(girthAlarm(days, at('19', 492))).toBeNull();
+    expect(girthAlarm(days, at('19', 501))).toContain('12 mm more');
+    // The first evening beside one morning says nothing; beside three it stands out.
+    expect(girthAlarm([at('08', 474)], at('19', 490))).toBeNull();
+    expect(girthAlarm([at('08', 474), at('08', 475), at('08', 474)], at('19', 490))).toContain('16 mm more');
   });
 });
 

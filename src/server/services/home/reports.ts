@@ -125,7 +125,7 @@ export async function receiveReport(
   const against =
     content.kind === 'socks'
       ? await limbAlarm(tenant, patientId, { ...content, at: report.at })
-      : await girthAgainstBefore(tenant, patientId, content);
+      : await girthAgainstBefore(tenant, patientId, report.at, content);
   const isWarning =
     against !== null || isHomeWarning(content, await isFirstEnough(tenant, patientId, pair?.id ?? null));
   const stored: StoredReport = { at: report.at, content, ...(against === null ? {} : { against }) };
@@ -160,6 +160,7 @@ export async function receiveReport(
 async function girthAgainstBefore(
   { tx }: Tenant,
   patientId: string,
+  at: string,
   content: KeptContent,
 ): Promise<string | null> {
   if (content.kind !== 'girth') return null;
@@ -172,12 +173,14 @@ async function girthAgainstBefore(
     .orderBy('received_at', 'desc')
     .limit(BEFORE)
     .execute();
-  const before = rows.map((row) => row.content.content).toReversed();
+  const before = rows.map((row) => row.content).toReversed();
   return girthAlarm(
-    before.flatMap((one) =>
-      one.kind === 'girth' && one.side === content.side && one.measure === content.measure ? [one.mm] : [],
+    before.flatMap(({ at: when, content: one }) =>
+      one.kind === 'girth' && one.side === content.side && one.measure === content.measure
+        ? [{ at: when, mm: one.mm }]
+        : [],
     ),
-    content.mm,
+    { at, mm: content.mm },
   );
 }
 
