@@ -275,7 +275,7 @@ describe('handing over beside a prosthesis', () => {
   });
 
   it('an unmeasured foot is measured first', async () => {
-    const { hand } = await at({ prosthesisLever: undefined }, TRAINER);
+    const { hand } = await at({ prosthesisSetRise: undefined }, TRAINER);
     expect(await messages(hand)).toContain('Measure first');
   });
 });

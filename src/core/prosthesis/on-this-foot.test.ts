@@ -75,9 +75,12 @@ describe('a shoe on a prosthetic foot', () => {
       expect(verdictOnFoot(on(features))).toBe('refused');
   });
 
-  it('an unknown set rise, lever or shoe is measured first, never the best', () => {
+  it('an unknown set rise or shoe is measured first, never the best', () => {
     expect(verdictOnFoot(on({}, { setRiseMm: null }))).toBe('measure');
-    expect(verdictOnFoot(on({}, { leverMm: null }))).toBe('measure');
+    // The millimetres are judged without the lever; its degrees are said to be those of a usual foot.
+    const leverless = on({ heelStack: 33 }, { leverMm: null });
+    expect(verdictOnFoot(leverless)).toBe('caution');
+    expect(leverless.checks[0]).toContain('until then degrees are those of 180 mm');
     const { heelStack: _, forefootStack: __, ...unstated } = TRAINER;
     const shoe = readerOnFoot(FOOT)({ features: unstated });
     expect(verdictOnFoot(shoe)).toBe('measure');

@@ -37,7 +37,7 @@ export interface OnFoot {
   riseMm: number | null;
   /** Between which it lies with the insole taken out, mm; null where none comes out. */
   riseOutMm: { from: number; to: number } | null;
-  /** Null until set rise and lever are known. */
+  /** Null until the set rise is known. */
   shank: ShankAnswer | null;
   /** Why it is not for this foot; empty where nothing speaks against it. */
   refusals: string[];
@@ -54,6 +54,9 @@ const USUAL_MASS_G = 290;
 /** Where heel and forefoot stack are measured, share of the inner length: centre of the heel and ball. Common practice. */
 const HEEL_AT = 0.12;
 const BALL_AT = 0.73;
+
+/** Heel–ball length of a foot that nobody measured, mm: the millimetres are judged all the same (handbook 06, its example). */
+const USUAL_LEVER_MM = 180;
 
 /** The thickest wedge that a counter holds, by its grade from none to rigid, mm. Ours. */
 const HELD_BY_COUNTER = [0, 4, 7, 10, 10] as const;
@@ -133,7 +136,7 @@ function checksOf(foot: ProstheticFoot, features: FeatureValues, riseMm: number 
   if (foot.setRiseMm === null)
     checks.push('Measure first: nobody has said what heel rise the foot is set for.');
   else if (foot.leverMm === null)
-    checks.push('Measure first: the foot’s heel–ball length turns a rise into a lean.');
+    checks.push(`Measure the foot’s heel–ball length: until then degrees are those of ${USUAL_LEVER_MM} mm.`);
   if (riseMm === null) checks.push('Measure this shoe: neither its drop nor its heights are stated.');
   if (isBoot(features) && features.closure === 'zip')
     checks.push('A boot hangs its mass far from the knee: try the swing.');
@@ -167,12 +170,18 @@ export function readerOnFoot(
   const { setRiseMm, leverMm, ankleToMm } = foot;
   const shanks = new Map<number, ShankAnswer>();
   const shankOn = (riseMm: number | null, holdsWedgeMm: number | undefined): ShankAnswer | null => {
-    if (riseMm === null || setRiseMm === null || leverMm === null) return null;
+    if (riseMm === null || setRiseMm === null) return null;
     // Micrometres, and a wedge of up to 10 mm or unknown.
     const key = Math.round(riseMm * 1000) * 16 + (holdsWedgeMm ?? 15);
     const before = shanks.get(key);
     if (before) return before;
-    const input = { shoeRiseMm: riseMm, setRiseMm, leverMm, ankleToMm: ankleToMm ?? undefined, holdsWedgeMm };
+    const input = {
+      shoeRiseMm: riseMm,
+      setRiseMm,
+      leverMm: leverMm ?? USUAL_LEVER_MM,
+      ankleToMm: ankleToMm ?? undefined,
+      holdsWedgeMm,
+    };
     const answer = shankAnswer(input, tolerance);
     shanks.set(key, answer);
     return answer;

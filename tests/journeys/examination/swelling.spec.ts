@@ -8,11 +8,8 @@ test('girths of a morning and an evening tell what a day adds: the size, the ins
   const { visitId } = await newVisit(page, 'Swells');
   const address = page.url().split('#')[0];
   await page.goto(`${address}#feet`);
-  for (const side of ['left', 'right'])
-    await page
-      .getByLabel(`Foot length, ${side}`, { exact: false })
-      .first()
-      .fill(side === 'left' ? '262' : '264');
+  await page.getByLabel('Foot length, heel to longest toe, left').fill('262');
+  await page.getByLabel('Foot length, heel to longest toe, right').fill('264');
   await page.getByRole('tab', { name: 'Swelling' }).click();
   for (const [reading, hour, left] of [
     [1, '08:00', '520'],

@@ -1,4 +1,4 @@
-import { definitionOf } from '../../findings/findings';
+import { definitionOf, isFindingId } from '../../findings/findings';
 import { axisOf } from '../../shoe/feature-kinds';
 import { type FeatureId, type FeatureValue, featureOf, gradeName, printFeature } from '../../shoe/features';
 import { WEIGHT } from '../engine/gather';
@@ -55,7 +55,13 @@ function gradesInWords(
 
 /** What a target still needs before it can be judged: `cannot be judged until “Set heel rise” is known`. */
 export const awaitedInWords = ({ awaits }: Pick<Target, 'awaits'>): string => {
-  const names = [...new Set(awaits.map(({ amount }) => `“${definitionOf(amount).label}”`))];
+  // What is derived is never typed in: named is what it follows from.
+  const asked = awaits.flatMap(({ amount }) => {
+    const { step, examinedBy = [] } = definitionOf(amount);
+    const sources = examinedBy.filter(isFindingId);
+    return step === null && sources.length > 0 ? sources : [amount];
+  });
+  const names = [...new Set(asked.map((id) => `“${definitionOf(id).label}”`))];
   return names.length === 0 ? '' : `cannot be judged until ${names.join(' and ')} is known`;
 };
 
