@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { newVisit, saved, signIn } from '../keyboard';
+import { origin } from '../server';
 
 test('girths of a morning and an evening tell what a day adds: the size, the insole and the try-on count with it', async ({
   page,
@@ -24,7 +25,7 @@ test('girths of a morning and an evening tell what a day adds: the size, the ins
   await expect(page.getByText(/^Left: a day adds \d+ ± \d+ mm/)).toBeVisible();
   await expect(page.getByText(/size at its evening state/)).toBeVisible();
   await saved(page);
-  const { steps } = await (await page.request.get(`/api/v1/visits/${visitId}`)).json();
+  const { steps } = await (await page.request.get(`${origin()}/api/v1/visits/${visitId}`)).json();
   const feet = steps.find(({ step }: { step: string }) => step === 'feet');
   expect(feet.content.findings.left.daySwing).toBeGreaterThan(8);
   expect(feet.content.swelling[0]).toMatchObject({ awakeHours: 1, compression: 'none' });
