@@ -1,6 +1,7 @@
 import { Matrix, solve } from 'ml-matrix';
 import { daysBetween } from '../calendar/days';
 import type { Side } from '../findings/finding-kinds';
+import { groupBy } from '../tables/group-by';
 import { awakeAt, WAKING_HOURS } from './awake';
 import { type GirthMeasure, inOrder, REAL_GIRTH_MM, type SwellingReading } from './course';
 
@@ -87,24 +88,29 @@ export function dayCourse(
   };
 }
 
+/**
+ * Weights of the course and their covariance. What the readings of one day share is eliminated day by day (matrix inversion lemma), so that
+ * months of readings cost no more than their number.
+ */
 function learned(rows: readonly number[][], values: readonly number[], days: readonly string[]) {
-  const count = rows.length;
-  // Errors of one day go together.
-  const noise = new Matrix(
-    rows.map((_, a) =>
-      rows.map((_, b) => (a === b ? TAPE_MM ** 2 : 0) + (days[a] === days[b] ? DAYS_MM ** 2 : 0)),
-    ),
-  );
-  const middle = values.reduce((sum, value) => sum + value, 0) / count;
-  const x = new Matrix(rows.map((row) => [...row]));
-  const y = Matrix.columnVector(values.map((value) => value - middle));
-  const believed = Matrix.diag(
+  const middle = values.reduce((sum, value) => sum + value, 0) / values.length;
+  const precision = Matrix.diag(
     [BELIEVED.level, BELIEVED.swing, BELIEVED.week, BELIEVED.compression].map((spread) => spread ** -2),
   );
-  const weighed = solve(noise, x);
-  const precision = Matrix.add(x.transpose().mmul(weighed), believed);
+  const weighted = Matrix.zeros(4, 1);
+  const taken = rows.map((row, at) => ({ row, value: values[at]! - middle, day: days[at]! }));
+  for (const [, ofDay] of groupBy(taken, ({ day }) => day)) {
+    const x = new Matrix(ofDay.map(({ row }) => [...row]));
+    const y = Matrix.columnVector(ofDay.map(({ value }) => value));
+    const shared = DAYS_MM ** 2 / (TAPE_MM ** 2 + ofDay.length * DAYS_MM ** 2);
+    const sums = new Matrix([x.sum('column')]);
+    precision.add(
+      Matrix.sub(x.transpose().mmul(x), sums.transpose().mmul(sums).mul(shared)).div(TAPE_MM ** 2),
+    );
+    weighted.add(Matrix.sub(x.transpose().mmul(y), sums.transpose().mul(shared * y.sum())).div(TAPE_MM ** 2));
+  }
   const covariance = solve(precision, Matrix.eye(4));
-  const mean = covariance.mmul(weighed.transpose()).mmul(y);
+  const mean = covariance.mmul(weighted);
   mean.set(0, 0, mean.get(0, 0) + middle);
   return { mean, covariance };
 }

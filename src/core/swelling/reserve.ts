@@ -1,5 +1,5 @@
 import type { Side } from '../findings/finding-kinds';
-import type { ClinicalPicture } from '../findings/picture';
+import { type ClinicalPicture, numberAt } from '../findings/picture';
 import type { FeatureValues } from '../shoe/features';
 
 /** What taking the insole out of a shoe frees, and what it changes. */
@@ -65,4 +65,12 @@ export function reserveInWords(
         ? ` Enough for the ${Math.round(gainMm)} mm that the foot gains.`
         : ` The foot gains ${Math.round(gainMm)} mm: not enough by itself, the closure has to give the rest.`;
   return `Insole in by morning, out by evening: frees ${depthMm} mm of depth, about ${girthMm} mm of girth${drop}.${enough}`;
+}
+
+/** What the insole is worth as a reserve for one foot of this shoe, or why it is none; null where nothing swells or no insole comes out. */
+export function reserveFor(picture: ClinicalPicture, side: Side, features: FeatureValues): string | null {
+  const gain = numberAt(picture, 'daySwing', side);
+  if (gain === null || gain <= 0) return null;
+  const reserve = insoleReserve(features, gain);
+  return reserve && (reserveRefused(picture, side) ?? reserveInWords(reserve, gain));
 }

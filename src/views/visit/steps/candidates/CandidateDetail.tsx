@@ -10,6 +10,7 @@ import { FOLD_MISS_MM } from '@/core/sizing/last-shape';
 import { interval95, offsetInWords } from '@/core/sizing/learned/learn-offsets';
 import { sizeWish } from '@/core/sizing/size-wish';
 import type { StartSize } from '@/core/sizing/start-size';
+import { reserveFor } from '@/core/swelling/reserve';
 import { MarkShape } from '@/ui/drawing/Marks';
 import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
 import { useVisit } from '../../visit-context';
@@ -55,6 +56,7 @@ export function CandidateDetail({ candidate, reasons }: Props) {
           },
         );
         const wish = sizeWish(picture, specification, side, conditions);
+        const reserve = reserveFor(picture, side, model.features);
         const off = model.learned ? interval95(model.learned.length) : null;
         return (
           <figure key={side}>
@@ -74,6 +76,7 @@ export function CandidateDetail({ candidate, reasons }: Props) {
               </span>
               <FoldOnFoot start={start} />
               <span className="block text-faint">{wish.why.join('; ')}</span>
+              {reserve && <span className="block">{reserve}</span>}
             </figcaption>
           </figure>
         );

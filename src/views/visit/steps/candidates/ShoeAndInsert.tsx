@@ -4,7 +4,6 @@ import { SIDES } from '@/core/findings/finding-kinds';
 import { insertOf } from '@/core/match/insert';
 import { betweenSides, ROUTES, threeRoutes, type WithInsert, withInsert } from '@/core/match/with-insert';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
-import { insoleReserve, reserveInWords, reserveRefused } from '@/core/swelling/reserve';
 import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
 import { DataTable } from '@/ui/table/DataTable';
 import type { CandidatesView } from '../../use-candidates';
@@ -122,18 +121,6 @@ function AsOne({ model }: { model: ShoeModel }) {
           {line}
         </p>
       ))}
-      {SIDES.map((side) => {
-        const swing = picture[side].daySwing;
-        const gain = typeof swing === 'number' ? swing : null;
-        const refused = reserveRefused(picture, side);
-        const reserve = insoleReserve(model.features, gain);
-        if (gain === null || refused || !reserve) return null;
-        return (
-          <p key={side}>
-            {side}: {reserveInWords(reserve, gain)}
-          </p>
-        );
-      })}
     </section>
   );
 }
