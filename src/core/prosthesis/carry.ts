@@ -108,7 +108,7 @@ export function carrySet(input: CarryInput): Result<CarryAnswer> {
 }
 
 /** Socks by how many of each, thickest first. @example '1 × 3-ply, 2 × 1-ply' */
-export const countedSocks = (socks: readonly number[]): string =>
+const countedSocks = (socks: readonly number[]): string =>
   [...groupBy(socks, String)].map(([ply, same]) => `${same.length} × ${ply}-ply`).join(', ');
 
 /** The fewest socks that make every target a sum; deeper sets are tried only where smaller ones fail. */

@@ -62,7 +62,3 @@ export function kindsOf(drawer: readonly DrawerSock[]): SockKind[] {
   }
   return [...kinds.values()];
 }
-
-/** Socks of one kind in words. @example '2 × 3-ply with a hole' */
-export const sockInWords = ({ ply, hole, quantity }: SockKind): string =>
-  `${quantity} × ${ply}-ply${hole ? ' with a hole' : ''}`;

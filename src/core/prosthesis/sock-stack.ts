@@ -42,7 +42,7 @@ export function drawerProblem(inventory: readonly SockKind[]): string | null {
 }
 
 /** Fewer socks first; among as many, the one with the thicker sock inside. */
-export function isBetterStack(a: readonly number[], b: readonly number[] | null | undefined): boolean {
+function isBetterStack(a: readonly number[], b: readonly number[] | null | undefined): boolean {
   if (!b || a.length !== b.length) return !b || a.length < b.length;
   const at = a.findIndex((ply, index) => ply !== b[index]);
   return at >= 0 && a[at]! > b[at]!;

@@ -1,4 +1,6 @@
+import { sql } from 'kysely';
 import { addDays } from '@/core/calendar/days';
+import { SIDES } from '@/core/findings/finding-kinds';
 import { type ProstheticFoot, prostheticFootOf, readerOnFoot } from '@/core/prosthesis/on-this-foot';
 import { DEMO_CHARTS, demoLimbs } from '@/demo/limbs';
 import type { Tenant } from '../database/tenant';
@@ -13,17 +15,13 @@ async function wearers(tenant: Tenant): Promise<{ patientId: string; foot: Prost
   const rows = await tenant.tx
     .selectFrom('visit_step')
     .innerJoin('visit', 'visit.id', 'visit_step.visit_id')
-    .select(['visit.patient_id', 'content'])
+    .select('visit.patient_id')
+    .distinct()
     .where('step', '=', 'ask')
+    .where(sql`content #>> '{findings,body,prosthesisSide}'`, 'in', SIDES)
     .execute();
-  const ids = new Set(
-    rows.flatMap(({ patient_id, content }) => {
-      const said = JSON.stringify(content);
-      return /"prosthesisSide":"(left|right)"/.test(said) ? [patient_id] : [];
-    }),
-  );
   const found = [];
-  for (const patientId of ids) {
+  for (const { patient_id: patientId } of rows) {
     const foot = prostheticFootOf(await latestPicture(tenant, patientId));
     if (foot) found.push({ patientId, foot });
   }

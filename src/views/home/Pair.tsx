@@ -1,10 +1,10 @@
 /** @jsxImportSource preact */
 import { useState } from 'preact/hooks';
 import type { HomePage, HomePair, HomeView } from '@/core/home/view-schema';
+import { localNow } from '../local-now';
 import { Drawing, Fold, Lines, Press } from './Parts';
 import type { Home, Sent } from './use-home';
 import { StopNow } from './Wrong';
-import { momentHere } from './words';
 
 /** One pair: what today asks, how it was, and what else there is to know of it. */
 export function Pair({
@@ -19,7 +19,7 @@ export function Pair({
   say: Home['say'];
 }) {
   const { words } = view;
-  const now = momentHere().slice(0, 10);
+  const now = localNow().slice(0, 10);
   const step = pair.breakIn?.days.find(({ on }) => on === now)?.text;
   return (
     <article class="grid gap-3">

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { AGREEMENT_EDITION } from '@/core/home/home-words';
 import type { HomeReport } from '@/core/home/report';
 import { type HomePage, homePageSchema } from '@/core/home/view-schema';
-import { momentHere } from './words';
+import { localNow } from '../local-now';
 
 /** How a call went. `closed`: the link opens nothing any more; `away`: no connection, or nobody answers just now. */
 export type Went<T> = { as: 'done'; value: T } | { as: 'closed' | 'away' | 'refused' | 'busy' };
@@ -32,7 +32,7 @@ export const openLink = (token: string, bornOn: string): Promise<Went<z.infer<ty
   call('open', openedSchema, { token, bornOn, agreed: AGREEMENT_EDITION });
 
 export const fetchPage = (link: string): Promise<Went<HomePage>> =>
-  call(`${link}?now=${momentHere()}`, homePageSchema);
+  call(`${link}?now=${localNow()}`, homePageSchema);
 
 export const sendReport = (link: string, report: HomeReport): Promise<Went<unknown>> =>
   call(`${link}/reports`, z.unknown(), report);

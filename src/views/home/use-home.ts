@@ -1,9 +1,9 @@
 import { useCallback, useEffect, useRef, useState } from 'preact/hooks';
 import type { HomeContent } from '@/core/home/report';
 import type { HomePage } from '@/core/home/view-schema';
+import { localNow } from '../local-now';
 import { fetchPage, leave, sendReport } from './net';
 import { forgetLink, keepPage, keptPages, putInLine, takeOut, waitingOnes } from './store';
-import { momentHere } from './words';
 
 export type Sent = 'sent' | 'waiting' | 'refused' | 'closed';
 
@@ -100,7 +100,7 @@ export function useHome(): Home {
     },
     say: async (content, pair) => {
       if (!link) return 'closed';
-      const at = momentHere();
+      const at = localNow();
       const id = crypto.randomUUID();
       await putInLine({ link, report: { id, pair, on: at.slice(0, 10), at, content } });
       setWaiting((await waitingOnes()).length);

@@ -8,12 +8,6 @@ export function typed(text: string): number | null {
   return text.trim() === '' || !Number.isFinite(value) || value < 0 ? null : value;
 }
 
-const two = (value: number): string => String(value).padStart(2, '0');
-
-/** The moment on this phone's own clock. @example '2031-06-09T18:05' */
-export const momentHere = (now = new Date()): string =>
-  `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}T${two(now.getHours())}:${two(now.getMinutes())}`;
-
 /** A date of birth from three fields; null where there is no such day. */
 export function bornOn(day: string, month: string, year: string): string | null {
   const [d, m, y] = [day, month, year].map(Number);

@@ -12,6 +12,7 @@ import { holdsBack } from '@/core/prosthesis/training';
 import { audit, type Tenant } from '../../database/tenant';
 import { Refusal } from '../../http/problem';
 import { firstWeeksOf } from '../pairs/house-settings';
+import { withFolded } from '../patients/duplicates';
 import { patientRow } from '../patients/patient-row';
 import { latestPicture } from './latest-picture';
 import { limbOf } from './limb-record';
@@ -19,11 +20,11 @@ import { readSockLog } from './socks';
 import { listTableChecks } from './table-checks';
 
 /** Warnings of skin or pain that somebody said from home and nobody has dealt with: while there is one, no ply is advised. */
-async function hasOpenWarning({ tx }: Tenant, patientId: string): Promise<boolean> {
-  const row = await tx
+async function hasOpenWarning(tenant: Tenant, patientId: string): Promise<boolean> {
+  const row = await tenant.tx
     .selectFrom('home_report')
     .select('id')
-    .where('patient_id', '=', patientId)
+    .where('patient_id', 'in', await withFolded(tenant, patientId))
     .where('is_warning', 'is', true)
     .where('seen_at', 'is', null)
     // A limb that changed its volume asks for the prosthetist, and for socks until then.
