@@ -28,5 +28,5 @@ serve<RankQuestion, Ranking>(({ models, specification, query, before, stand }) =
   if (!catalogue) return fail('no-catalogue', 'The catalogue has not been read yet.');
   const { matching, unknown } = filterModels(obtainable(catalogue), query);
   const ranking = rank([...matching, ...unknown], specification, lineageOf(catalogue, before));
-  return ok(standing(ranking, new Map(catalogue.map((model) => [model.id, model])), stand));
+  return ok(standing(ranking, catalogue, stand));
 });

@@ -13,6 +13,7 @@ import { saveHouseRules } from '@/server/services/knowledge/knowledge';
 import { readLimb, saveLimb, saveSockChart } from '@/server/services/limb/limb';
 import { noteSocks } from '@/server/services/limb/socks';
 import { keepTableCheck } from '@/server/services/limb/table-checks';
+import { orderPair } from '@/server/services/orders/orders';
 import { mergePatients } from '@/server/services/patients/duplicates';
 import { erasePatient, exportPatient } from '@/server/services/patients/one-person';
 import { handOver } from '@/server/services/visits/hand-over';
@@ -249,10 +250,12 @@ describe('handing over beside a prosthesis', () => {
       await asTenant(me, (tenant) =>
         saveStep(tenant, visitId, step, { revision: 0, state: 'done', content }),
       );
-    return { patientId, visitId, hand: () => asTenant(me, (tenant) => handOver(tenant, visitId, {})) };
+    const hand = (input: Parameters<typeof handOver>[2] = {}) =>
+      asTenant(me, (tenant) => handOver(tenant, visitId, input));
+    return { patientId, visitId, hand };
   };
   const TRAINER = { drop: 9.5, closure: 'laces', heelCounter: 4, upperFirmness: 3, heelKind: 'flat' };
-  const messages = async (hand: () => Promise<unknown>) =>
+  const messages = async (hand: () => Promise<unknown>): Promise<string> =>
     JSON.stringify((await refusal(hand())).extra.errors ?? []);
 
   it('a dress shoe is refused with its degrees', async () => {
@@ -274,6 +277,32 @@ describe('handing over beside a prosthesis', () => {
     expect((await asTenant(me, (tenant) => loadVisit(tenant, visitId))).limb?.therapyOn).toHaveLength(1);
   });
 
+  it('a wedge that the foot needs has to lie in the pair: as a change that was made and measured, or ordered', async () => {
+    const lift = { kind: 'heel-lift', side: 'left', amount: 5.5 } as const;
+    const low = { ...TRAINER, drop: 4 };
+    const { hand } = await at({}, low);
+    expect(await messages(hand)).toContain('Put 5.5 mm as a lift inside, left');
+    const made = await hand({ modifications: [{ ...lift, check: { isMade: true, measured: 5.5 } }] });
+    expect(made.sheet.changes.join(' ')).toContain('5.5 mm');
+    // Ordered it is made on arrival; without it no order goes out either.
+    const ordered = await at({}, low);
+    const order = (modifications: (typeof lift)[]) =>
+      asTenant(me, (tenant) => orderPair(tenant, ordered.visitId, { modifications }));
+    expect(JSON.stringify((await refusal(order([]))).extra.errors)).toContain('lift inside');
+    expect(await order([lift])).toMatchObject({ modifications: [lift] });
+  });
+
+  it('a lift on both sides tips the shank forward in a shoe that stood upright', async () => {
+    const { hand } = await at({}, TRAINER);
+    const both = {
+      kind: 'heel-lift',
+      side: 'both',
+      amount: 8,
+      check: { isMade: true, measured: 8 },
+    } as const;
+    expect(await messages(() => hand({ modifications: [both] }))).toContain('leans forward');
+  });
+
   it('an unmeasured foot is measured first', async () => {
     const { hand } = await at({ prosthesisSetRise: undefined }, TRAINER);
     expect(await messages(hand)).toContain('Measure first');
@@ -284,10 +313,13 @@ describe('what belongs to a person', () => {
   it('goes into their archive, follows a folded record, and is gone with an erasure', async () => {
     const { patientId, familyName } = await wearer();
     const folded = await somebodyCalled(me, `Limb${names}b`, '1970-01-01');
-    await write(patientId, 0, { drawer: DRAWER });
+    // The folded record holds the drawer until this one is written.
+    await write(folded, 0, { drawer: DRAWER });
     await note(folded, { at: now('08:00'), ply: 4, feel: 'right' });
     await asTenant(me, (tenant) => mergePatients(tenant, patientId, folded));
+    expect(await pageOf(patientId)).toMatchObject({ record: { drawer: DRAWER }, revision: 0 });
     expect((await pageOf(patientId)).entries).toHaveLength(1);
+    expect(await write(patientId, 0, { drawer: DRAWER, level: 'below-knee' })).toEqual({ revision: 1 });
     await note(patientId, { at: now('09:00'), ply: 5, feel: 'right' });
     const archive = unzipSync(
       new Uint8Array(await (await asTenant(me, (tenant) => exportPatient(tenant, patientId))).arrayBuffer()),

@@ -174,18 +174,18 @@ describe('the patient’s sheet', () => {
     expect(sheet.howItFits.join(' ')).toContain('long shoe horn');
   });
 
-  it('names the wedge that stays in, or the ankle to be set, as the visit read it', () => {
+  it('names the ankle to be set, and a lift only where one was made', () => {
     const body = { prosthesisSide: 'left', prosthesisSetRise: 12, prosthesisLever: 180 } as const;
-    const fits = (more: object, drop: number) =>
+    const sheet = (more: object, drop: number, part: object = {}) =>
       sheetOf(
         { body: { ...body, ...more } },
-        { values: { drop, heelCounter: 4, closure: 'laces' } },
-      ).howItFits.join(' ');
-    expect(fits({}, 6)).toContain('A wedge of 6 mm lies under the heel');
-    expect(fits({}, 11)).not.toContain('wedge');
-    expect(fits({ prosthesisAnkle: 'adjustable', prosthesisAnkleTo: 25 }, 20)).toContain(
-      'Set the ankle for 20 mm',
-    );
+        { values: { drop, heelCounter: 4, closure: 'laces' }, ...part },
+      );
+    const ankle = { prosthesisAnkle: 'adjustable', prosthesisAnkleTo: 25 };
+    expect(sheet(ankle, 20).howItFits.join(' ')).toContain('Set the ankle for 20 mm');
+    expect(sheet({}, 6).changes).toEqual([]);
+    const lift = { kind: 'heel-lift', side: 'left', amount: 6 } as const;
+    expect(sheet({}, 6, { modifications: [lift] }).changes.join(' ')).toContain('6 mm');
   });
 
   it('plans socks for the days ahead, the weather and the room', () => {

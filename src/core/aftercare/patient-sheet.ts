@@ -11,6 +11,7 @@ import { isLacedGently, lacingNeeds } from '../lacing/needs';
 import { planLacing } from '../lacing/plan';
 import type { Modification } from '../modification/modification';
 import type { Specification } from '../prescribe/engine/specification';
+import { liftUnder } from '../prosthesis/limb-stops';
 import { prostheticFootOf, readerOnFoot } from '../prosthesis/on-this-foot';
 import type { ShankTolerance } from '../prosthesis/shank-alignment';
 import type { RepeatAnswer } from '../repeat/repeat';
@@ -157,17 +158,17 @@ function fitLines(
   ];
 }
 
-/** What a prosthetic foot asks of this pair, as the visit read it: a wedge that stays in, an ankle that is set. */
+/** An ankle that is set for this pair, as the visit read it; what lies under the heel stands among the changes. */
 function limbLines(
-  { picture, values, limbTolerance }: Pick<SheetInput, 'picture' | 'values' | 'limbTolerance'>,
+  { picture, values, limbTolerance, modifications = [] }: SheetInput,
   { say }: Speech,
 ): string[] {
   const foot = prostheticFootOf(picture);
-  const on = foot && readerOnFoot(foot, limbTolerance)({ features: values });
-  if (!on?.shank || on.riseMm === null) return [];
-  const tenths = (mm: number) => String(Math.round(mm * 10) / 10);
-  if (on.shank.verdict === 'set-ankle') return [say('fit.set-ankle', { mm: tenths(on.riseMm) })];
-  return on.shank.wedgeMm === null ? [] : [say('fit.wedge', { mm: tenths(on.shank.wedgeMm) })];
+  const on =
+    foot && readerOnFoot(foot, limbTolerance)({ features: values }, liftUnder(modifications, foot.side));
+  return on?.shank?.verdict === 'set-ankle' && on.riseMm !== null
+    ? [say('fit.set-ankle', { mm: String(Math.round(on.riseMm * 10) / 10) })]
+    : [];
 }
 
 /** Signs at which the pair comes off: what does not hurt counts most where nothing is felt. */

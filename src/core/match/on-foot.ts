@@ -18,28 +18,27 @@ export const onFootReader = (
 /** A ranking without what this foot cannot stand in; each says why. Without a prosthesis nothing changes. */
 export function standing(
   { ranked, excluded }: Ranking,
-  models: ReadonlyMap<string, ShoeModel>,
+  models: readonly ShoeModel[],
   stand: FootToStandOn | null,
 ): Ranking {
   const read = onFootReader(stand);
   if (!read) return { ranked, excluded };
+  const byId = new Map(models.map((model) => [model.id, model]));
   const stays: Ranking['ranked'] = [];
   const out: Excluded[] = [];
   for (const entry of ranked) {
-    const model = models.get(entry.id);
+    const model = byId.get(entry.id);
     const refusals = model ? read(model).refusals : [];
     if (refusals.length === 0) stays.push(entry);
     else
       out.push({
         id: entry.id,
-        by: refusals.map((sentence) => ({ feature: 'drop', sentence: bare(sentence) })),
+        // Without their full stops: sentences of limits stand in a row.
+        by: refusals.map(({ feature, sentence }) => ({ feature, sentence: sentence.replace(/\.$/, '') })),
       });
   }
   return { ranked: stays, excluded: [...excluded, ...out] };
 }
-
-/** Without its full stop: sentences of limits stand in a row. */
-const bare = (sentence: string): string => sentence.replace(/\.$/, '');
 
 /** Whether a shoe may be proposed on a foot: what the prosthetist decides, and what nobody has measured, is not. */
 export const mayStand = (on: OnFoot): boolean => ['fine', 'caution', 'set-ankle'].includes(verdictOnFoot(on));

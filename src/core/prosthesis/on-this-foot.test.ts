@@ -37,7 +37,7 @@ describe('a shoe on a prosthetic foot', () => {
   it('a dress shoe of 20 mm leans 3.3° forward: refused with its degrees', () => {
     const dress = on({ heelStack: 32, forefootStack: 12 });
     expect(verdictOnFoot(dress)).toBe('refused');
-    expect(dress.refusals[0]).toContain('3.3°');
+    expect(dress.refusals[0]).toMatchObject({ feature: 'drop', sentence: expect.stringContaining('3.3°') });
   });
 
   it('unless the ankle adjusts so far: then it says what that costs', () => {
@@ -62,12 +62,25 @@ describe('a shoe on a prosthetic foot', () => {
   });
 
   it('a boot only with a zip and a low heel', () => {
-    expect(on({ collarHeight: 3 }).refusals[0]).toContain('without a side zip');
+    expect(on({ collarHeight: 3 }).refusals[0]).toMatchObject({
+      feature: 'closure',
+      sentence: expect.stringContaining('without a side zip'),
+    });
     expect(on({ collarHeight: 3, closure: 'zip' }).refusals).toEqual([]);
     expect(on({ collarHeight: 3, closure: 'zip' }).checks[0]).toContain('far from the knee');
-    expect(on({ collarHeight: 3, closure: 'zip', heelKind: 'block', heelHeight: 40 }).refusals[0]).toContain(
-      'low one',
-    );
+    expect(
+      on({ collarHeight: 3, closure: 'zip', heelKind: 'block', heelHeight: 40 }).refusals.map(
+        ({ sentence }) => sentence,
+      ),
+    ).toEqual([expect.stringContaining('low one')]);
+  });
+
+  it('counts what already lies under the heel: no further wedge where it does, too high where it is too much', () => {
+    const read = readerOnFoot(FOOT);
+    const deck = { features: { ...TRAINER, heelStack: 24, forefootStack: 20 } };
+    expect(read(deck).shank).toMatchObject({ wedgeMm: 5.5 });
+    expect(read(deck, 5.5).shank).toMatchObject({ wedgeMm: null, leans: 'vertical' });
+    expect(read(deck, 12).shank).toMatchObject({ leans: 'forward', verdict: 'prosthetist', refused: true });
   });
 
   it('slip-ons, soft sides and slender heels are out', () => {

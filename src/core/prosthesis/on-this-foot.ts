@@ -1,6 +1,6 @@
 import type { Side } from '../findings/finding-kinds';
 import { type ClinicalPicture, NOT_EXAMINED, numberAt } from '../findings/picture';
-import type { FeatureValues } from '../shoe/features';
+import type { FeatureId, FeatureValues } from '../shoe/features';
 import { USUAL_ROOM } from '../shoe/room';
 import type { LimbLevel } from './limb-record';
 import { ALIGNMENT_TOLERANCE, type ShankAnswer, type ShankTolerance, shankAnswer } from './shank-alignment';
@@ -31,6 +31,12 @@ export interface Swing {
   percent: number;
 }
 
+/** Why a shoe is not for a foot, and the feature that it lies in. */
+export interface Refusal {
+  feature: FeatureId;
+  sentence: string;
+}
+
 /** One shoe on one prosthetic foot. */
 export interface OnFoot {
   /** Height of the heel over the ball at the foot's own points, mm; null where the shoe does not state it. */
@@ -40,7 +46,7 @@ export interface OnFoot {
   /** Null until the set rise is known. */
   shank: ShankAnswer | null;
   /** Why it is not for this foot; empty where nothing speaks against it. */
-  refusals: string[];
+  refusals: Refusal[];
   /** What to look at before it is worn. */
   checks: string[];
   swing: Swing | null;
@@ -104,7 +110,7 @@ export function riseUnder(
 }
 
 /** The thickest wedge that heel depth and counter of a shoe hold, mm: nothing without a counter or a closure that holds the heel down. */
-export function wedgeHeldBy({ heelCounter, closure }: FeatureValues): number | undefined {
+function wedgeHeldBy({ heelCounter, closure }: FeatureValues): number | undefined {
   if (closure === 'slip-on') return 0;
   if (typeof heelCounter !== 'number') return undefined;
   return HELD_BY_COUNTER[Math.min(4, Math.max(0, Math.round(heelCounter) - 1))];
@@ -114,19 +120,20 @@ const isBoot = ({ collarHeight }: FeatureValues): boolean =>
   typeof collarHeight === 'number' && collarHeight >= BOOT_FROM;
 
 /** What no prosthetic foot is put into (handbook 06). */
-function refusalsOf(features: FeatureValues, shank: ShankAnswer | null): string[] {
+function refusalsOf(features: FeatureValues, shank: ShankAnswer | null): Refusal[] {
   const { closure, upperFirmness, heelKind, heelHeight, heelStack } = features;
   const height = heelHeight ?? heelStack;
-  const refusals: string[] = [];
-  if (shank?.refused) refusals.push(shank.sentence);
-  if (closure === 'slip-on') refusals.push('A slip-on does not hold a foot that cannot grip.');
+  const refusals: Refusal[] = [];
+  const refuse = (feature: FeatureId, sentence: string) => refusals.push({ feature, sentence });
+  if (shank?.refused) refuse('drop', shank.sentence);
+  if (closure === 'slip-on') refuse('closure', 'A slip-on does not hold a foot that cannot grip.');
   if (typeof upperFirmness === 'number' && upperFirmness < SOFT_UP_TO)
-    refusals.push('Soft sides give way around a foot that does not bend.');
-  if (heelKind === 'slender') refusals.push('A slender heel tips the shank forward and slips.');
+    refuse('upperFirmness', 'Soft sides give way around a foot that does not bend.');
+  if (heelKind === 'slender') refuse('heelKind', 'A slender heel tips the shank forward and slips.');
   if (isBoot(features)) {
-    if (closure !== 'zip') refusals.push('A boot without a side zip: a stiff foot does not go in.');
+    if (closure !== 'zip') refuse('closure', 'A boot without a side zip: a stiff foot does not go in.');
     if (heelKind !== 'flat' && typeof height === 'number' && height > LOW_HEEL_MM)
-      refusals.push(`A boot with a heel of ${height} mm: only with a low one.`);
+      refuse('heelHeight', `A boot with a heel of ${height} mm: only with a low one.`);
   }
   return refusals;
 }
@@ -161,18 +168,19 @@ export function swingOf(massG: number, joint: Swing['joint'] = 'knee'): Swing {
  * How shoes stand on one prosthetic foot: the rise at the foot's own points, the lean it gives the shank, the wedge that helps, and why
  * not. Shoes of one rise share what is said of it: a catalogue has many of each.
  *
- * @returns a reader of one shoe
+ * @returns a reader of one shoe, with what already lies under its heel, mm
  */
 export function readerOnFoot(
   foot: ProstheticFoot,
   tolerance: ShankTolerance = ALIGNMENT_TOLERANCE,
-): (model: { features: FeatureValues }) => OnFoot {
+): (model: { features: FeatureValues }, liftMm?: number) => OnFoot {
   const { setRiseMm, leverMm, ankleToMm } = foot;
   const shanks = new Map<number, ShankAnswer>();
   const shankOn = (riseMm: number | null, holdsWedgeMm: number | undefined): ShankAnswer | null => {
     if (riseMm === null || setRiseMm === null) return null;
-    // Micrometres, and a wedge of up to 10 mm or unknown.
-    const key = Math.round(riseMm * 1000) * 16 + (holdsWedgeMm ?? 15);
+    // Micrometres, and a wedge in tenths of a millimetre, or unknown.
+    const key =
+      Math.round(riseMm * 1000) * 1000 + (holdsWedgeMm === undefined ? 999 : Math.round(holdsWedgeMm * 10));
     const before = shanks.get(key);
     if (before) return before;
     const input = {
@@ -186,9 +194,11 @@ export function readerOnFoot(
     shanks.set(key, answer);
     return answer;
   };
-  return ({ features }) => {
-    const riseMm = riseUnder(features, foot);
-    const shank = shankOn(riseMm, wedgeHeldBy(features));
+  return ({ features }, liftMm = 0) => {
+    const bare = riseUnder(features, foot);
+    const riseMm = bare === null ? null : bare + liftMm;
+    const held = wedgeHeldBy(features);
+    const shank = shankOn(riseMm, held === undefined ? undefined : Math.max(0, held - liftMm));
     const { removableInsole, insoleDepth, mass } = features;
     return {
       riseMm,

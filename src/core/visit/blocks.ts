@@ -21,6 +21,7 @@ export type BlockCode =
   | 'model-unread'
   | 'pair'
   | 'starts-too-early'
+  | 'lift-missing'
   | 'not-as-ordered';
 
 /** One thing that stands between a visit and a hand-over. */
@@ -32,6 +33,10 @@ export interface VisitBlock {
   path: string[];
   message: string;
 }
+
+/** Whether it stands in the way of an order too: that starts later, and nobody can have looked yet at changes that are still to be made. */
+export const blocksOrder = ({ step, code }: VisitBlock): boolean =>
+  step !== 'hand-over' || code === 'lift-missing';
 
 interface BlockInput {
   facts: Pick<VisitFacts, 'startedAt' | 'limb' | 'house'>;
@@ -89,7 +94,7 @@ const refusedDecisions = ({ targets, feet }: Specification): VisitBlock[] =>
       : [],
   );
 
-function pairBlocks({ chosen, model, specification, picture, facts }: BlockInput): VisitBlock[] {
+function pairBlocks({ chosen, model, specification, picture, facts, contents }: BlockInput): VisitBlock[] {
   const onPair = (code: BlockCode, message: string): VisitBlock => ({
     code,
     step: 'try-on',
@@ -99,9 +104,16 @@ function pairBlocks({ chosen, model, specification, picture, facts }: BlockInput
   if (!chosen) return [onPair('no-pair', 'No tried pair has the verdict “chosen”.')];
   if (model === undefined) return [onPair('model-unread', 'The catalogue has not been read yet.')];
   if (model === null) return [onPair('model-gone', 'The chosen model is no longer in the catalogue.')];
-  return [...handOverBlocks(chosen, model, specification), ...limbStops(chosen, model, picture, facts)].map(
-    (message) => onPair('pair', message),
-  );
+  const changes = contents['hand-over']?.modifications ?? [];
+  return [
+    ...handOverBlocks(chosen, model, specification).map((message) => onPair('pair', message)),
+    ...limbStops(chosen, model, changes, picture, facts).map(
+      ({ at, message }): VisitBlock =>
+        at === 'pair'
+          ? onPair('pair', message)
+          : { code: 'lift-missing', step: 'hand-over', path: ['modifications'], message },
+    ),
+  ];
 }
 
 /** A pair that was changed goes out once each change was looked at and measured. */

@@ -3,6 +3,7 @@ import type { CatalogueQuery } from '@/core/catalogue/filter';
 import type { ShoeModel } from '@/core/catalogue/model';
 import { type Candidate, candidatesOf } from '@/core/match/candidates';
 import { type Lineage, lineageOf } from '@/core/match/lineage';
+import { onFootReader } from '@/core/match/on-foot';
 import type { Excluded, Ranked } from '@/core/match/rank';
 import type { Result } from '@/core/result/result';
 import { type SizedPair, sizePair } from '@/core/sizing/size-pair';
@@ -23,6 +24,8 @@ export interface CandidatesView {
   /** How each model stands to the pairs that served or failed. */
   lineage: Lineage;
   sizeOf: (model: ShoeModel) => Result<SizedPair>;
+  /** Reads a shoe on the prosthetic foot; null without one. */
+  onFoot: ReturnType<typeof onFootReader>;
 }
 
 /** The catalogue against this visit: ranked in a worker, sized for both feet, with what stands on the shelf. */
@@ -64,8 +67,9 @@ export function useCandidates(): {
       byId,
       lineage: lineageOf(models, before),
       sizeOf,
+      onFoot: onFootReader(stand),
     };
-  }, [models, ranking, picture, specification, conditions, inStockOnly, before]);
+  }, [models, ranking, picture, specification, conditions, inStockOnly, before, stand]);
   const failed = catalogue.problem === null ? ranked : catalogue;
   return { candidates, problem: failed.problem, retry: failed.retry };
 }

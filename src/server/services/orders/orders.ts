@@ -31,7 +31,7 @@ export async function orderPair(
   input: z.infer<typeof orderSchema>,
 ): Promise<OrderRecord> {
   const { expectedOn, returnDays, modifications = [], ...start } = input;
-  const ready = await readyToIssue(tenant, visitId, start);
+  const ready = await readyToIssue(tenant, visitId, { ...start, modifications }, 'order');
   const { tryOn, model, patient } = ready;
   const size = sizesTried(model, tryOn);
   const specificationId = await issueSpecification(tenant, ready);

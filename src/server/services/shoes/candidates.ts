@@ -45,16 +45,15 @@ async function fitted(
     ...('mostPrice' in body && body.mostPrice !== undefined ? { mostPrice: body.mostPrice } : {}),
   });
   const models = [...matching, ...unknown];
-  const byId = new Map(models.map((model) => [model.id, model]));
   const foot = prostheticFootOf(picture);
   const stand = foot && { foot, tolerance: (await houseSettingsOf(tenant)).prosthesis };
   return {
     specification,
-    models: byId,
+    models: new Map(models.map((model) => [model.id, model])),
     // A model that is gone is no candidate, but may still have been tried.
     feet: fittedFeet(picture),
     lineage,
-    ranking: standing(rank(obtainable(models), specification, lineage), byId, stand),
+    ranking: standing(rank(obtainable(models), specification, lineage), models, stand),
     onFoot: onFootReader(stand),
     sizeOf: (model: ShoeModel) => sizePair(model, picture, specification, conditions),
   };

@@ -7,6 +7,7 @@ import type { Specification } from '@/core/prescribe/engine/specification';
 import type { AskedPair } from '@/core/purpose/pairs';
 import type { Activity } from '@/core/purpose/serves';
 import { sizeInWords } from '@/core/sizing/start-size';
+import { blocksOrder } from '@/core/visit/blocks';
 import type { Choices, StepContents } from '@/core/visit/contents';
 import { contentsOf } from '@/core/visit/held';
 import { choicesOf } from '@/core/visit/pair-work';
@@ -41,11 +42,14 @@ export interface ReadyVisit {
 /**
  * Reads a visit once more from what is saved. Refused while anything stands in the way; `handOver` is what was sent with
  * the request and counts before what was saved of that step.
+ *
+ * @param how an order is held back by less: it starts later, and its changes are still to be made
  */
 export async function readyToIssue(
   tenant: Tenant,
   visitId: string,
   handOver?: StepContents['hand-over'],
+  how: 'hand-over' | 'order' = 'hand-over',
 ): Promise<ReadyVisit> {
   const row = await visitRow(tenant, visitId, 'end');
   if (row.closed_at)
@@ -56,7 +60,8 @@ export async function readyToIssue(
   const tryOn = chosenTryOn(contents);
   const model = tryOn ? await modelInCatalogue(tenant, tryOn.model) : null;
   const reading = readVisit(visit, contents, model);
-  const { pairs, pair, findings, picture, options, specification, blocks } = reading;
+  const { pairs, pair, findings, picture, options, specification } = reading;
+  const blocks = how === 'order' ? reading.blocks.filter(blocksOrder) : reading.blocks;
   const purpose = pairs.length > 1 && pair ? pair.id : null;
   if (pair && visit.issued.length > 0 && !pairsLeft(pairs, visit.issued).includes(pair))
     throw new Refusal(

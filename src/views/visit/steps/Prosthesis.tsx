@@ -1,6 +1,5 @@
 import { modelTitle, type ShoeModel } from '@/core/catalogue/model';
 import { numberQuestion } from '@/core/findings/finding-kinds';
-import { onFootReader } from '@/core/match/on-foot';
 import { limbHold } from '@/core/prosthesis/limb-stops';
 import {
   ON_FOOT_LABEL,
@@ -53,10 +52,9 @@ function CandidatesOnFoot() {
   const { visit } = useVisit();
   const joint = swingsFrom(visit.limb?.level);
   const { candidates } = useCandidates();
-  const read = onFootReader(stand);
-  if (!stand || !read)
-    return <p className="text-faint">No prosthesis is noted: say under Ask which side has one.</p>;
-  if (!candidates) return <p role="status">Standing the catalogue on this foot …</p>;
+  if (!stand) return <p className="text-faint">No prosthesis is noted: say under Ask which side has one.</p>;
+  const read = candidates?.onFoot;
+  if (!candidates || !read) return <p role="status">Standing the catalogue on this foot …</p>;
   const rows: { model: ShoeModel; on: OnFoot }[] = candidates.usable
     .slice(0, SHOWN)
     .map(({ model }) => ({ model, on: read(model) }));
@@ -120,7 +118,8 @@ function CandidatesOnFoot() {
           <ul className="columns-2 gap-6">
             {out.map(({ model, on }) => (
               <li key={model.id} className="break-inside-avoid">
-                <span className="font-medium">{modelTitle(model)}</span>: {on.refusals.join(' ')}
+                <span className="font-medium">{modelTitle(model)}</span>:{' '}
+                {on.refusals.map(({ sentence }) => sentence).join(' ')}
               </li>
             ))}
           </ul>

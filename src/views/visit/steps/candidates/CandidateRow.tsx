@@ -3,7 +3,6 @@ import { modelTitle } from '@/core/catalogue/model';
 import type { Candidate } from '@/core/match/candidates';
 import { type Kinship, kinshipInWords } from '@/core/match/lineage';
 import { DIRECTIONS, type DirectionId } from '@/core/match/more-like';
-import { onFootReader } from '@/core/match/on-foot';
 import { otherSportInWords } from '@/core/match/other-sport';
 import { reasonsFor } from '@/core/match/rank';
 import { ON_FOOT_LABEL, verdictOnFoot } from '@/core/prosthesis/on-this-foot';
@@ -12,13 +11,15 @@ import type { SizedPair } from '@/core/sizing/size-pair';
 import { mapTable } from '@/core/tables/keys-of';
 import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
 import { Select } from '@/ui/fields/Select';
-import { useStand } from '../../use-stand';
+import type { CandidatesView } from '../../use-candidates';
 import { useVisit } from '../../visit-context';
 import { CandidateDetail } from './CandidateDetail';
 import { useBrought } from './use-brought';
 
 interface Props {
   candidate: Candidate;
+  /** Reads a shoe on the prosthetic foot; null without one. */
+  onFoot: CandidatesView['onFoot'];
   open: boolean;
   onOpen: () => void;
   onLike: (but: DirectionId) => void;
@@ -38,14 +39,13 @@ const scoreInWords = ({ score, spread }: Candidate['entry']): string => {
 const DIRECTION_LABELS = mapTable(DIRECTIONS, ({ label }) => label);
 
 /** One candidate: how well it serves, in which size, what speaks for and against it. */
-export function CandidateRow({ candidate, open, onOpen, onLike, also, kinship }: Props) {
+export function CandidateRow({ candidate, onFoot, open, onOpen, onLike, also, kinship }: Props) {
   const { entry, model, pair } = candidate;
   const { specification, readOnly, picture } = useVisit();
   const { chosen, toggle } = useBrought();
   const reasons = useMemo(() => reasonsFor(model, specification), [model, specification]);
   const drawing = useMemo(() => ({ ...sideProfile(model.features), dimensions: [] }), [model]);
-  const stand = useStand();
-  const on = useMemo(() => onFootReader(stand)?.(model), [stand, model]);
+  const on = onFoot?.(model);
   const title = modelTitle(model);
   const otherSport = otherSportInWords(picture, model);
   const wants = specification.targets.length > 0;

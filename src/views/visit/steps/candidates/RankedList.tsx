@@ -2,10 +2,8 @@ import { useMemo, useState } from 'react';
 import { modelTitle } from '@/core/catalogue/model';
 import { type Candidate, proposeFrom } from '@/core/match/candidates';
 import { DIRECTIONS, type DirectionId, moreLikeThis } from '@/core/match/more-like';
-import { onFootReader } from '@/core/match/on-foot';
 import { type Proposal, ROLE_LABEL } from '@/core/match/propose';
 import type { CandidatesView } from '../../use-candidates';
-import { useStand } from '../../use-stand';
 import { useVisit } from '../../visit-context';
 import { OwnPairsForTrip, WantedShoe } from './AskedFor';
 import { CandidateRow } from './CandidateRow';
@@ -25,16 +23,15 @@ const HOW_MANY = [
 export function RankedList({ candidates }: { candidates: CandidatesView }) {
   const { readOnly, specification } = useVisit();
   const { chosen, choose } = useBrought();
-  const stand = useStand();
   const [shown, setShown] = useState(SHOWN);
   const [open, setOpen] = useState<string | null>(null);
   const [like, setLike] = useState<{ id: string; but: DirectionId } | null>(null);
-  const { usable, byId } = candidates;
+  const { usable, byId, onFoot } = candidates;
   const measured = usable.some(({ pair }) => pair !== null) || candidates.noSize.length > 0;
   const ranked = useMemo(() => usable.map(({ entry }) => entry), [usable]);
   const { proposals, because } = useMemo(
-    () => proposeFrom(usable, byId, specification, onFootReader(stand)),
-    [usable, byId, specification, stand],
+    () => proposeFrom(usable, byId, specification, onFoot),
+    [usable, byId, specification, onFoot],
   );
   const alike = useMemo(
     () => (like && byId.get(like.id) ? moreLikeThis(like.but, byId.get(like.id)!, ranked, byId) : null),
@@ -44,6 +41,7 @@ export function RankedList({ candidates }: { candidates: CandidatesView }) {
     <CandidateRow
       key={candidate.model.id}
       candidate={candidate}
+      onFoot={onFoot}
       also={also}
       kinship={candidates.lineage.get(candidate.model.id)}
       open={open === candidate.model.id}

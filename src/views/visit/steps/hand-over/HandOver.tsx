@@ -8,6 +8,7 @@ import { placeOn } from '@/core/fitting/sizes';
 import { RETURN_DAYS } from '@/core/orders/order';
 import { sizeInWords } from '@/core/sizing/start-size';
 import { omitUndefined } from '@/core/tables/omit-undefined';
+import { blocksOrder } from '@/core/visit/blocks';
 import type { StepContents } from '@/core/visit/contents';
 import { chosenTryOn, issuedFor, pairsLeft } from '@/core/visit/read-visit';
 import { CLOCK_OF_USE, madeForUse } from '@/core/wear/clocks';
@@ -49,8 +50,7 @@ export function HandOver() {
           SIDES.map((side) => placeOn(chosen, side)),
         )
       : null;
-  // An order starts when it is collected: its first day does not stand in the way yet.
-  const blocksOrder = blocks.some(({ step }) => step !== 'hand-over');
+  const isOrderBlocked = blocks.some(blocksOrder);
   const save = (part: Partial<Content>, typed?: Record<string, string>) =>
     store.change('hand-over', omitUndefined<Content>({ ...content, ...part }), typed);
   const term = Number(days);
@@ -136,7 +136,7 @@ export function HandOver() {
         <button
           type="button"
           className="press"
-          disabled={blocksOrder || busy || termIsWrong}
+          disabled={isOrderBlocked || busy || termIsWrong}
           onClick={() => end('order')}
         >
           Order instead
