@@ -24,6 +24,27 @@ test('prosthesis: a dress shoe is refused with its degrees, a flat one wedged, a
   await expect(onFoot.getByText(/without a side zip/).first()).toBeVisible();
   await expect(onFoot.getByText(/A boot with a heel of \d+ mm: only with a low one/).first()).toBeVisible();
   await expect(onFoot.getByText(/A slip-on does not hold/).first()).toBeVisible();
+  // A low boot with a side zip stands, and says where its mass hangs.
+  await expect(onFoot.getByText(/Landing Stage/)).toHaveCount(0);
+  const answer = await page.request.post(`${origin()}/api/v1/calculations/candidates`, {
+    headers: { origin: origin() },
+    data: {
+      findings: {
+        body: {
+          activities: ['everyday'],
+          sizingGroup: 'men',
+          prosthesisSide: 'left',
+          prosthesisSetRise: 9.5,
+          prosthesisLever: 180,
+        },
+      },
+      limit: 100,
+    },
+  });
+  const { candidates } = await answer.json();
+  const boot = candidates.find(({ title }: { title: string }) => title.includes('Landing Stage'));
+  expect(boot.onFoot.verdict).toBe('fine');
+  expect(boot.onFoot.says.join(' ')).toContain('far from the knee');
   // An ankle that follows takes what a shoe cannot.
   await page.getByText('adjustable', { exact: true }).click();
   await page.getByLabel('Ankle can be set up to').fill('25');

@@ -37,4 +37,14 @@ test('girths of a morning and an evening tell what a day adds: the size, the ins
     .first()
     .click();
   await expect(page.getByText(/measured early; a day adds \d+ mm of girth/).first()).toBeVisible();
+  // Tried in the morning: what the evening will be stands beside the pairs, with the hour of the first rating.
+  for (const box of (await page.getByRole('checkbox', { name: /^Bring / }).all()).slice(0, 2))
+    await box.check();
+  await saved(page);
+  await page.clock.setFixedTime(new Date(`${new Date().toISOString().slice(0, 10)}T09:10:00`));
+  await page.goto(`${address}#try-on`);
+  await page.getByLabel('Comfort, 0–100').first().fill('72');
+  await expect(
+    page.getByText(/^Tried at 09:10: by the evening the left foot about \d+ mm more girth/),
+  ).toBeVisible();
 });
