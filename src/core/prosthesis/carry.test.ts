@@ -1,3 +1,4 @@
+import { sockDrawers } from '@tests/fixtures/sock-drawers';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type CarryInput, carrySet } from './carry';
@@ -87,14 +88,7 @@ describe('what to carry', () => {
   it('is as small as trying every set finds, up to twelve socks', () => {
     fc.assert(
       fc.property(
-        fc.array(
-          fc.record({
-            ply: fc.constantFrom(1, 2, 3, 5, 6),
-            hole: fc.boolean(),
-            quantity: fc.integer({ min: 0, max: 3 }),
-          }),
-          { maxLength: 4 },
-        ),
+        sockDrawers,
         fc.integer({ min: 0, max: 8 }),
         fc.integer({ min: 0, max: 6 }),
         fc.boolean(),

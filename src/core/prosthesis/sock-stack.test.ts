@@ -1,3 +1,4 @@
+import { sockDrawers } from '@tests/fixtures/sock-drawers';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type SockKind, sockStack } from './sock-stack';
@@ -51,14 +52,7 @@ describe('sock stack', () => {
   it('agrees with trying every stack', () => {
     fc.assert(
       fc.property(
-        fc.array(
-          fc.record({
-            ply: fc.constantFrom(1, 2, 3, 5, 6),
-            hole: fc.boolean(),
-            quantity: fc.integer({ min: 0, max: 3 }),
-          }),
-          { maxLength: 4 },
-        ),
+        sockDrawers,
         fc.integer({ min: 1, max: 14 }),
         fc.boolean(),
         (inventory, wanted, needsHole) => {

@@ -2,6 +2,7 @@ import { area, line } from 'd3-shape';
 import type { LimbPage } from '@/contract/limb';
 import type { PlyAt } from '@/core/prosthesis/day-curve';
 import { hourOfEntry, SOCK_FEELS, type SockEntry, type SockFeel } from '@/core/prosthesis/sock-log';
+import { PlyLines } from './PlyLines';
 
 const WIDTH = 640;
 const HEIGHT = 250;
@@ -58,7 +59,6 @@ export function DayPicture({
   const middle = line<PlyAt>()
     .x(({ hour }) => x(hour))
     .y(({ mean }) => y(mean));
-  const step = most > 14 ? 4 : 2;
   return (
     <figure className="grid gap-1">
       <svg
@@ -69,14 +69,7 @@ export function DayPicture({
           range ? `, the rest of the day between ${range.from} and ${range.to}` : ''
         }`}
       >
-        {Array.from({ length: Math.floor(most / step) + 1 }, (_, at) => at * step).map((ply) => (
-          <g key={ply}>
-            <line x1={LEFT} x2={WIDTH - 10} y1={y(ply)} y2={y(ply)} stroke="var(--line)" />
-            <text x={LEFT - 8} y={y(ply) + 4} fontSize="13" textAnchor="end" fill="var(--ink)">
-              {ply}
-            </text>
-          </g>
-        ))}
+        <PlyLines most={most} every={most > 14 ? 4 : 2} from={LEFT} to={WIDTH - 10} y={y} />
         {[6, 9, 12, 15, 18, 21, 24].map((hour) => (
           <text key={hour} x={x(hour)} y={HEIGHT - 8} fontSize="13" textAnchor="middle" fill="var(--ink)">
             {hour}

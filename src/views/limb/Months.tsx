@@ -3,6 +3,7 @@ import type { LimbPage } from '@/contract/limb';
 import { daysBetween } from '@/core/calendar/days';
 import type { DayPly } from '@/core/prosthesis/limb-course';
 import { writtenDay } from '@/ui/formats';
+import { PlyLines } from './PlyLines';
 
 const WIDTH = 900;
 const HEIGHT = 260;
@@ -14,7 +15,7 @@ const TICK_DAYS = 28;
 
 /** Each day’s ply at noon over the months, with the step and the slope that are in it. */
 export function Months({ page: { course, record } }: { page: LimbPage }) {
-  const { days, slope, change } = course;
+  const { days, change } = course;
   const [first, last] = [days[0], days.at(-1)];
   if (!first || !last || days.length < 2)
     return (
@@ -41,14 +42,7 @@ export function Months({ page: { course, record } }: { page: LimbPage }) {
         role="img"
         aria-label={`Ply at noon of ${days.length} days, from ${first.ply.toFixed(1)} to ${last.ply.toFixed(1)}`}
       >
-        {Array.from({ length: Math.floor(most / 2) + 1 }, (_, at) => at * 2).map((ply) => (
-          <g key={ply}>
-            <line x1={LEFT} x2={WIDTH - 12} y1={y(ply)} y2={y(ply)} stroke="var(--line)" />
-            <text x={LEFT - 8} y={y(ply) + 4} fontSize="13" textAnchor="end" fill="var(--ink)">
-              {ply}
-            </text>
-          </g>
-        ))}
+        <PlyLines most={most} every={2} from={LEFT} to={WIDTH - 12} y={y} />
         {ticks.map(({ on }) => (
           <text key={on} x={x(on)} y={HEIGHT - 8} fontSize="13" fill="var(--ink)">
             {writtenDay(on)}
@@ -73,16 +67,7 @@ export function Months({ page: { course, record } }: { page: LimbPage }) {
         )}
       </svg>
       <figcaption className="grid gap-1">
-        <span>
-          {change
-            ? `From ${change.before.toFixed(1)} to ${change.since.toFixed(1)} ply since ${writtenDay(change.from)}.`
-            : 'No step in these weeks.'}{' '}
-          {change
-            ? ''
-            : slope
-              ? `Slope ${slope.perMonth >= 0 ? '+' : '−'}${Math.abs(slope.perMonth).toFixed(1)} ± ${slope.within.toFixed(1)} ply a month.`
-              : 'Too few weeks for a slope.'}
-        </span>
+        <span>{courseInWords(course)}</span>
         <span className="text-faint">
           Ply as each day would be at noon. A limb that stays as it is shows a step in fewer than one year in
           twenty. Plies are counted, never turned into millimetres.
@@ -90,4 +75,12 @@ export function Months({ page: { course, record } }: { page: LimbPage }) {
       </figcaption>
     </figure>
   );
+}
+
+function courseInWords({ change, slope }: LimbPage['course']): string {
+  if (change)
+    return `From ${change.before.toFixed(1)} to ${change.since.toFixed(1)} ply since ${writtenDay(change.from)}.`;
+  if (!slope) return 'No step in these weeks; too few for a slope.';
+  const sign = slope.perMonth >= 0 ? '+' : '−';
+  return `No step in these weeks. Slope ${sign}${Math.abs(slope.perMonth).toFixed(1)} ± ${slope.within.toFixed(1)} ply a month.`;
 }

@@ -90,9 +90,9 @@ export function TableCheck({ foot, patientId, onDone }: Props) {
           <ModelPicker
             label="Which shoe"
             disabled={false}
+            listedOnly
             onPick={(_, picked) => {
-              if (!picked)
-                return setMissing('Choose a model of the catalogue: a version is checked for itself.');
+              if (!picked) return;
               setMissing('');
               setModel(picked);
               const stated = foot && riseUnder(picked.features, foot);

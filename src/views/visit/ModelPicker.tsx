@@ -12,12 +12,14 @@ const OPTION = 'px-2 py-1 cursor-pointer data-[focused]:bg-desk outline-none';
 interface Props {
   label: string;
   disabled: boolean;
+  /** Nothing else than the catalogue’s own versions will do. */
+  listedOnly?: boolean;
   /** A model of the catalogue, or what was typed where it knows none. */
   onPick: (title: string, model: ShoeModel | null) => void;
 }
 
 /** Names a model: from the catalogue by any of its words, or in the patient's own words. */
-export function ModelPicker({ label, disabled, onPick }: Props) {
+export function ModelPicker({ label, disabled, listedOnly = false, onPick }: Props) {
   const { models, problem } = useModels();
   const [words, setWords] = useState('');
   const [picked, setPicked] = useState(0);
@@ -56,14 +58,21 @@ export function ModelPicker({ label, disabled, onPick }: Props) {
       <Input maxLength={200} placeholder="maker, name, version" />
       {problem && <span className="problem">{problem}</span>}
       <Popover className="bg-paper border border-rule max-h-72 overflow-auto min-w-80">
-        <ListBox className="outline-none">
+        <ListBox
+          className="outline-none"
+          renderEmptyState={() => (
+            <p className="px-2 py-1 text-faint">
+              {models === null ? 'Reading the catalogue …' : 'No model of the catalogue has these words.'}
+            </p>
+          )}
+        >
           {found.map((model) => (
             <ListBoxItem key={model.id} id={model.id} textValue={modelTitle(model)} className={OPTION}>
               {modelTitle(model)}
               {model.status === 'discontinued' && <span className="text-faint"> no longer made</span>}
             </ListBoxItem>
           ))}
-          {typed !== '' && (
+          {typed !== '' && !listedOnly && (
             <ListBoxItem id={AS_WRITTEN} textValue={typed} className={`${OPTION} italic`}>
               {models === null ? 'reading the catalogue … take' : 'take'} “{typed}” as written
             </ListBoxItem>
