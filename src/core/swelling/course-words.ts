@@ -14,7 +14,7 @@ export function courseLines(readings: readonly SwellingReading[], side: Side): s
   const last = inOrder(readings).findLast((reading) => reading[side]?.figureOfEight !== undefined);
   if (!course || !last) return [];
   const day = last.at.slice(0, 10);
-  const { perWeek, compression } = course;
+  const { perWeek, compression, treatment } = course;
   const rises = Math.abs(perWeek.mm) > perWeek.within && Math.abs(perWeek.mm) >= WEEK_MM;
   const parts = [`a day adds ${sure(course.swing)}`];
   if (rises)
@@ -22,6 +22,7 @@ export function courseLines(readings: readonly SwellingReading[], side: Side): s
       `each week ${perWeek.mm > 0 ? 'adds' : 'takes off'} ${sure({ ...perWeek, mm: Math.abs(perWeek.mm) })}`,
     );
   if (compression) parts.push(`compression takes off ${sure({ ...compression, mm: -compression.mm })}`);
+  if (treatment) parts.push(`treatment takes off ${sure({ ...treatment, mm: -treatment.mm })} on its day`);
   const gain = gainUntilEvening(course, day, awakeAt(last));
   if (gain.mm >= 1) parts.push(`from the last reading to the evening about ${sure(gain)} more`);
   return [`${side[0]!.toUpperCase()}${side.slice(1)}: ${parts.join('; ')}.`];
@@ -44,7 +45,11 @@ export function contextLines({ body }: Pick<ClinicalPicture, 'body'>): string[] 
   }
   if (has('renal-failure'))
     lines.push(
-      'Kidney disease: legs follow the dialysis. Note whether the girth was taken before or after it.',
+      'Kidney disease: legs follow the dialysis. Say at each girth whether it was before or after; size for before.',
+    );
+  if (has('heart-failure'))
+    lines.push(
+      'Heart failure: both legs fill toward the evening; size for then. Girths that rise over a few days, with weight or breathlessness: to the physician the same day, no shoe first.',
     );
   if (has('lymphoedema'))
     lines.push('Lymphoedema: measure and fit over the compression that is worn by day.');

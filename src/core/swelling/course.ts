@@ -11,6 +11,16 @@ export interface SideGirths {
 export const COMPRESSION = { none: 'none', stocking: 'stocking', bandage: 'bandage or wrap' } as const;
 export type Compression = keyof typeof COMPRESSION;
 
+/** What was done against swelling on the day of a reading, and on which side of it the tape came. */
+export const TREATMENTS = {
+  none: 'none',
+  drainage: 'after lymph drainage',
+  'before-dialysis': 'before dialysis',
+  'after-dialysis': 'after dialysis',
+  diuretic: 'diuretic changed',
+} as const;
+export type Treatment = keyof typeof TREATMENTS;
+
 /** One round of the tape. */
 export interface SwellingReading {
   /** Local moment, `2030-06-15T17:30`. */
@@ -19,6 +29,8 @@ export interface SwellingReading {
   awakeHours?: number | undefined;
   /** What was worn against the swelling until then. */
   compression?: Compression | undefined;
+  /** What was done against it that day. */
+  treatment?: Treatment | undefined;
   left?: SideGirths | undefined;
   right?: SideGirths | undefined;
 }

@@ -3,7 +3,7 @@ import { noise } from '@/simulators/noise';
 import { addDays } from '../calendar/days';
 import { clinicalPicture } from '../examination/clinical-picture';
 import { awakeAt } from './awake';
-import type { Compression, SwellingReading } from './course';
+import type { Compression, SwellingReading, Treatment } from './course';
 import { contextLines, courseLines } from './course-words';
 import { dayCourse, gainUntilEvening } from './day-course';
 import { eveningInWords } from './evening';
@@ -18,21 +18,27 @@ const reading = (at: string, mm: number, more: Partial<SwellingReading> = {}): S
 const course = (readings: readonly SwellingReading[]) => dayCourse(readings, 'left', 'figureOfEight');
 
 /** Girths of so many days, morning and evening, as a tape takes them. */
-function days(count: number, truth: { swing: number; perWeek: number; stocking?: number }, seed: number) {
+function days(
+  count: number,
+  truth: { swing: number; perWeek: number; stocking?: number; drained?: number },
+  seed: number,
+) {
   const chance = noise(seed);
   return Array.from({ length: count }, (_, day) => {
     const own = 2 * chance.normal();
     return [1, 13].map((awakeHours) => {
       const compression: Compression = truth.stocking !== undefined && day % 2 === 1 ? 'stocking' : 'none';
+      const treatment: Treatment = truth.drained !== undefined && day % 3 === 1 ? 'drainage' : 'none';
       const mm =
         500 +
         own +
         (truth.swing * awakeHours) / 14 +
         (truth.perWeek * day) / 7 +
         (compression === 'stocking' ? truth.stocking! : 0) +
+        (treatment === 'drainage' ? truth.drained! : 0) +
         3.6 * chance.normal();
       const hour = String(7 + awakeHours).padStart(2, '0');
-      return reading(`${addDays('2030-06-01', day)}T${hour}:00`, mm, { awakeHours, compression });
+      return reading(`${addDays('2030-06-01', day)}T${hour}:00`, mm, { awakeHours, compression, treatment });
     });
   }).flat();
 }
@@ -56,6 +62,25 @@ describe('girths through the day and over weeks', () => {
       if (Math.abs(read.compression!.mm + 9) <= read.compression!.within) stocking += 1;
     }
     for (const held of [swing, week, stocking]) expect(held).toBeGreaterThanOrEqual(90);
+  });
+
+  it('finds what a treatment takes off; the evening is the one without it', () => {
+    let held = 0;
+    for (let seed = 1; seed <= 100; seed += 1) {
+      const { treatment } = course(days(28, { swing: 18, perWeek: 0, drained: -12 }, seed))!;
+      if (Math.abs(treatment!.mm + 12) <= treatment!.within) held += 1;
+    }
+    expect(held).toBeGreaterThanOrEqual(90);
+    const read = course(days(28, { swing: 18, perWeek: 0, drained: -12 }, 1))!;
+    const drained = read.expected('2030-06-29', 14, { treated: true });
+    expect(read.evening('2030-06-29').mm - drained.mm).toBeCloseTo(-read.treatment!.mm, 9);
+    expect(course(days(5, { swing: 18, perWeek: 0 }, 1))!.treatment).toBeNull();
+    // Before dialysis is the state to size for, not a relief.
+    const before = days(5, { swing: 18, perWeek: 0 }, 1).map((one) => ({
+      ...one,
+      treatment: 'before-dialysis' as const,
+    }));
+    expect(course(before)!.treatment).toBeNull();
   });
 
   it('four hundred readings are read within a frame: a field redraws with each key', () => {
@@ -141,12 +166,16 @@ describe('what the evening will be', () => {
       /^Left: a day adds \d+ ± \d+ mm; each week adds \d+ ± \d+ mm; compression takes off \d+ ± \d+ mm/,
     );
     expect(courseLines([], 'left')).toEqual([]);
-    const body = { conditions: ['pregnancy', 'renal-failure', 'lymphoedema'], pregnancyWeeks: 31 } as const;
+    const body = {
+      conditions: ['pregnancy', 'renal-failure', 'heart-failure', 'lymphoedema'],
+      pregnancyWeeks: 31,
+    } as const;
     const lines = contextLines(clinicalPicture({ body: { ...body, conditions: [...body.conditions] } })).join(
       ' ',
     );
     expect(lines).toContain('Week 31 of pregnancy: size for more than today');
-    expect(lines).toContain('dialysis');
+    expect(lines).toContain('size for before');
+    expect(lines).toContain('to the physician the same day');
     expect(lines).toContain('over the compression');
   });
 });

@@ -11,6 +11,12 @@ export interface Sure {
   within: number;
 }
 
+/** What takes swelling off at a moment. */
+export interface Relief {
+  compressed?: boolean;
+  treated?: boolean;
+}
+
 /** What readings of one place teach: how it changes through a day and over weeks. */
 export interface DayCourse {
   readings: number;
@@ -20,9 +26,11 @@ export interface DayCourse {
   perWeek: Sure;
   /** What compression takes off while it is worn; null where it was never, or always, worn. */
   compression: Sure | null;
-  /** Expected after so many hours awake, of a day, without compression unless it is worn. */
-  expected: (day: string, awakeHours: number, compressed?: boolean) => Sure;
-  /** The worst state of a usual day: without compression, or over it where it is always worn. */
+  /** What a treatment takes off on its day; null where there was never, or always, one. */
+  treatment: Sure | null;
+  /** Expected after so many hours awake, of a day: without compression or treatment unless it says so. */
+  expected: (day: string, awakeHours: number, under?: Relief) => Sure;
+  /** The worst state of a usual day: without what takes swelling off, or with it where it is always there. */
   evening: (day: string) => Sure;
 }
 
@@ -30,12 +38,16 @@ export interface DayCourse {
 const TAPE_MM = REAL_GIRTH_MM / (1.96 * Math.SQRT2);
 /** Days differ by so much more than the tape does. Ours. */
 const DAYS_MM = 3;
-/** What is believed before anything is measured, one standard deviation: swing of a day, a week, compression. Ours. */
-const BELIEVED = { level: 1000, swing: 15, week: 4, compression: 10 } as const;
+/** What is believed before anything is measured, one standard deviation: swing of a day, a week, compression, treatment. Ours. */
+const BELIEVED = { level: 1000, swing: 15, week: 4, compression: 10, treatment: 10 } as const;
+const SPREADS = Object.values(BELIEVED);
 const Z_95 = 1.96;
 
 const isCompressed = ({ compression }: SwellingReading): boolean =>
   compression !== undefined && compression !== 'none';
+/** Before dialysis is the untreated state: the worst one. */
+const isTreated = ({ treatment }: SwellingReading): boolean =>
+  treatment !== undefined && treatment !== 'none' && treatment !== 'before-dialysis';
 
 /**
  * Swing of a day and trend over weeks of one girth, by least squares with weak beliefs, so that two readings of one day teach the day
@@ -54,14 +66,18 @@ export function dayCourse(
   });
   const last = taken.at(-1)?.reading.at.slice(0, 10);
   if (last === undefined || taken.length < 2) return null;
-  const row = (day: string, awake: number, compressed: boolean) => [
+  const row = (day: string, awake: number, { compressed = false, treated = false }: Relief) => [
     1,
     awake / WAKING_HOURS,
     daysBetween(last, day) / 7,
     compressed ? 1 : 0,
+    treated ? 1 : 0,
   ];
   const rows = taken.map(({ reading }) =>
-    row(reading.at.slice(0, 10), awakeAt(reading), isCompressed(reading)),
+    row(reading.at.slice(0, 10), awakeAt(reading), {
+      compressed: isCompressed(reading),
+      treated: isTreated(reading),
+    }),
   );
   const { mean, covariance } = learned(
     rows,
@@ -72,9 +88,14 @@ export function dayCourse(
     mm: mean.get(at, 0),
     within: Z_95 * Math.sqrt(covariance.get(at, at)),
   });
-  const worn = taken.filter(({ reading }) => isCompressed(reading)).length;
-  const expected = (day: string, awake: number, compressed = false): Sure => {
-    const x = Matrix.columnVector(row(day, awake, compressed));
+  /** In how many readings something was there: never and always teach nothing of it. */
+  const share = (is: (reading: SwellingReading) => boolean) => {
+    const count = taken.filter(({ reading }) => is(reading)).length;
+    return { varies: count > 0 && count < taken.length, always: count === taken.length };
+  };
+  const [worn, treated] = [share(isCompressed), share(isTreated)];
+  const expected = (day: string, awake: number, under: Relief = {}): Sure => {
+    const x = Matrix.columnVector(row(day, awake, under));
     const variance = x.transpose().mmul(covariance).mmul(x).get(0, 0) + DAYS_MM ** 2;
     return { mm: x.transpose().mmul(mean).get(0, 0), within: Z_95 * Math.sqrt(variance) };
   };
@@ -82,9 +103,10 @@ export function dayCourse(
     readings: taken.length,
     swing: sure(1),
     perWeek: sure(2),
-    compression: worn === 0 || worn === taken.length ? null : sure(3),
+    compression: worn.varies ? sure(3) : null,
+    treatment: treated.varies ? sure(4) : null,
     expected,
-    evening: (day) => expected(day, WAKING_HOURS, worn === taken.length),
+    evening: (day) => expected(day, WAKING_HOURS, { compressed: worn.always, treated: treated.always }),
   };
 }
 
@@ -94,10 +116,8 @@ export function dayCourse(
  */
 function learned(rows: readonly number[][], values: readonly number[], days: readonly string[]) {
   const middle = values.reduce((sum, value) => sum + value, 0) / values.length;
-  const precision = Matrix.diag(
-    [BELIEVED.level, BELIEVED.swing, BELIEVED.week, BELIEVED.compression].map((spread) => spread ** -2),
-  );
-  const weighted = Matrix.zeros(4, 1);
+  const precision = Matrix.diag(SPREADS.map((spread) => spread ** -2));
+  const weighted = Matrix.zeros(SPREADS.length, 1);
   const taken = rows.map((row, at) => ({ row, value: values[at]! - middle, day: days[at]! }));
   for (const [, ofDay] of groupBy(taken, ({ day }) => day)) {
     const x = new Matrix(ofDay.map(({ row }) => [...row]));
@@ -109,7 +129,7 @@ function learned(rows: readonly number[][], values: readonly number[], days: rea
     );
     weighted.add(Matrix.sub(x.transpose().mmul(y), sums.transpose().mul(shared * y.sum())).div(TAPE_MM ** 2));
   }
-  const covariance = solve(precision, Matrix.eye(4));
+  const covariance = solve(precision, Matrix.eye(SPREADS.length));
   const mean = covariance.mmul(weighted);
   mean.set(0, 0, mean.get(0, 0) + middle);
   return { mean, covariance };

@@ -24,7 +24,7 @@ import { decisionSchema, scenarioSchema, schoolSchema, setAsideSchema } from '..
 import { ANKLE_QUESTIONS, type AnkleQuestion } from '../safety/ankle-injury-rules';
 import { WARNING_ACTIONS, WARNING_SIGNS } from '../safety/warning-signs';
 import { benchAnswersSchema } from '../shoe/bench/bench-schema';
-import { COMPRESSION, type Compression } from '../swelling/course';
+import { COMPRESSION, type Compression, TREATMENTS, type Treatment } from '../swelling/course';
 import { keySchema } from '../tables/key-schema';
 import { keysOf } from '../tables/keys-of';
 import { SAVED_STEPS, type SavedStep, type StepState } from './steps';
@@ -167,6 +167,7 @@ export const swellingReadingSchema = z.strictObject({
   at: localMoment,
   awakeHours: z.number().min(0).max(24, 'Hours since rising, 0 to 24.').optional(),
   compression: keySchema<Compression>(COMPRESSION).optional(),
+  treatment: keySchema<Treatment>(TREATMENTS).optional(),
   ...bothSides(sideGirths).shape,
 });
 

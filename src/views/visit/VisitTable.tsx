@@ -1,44 +1,39 @@
 import { type ComponentType, lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { ErrorBoundary } from 'react-error-boundary';
 import type { VisitRecord } from '@/contract/records';
 import type { Target } from '@/core/prescribe/engine/specification';
+import { mapTable } from '@/core/tables/keys-of';
 import { isPairStep } from '@/core/visit/pair-work';
 import type { SavedStep } from '@/core/visit/steps';
 import { isSavedStep, isVisitStep, STEP_NAME, VISIT_STEPS } from '@/core/visit/steps';
+import { Failed } from '@/ui/page/Failed';
+import { whenIdle } from '../when-idle';
 import { Keys } from './Keys';
 import { PairPicker } from './PairPicker';
 import { SavingLine } from './SavingLine';
 import { SpecificationPanel } from './SpecificationPanel';
 import { Spine } from './Spine';
-import { Ask } from './steps/ask/Ask';
-import { Candidates } from './steps/candidates/Candidates';
-import { Feet } from './steps/feet/Feet';
-import { HandOver } from './steps/hand-over/HandOver';
-import { Load } from './steps/Load';
-import { Move } from './steps/Move';
-import { OldPair } from './steps/old-pair/OldPair';
-import { Reason } from './steps/reason/Reason';
-import { TryOnStep } from './steps/try-on/TryOnStep';
-import { Warnings } from './steps/Warnings';
 import { useVisit, VisitProvider } from './visit-context';
 import { VisitStore } from './visit-store';
 
-// Few visits need them: they are fetched when they are opened.
 const ConflictPanel = lazy(() => import('./ConflictPanel').then((part) => ({ default: part.ConflictPanel })));
-const Prosthesis = lazy(() => import('./steps/Prosthesis').then((step) => ({ default: step.Prosthesis })));
 
-const SCREENS: Record<SavedStep, ComponentType> = {
-  ask: Ask,
-  'old-pair': OldPair,
-  feet: Feet,
-  load: Load,
-  move: Move,
-  reason: Reason,
-  candidates: Candidates,
-  'try-on': TryOnStep,
-  'hand-over': HandOver,
-  warnings: Warnings,
-  prosthesis: Prosthesis,
+/** A step comes when it is opened, and the rest of them while nothing else is asked of the page. */
+const LOADERS: Record<SavedStep, () => Promise<{ default: ComponentType }>> = {
+  ask: () => import('./steps/ask/Ask').then(({ Ask }) => ({ default: Ask })),
+  'old-pair': () => import('./steps/old-pair/OldPair').then(({ OldPair }) => ({ default: OldPair })),
+  feet: () => import('./steps/feet/Feet').then(({ Feet }) => ({ default: Feet })),
+  load: () => import('./steps/Load').then(({ Load }) => ({ default: Load })),
+  move: () => import('./steps/Move').then(({ Move }) => ({ default: Move })),
+  reason: () => import('./steps/reason/Reason').then(({ Reason }) => ({ default: Reason })),
+  candidates: () =>
+    import('./steps/candidates/Candidates').then(({ Candidates }) => ({ default: Candidates })),
+  'try-on': () => import('./steps/try-on/TryOnStep').then(({ TryOnStep }) => ({ default: TryOnStep })),
+  'hand-over': () => import('./steps/hand-over/HandOver').then(({ HandOver }) => ({ default: HandOver })),
+  warnings: () => import('./steps/Warnings').then(({ Warnings }) => ({ default: Warnings })),
+  prosthesis: () => import('./steps/Prosthesis').then(({ Prosthesis }) => ({ default: Prosthesis })),
 };
+const SCREENS = mapTable(LOADERS, (load) => lazy(load));
 
 const fromHash = (): SavedStep | null => {
   const name = location.hash.slice(1);
@@ -61,11 +56,14 @@ export function VisitTable({ visit }: { visit: VisitRecord }) {
       if (wanted) setStep(wanted);
     };
     go();
+    // Kept at hand for when the network is gone.
+    const later = whenIdle(Object.values(LOADERS));
     window.addEventListener('hashchange', go);
     const unwatch = store.keepInTouch(() => current.current);
     return () => {
       window.removeEventListener('hashchange', go);
       unwatch();
+      later.stop();
     };
   }, [store]);
 
@@ -150,13 +148,23 @@ function Work({
         role="region"
         aria-label={`${STEP_NAME[step]}, work`}
       >
-        <Suspense fallback={<p className="text-faint">Opening …</p>}>
-          {entry.saving === 'conflict' && entry.theirs ? (
-            <ConflictPanel step={step} />
-          ) : (
-            <Screen key={step} />
+        <ErrorBoundary
+          resetKeys={[step]}
+          fallbackRender={() => (
+            <Failed
+              problem="This step could not be opened. What was entered is kept. Look whether the network is there, then try again."
+              onRetry={() => location.reload()}
+            />
           )}
-        </Suspense>
+        >
+          <Suspense fallback={<p className="text-faint">Opening …</p>}>
+            {entry.saving === 'conflict' && entry.theirs ? (
+              <ConflictPanel step={step} />
+            ) : (
+              <Screen key={step} />
+            )}
+          </Suspense>
+        </ErrorBoundary>
       </div>
       {!readOnly && step !== 'hand-over' && (
         <footer className="flex gap-3 px-5 py-2 border-t border-line">

@@ -26,15 +26,21 @@ afterEach(() => {
 });
 afterAll(() => vi.unstubAllGlobals());
 
+/** A step comes when it is opened. */
+const opened = async () => {
+  await settle();
+  for (let tries = 0; screen.queryByText('Opening …') && tries < 200; tries += 1) await settle();
+};
+
 async function show(visit: Partial<VisitRecord> = {}) {
   const shown = render(<VisitTable visit={visitRecord({ id: ID, ...visit })} />);
-  await settle();
+  await opened();
   return shown;
 }
 const go = async (step: string) => {
   location.hash = step;
   fireEvent(window, new HashChangeEvent('hashchange'));
-  await settle();
+  await opened();
 };
 const standing = () => screen.getByLabelText(STANDING);
 const type = (value: string) => fireEvent.change(standing(), { target: { value } });

@@ -105,6 +105,7 @@ export const ASK_FINDINGS = {
       pregnancy: 'pregnancy',
       neurological: 'neurological disease',
       'renal-failure': 'end-stage renal disease',
+      'heart-failure': 'heart failure',
       'knee-arthritis-inner': 'knee arthritis, inner side',
       'hip-arthritis': 'hip arthritis',
       anticoagulant: 'takes an anticoagulant',
