@@ -1,5 +1,6 @@
 import { fileURLToPath } from 'node:url';
 import node from '@astrojs/node';
+import preact from '@astrojs/preact';
 import react from '@astrojs/react';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'astro/config';
@@ -7,8 +8,11 @@ import { defineConfig } from 'astro/config';
 export default defineConfig({
   output: 'server',
   adapter: node({ mode: 'standalone' }),
-  // The patient’s own page is small: Preact, by its own build.
-  integrations: [react({ exclude: ['**/views/home/**'] })],
+  // What opens first is small: Today and the patient’s own page are Preact, which each of their files says in its first line.
+  integrations: [
+    react({ exclude: ['**/views/home/**', '**/views/today/**'] }),
+    preact({ include: ['**/views/home/**', '**/views/today/**'] }),
+  ],
   devToolbar: { enabled: false },
   // Every change checks its origin against SOVET_ORIGIN (endpoint.ts, sign-in, sign-out), JSON included; Astro's
   // own check knows only forms, and the host that a proxy shows it.

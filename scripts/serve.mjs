@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import proxyAddr from 'proxy-addr';
 import sirv from 'sirv';
+import { compressed } from './lib/answers.mjs';
 import { ROOT } from './lib/packages.mjs';
 
 /** A head that has not arrived by then, or a body, is not waited for. */
@@ -52,7 +53,7 @@ const server = createServer({ headersTimeout: HEAD_MS, requestTimeout: REQUEST_M
   // Also on files, which no page code sees.
   response.setHeader('x-content-type-options', 'nosniff');
   if (overTls) response.setHeader('strict-transport-security', 'max-age=31536000; includeSubDomains');
-  const pages = () => handler(request, response);
+  const pages = () => compressed(request, response, () => handler(request, response));
   if (FETCHES.has(request.method ?? '')) files(request, response, pages);
   else pages();
 });

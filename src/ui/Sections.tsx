@@ -1,5 +1,5 @@
+import { Content, List, Root, Trigger } from '@radix-ui/react-tabs';
 import { type ReactNode, Suspense } from 'react';
-import { Tab, TabList, TabPanel, Tabs } from 'react-aria-components';
 
 /** Parts of a long step, one at a time, so that each fits the page; a part that few open may be lazy. */
 export function Sections({
@@ -10,23 +10,24 @@ export function Sections({
   parts: readonly { id: string; title: string; content: ReactNode }[];
 }) {
   return (
-    <Tabs keyboardActivation="automatic">
-      <TabList aria-label={label} className="flex gap-5 border-b border-line mb-3">
+    <Root defaultValue={parts[0]?.id ?? ''}>
+      <List aria-label={label} className="flex gap-5 border-b border-line mb-3">
         {parts.map((part) => (
-          <Tab
+          <Trigger
             key={part.id}
-            id={part.id}
-            className="pb-1 cursor-pointer outline-offset-4 data-[selected]:font-semibold data-[selected]:border-b-2 data-[selected]:border-accent data-[focus-visible]:outline-2 data-[focus-visible]:outline-accent"
+            value={part.id}
+            className="pb-1 cursor-pointer outline-offset-4 data-[state=active]:font-semibold data-[state=active]:border-b-2 data-[state=active]:border-accent focus-visible:outline-2 focus-visible:outline-accent"
           >
             {part.title}
-          </Tab>
+          </Trigger>
         ))}
-      </TabList>
+      </List>
       {parts.map((part) => (
-        <TabPanel key={part.id} id={part.id} className="outline-none">
+        // What is in it takes the focus, not the part itself.
+        <Content key={part.id} value={part.id} tabIndex={-1} className="outline-none">
           <Suspense fallback={<p className="text-faint">Opening …</p>}>{part.content}</Suspense>
-        </TabPanel>
+        </Content>
       ))}
-    </Tabs>
+    </Root>
   );
 }

@@ -12,8 +12,8 @@ test('the whole visit by keyboard alone, then a reload and a killed server, and 
     await expect(page.getByRole('heading', { level: 1, name, exact: true })).toBeFocused();
   };
   const tab = async (name: string) => {
-    await page.locator('[role=tab][data-selected]').waitFor();
-    await tabTo(page, page.locator('[role=tab][data-selected]'));
+    await page.locator('[role=tab][data-state=active]').waitFor();
+    await tabTo(page, page.locator('[role=tab][data-state=active]'));
     for (let presses = 0; presses < 9; presses += 1) {
       if (await page.getByRole('tab', { name, selected: true }).isVisible()) return;
       await page.keyboard.press('ArrowRight');

@@ -1,3 +1,4 @@
+/** @jsxImportSource preact */
 import type { RecallLetters } from '@/contract/recall';
 import { recallKind } from '@/core/recall/kinds';
 import { writtenMoment } from '@/ui/formats';

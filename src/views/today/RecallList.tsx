@@ -1,4 +1,5 @@
-import { useState } from 'react';
+/** @jsxImportSource preact */
+import { useState } from 'preact/hooks';
 import { call, failureInWords } from '@/contract/client';
 import type { RecallLetters } from '@/contract/recall';
 import type { RecallItem } from '@/contract/records';

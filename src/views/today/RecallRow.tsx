@@ -1,4 +1,5 @@
-import { useState } from 'react';
+/** @jsxImportSource preact */
+import { useState } from 'preact/hooks';
 import type { RecallItem } from '@/contract/records';
 import { CONTACT_TRIES, recallKind } from '@/core/recall/kinds';
 import { writtenDay } from '@/ui/formats';

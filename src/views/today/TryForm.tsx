@@ -1,4 +1,5 @@
-import { useState } from 'react';
+/** @jsxImportSource preact */
+import { useState } from 'preact/hooks';
 import { call, failureInWords } from '@/contract/client';
 import { addDays, dayOf } from '@/core/calendar/days';
 import { CONTACT_TRIES, type ContactTry, recallKind } from '@/core/recall/kinds';
@@ -35,7 +36,7 @@ export function TryForm({
     <div className="flex flex-wrap gap-2 items-end mt-1 ps-6">
       <label className="grid grow min-w-48">
         Note
-        <input value={note} maxLength={300} onChange={(event) => setNote(event.currentTarget.value)} />
+        <input value={note} maxLength={300} onInput={(event) => setNote(event.currentTarget.value)} />
       </label>
       {WAYS.map((way) => (
         <button key={way} type="button" className="press" onClick={() => void keep(way)}>

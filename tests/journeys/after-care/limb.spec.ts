@@ -116,7 +116,7 @@ test('a photograph on the table contradicts the stated set rise and changes noth
   await page.getByRole('button', { name: 'Keep the check' }).click();
   await expect(page.getByRole('alert')).toContainText('Choose the model');
   await page.getByLabel('Which shoe').fill('Sexton');
-  await page.getByRole('option').first().click();
+  await page.getByRole('listbox').getByRole('option').first().click();
   await page.getByLabel('Heel rise, mm').fill('9.5');
   const file = page.locator('input[type=file]');
   await file.setInputFiles({

@@ -1,43 +1,82 @@
+import { readdirSync } from 'node:fs';
+import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
-import { expect, type Page, type Response, test } from '@playwright/test';
+import { expect, type Page, test } from '@playwright/test';
+import { init, parse } from 'es-module-lexer';
 import { signIn } from '../keyboard';
 import { origin } from '../server';
-import { openDemoVisit, VISIT_STEPS } from './looking';
+import budgets from './budgets.json' with { type: 'json' };
+import { openDemoVisit } from './looking';
 
-/** Kilobytes of script, gzipped, that a page loads while something is done with it. */
-async function scriptsOf(page: Page, use: () => Promise<void>): Promise<number> {
-  const scripts = new Set<string>();
-  const note = (response: Response) => {
-    if (new URL(response.url()).pathname.endsWith('.js')) scripts.add(response.url());
-  };
-  page.on('response', note);
-  await use();
-  await page.waitForLoadState('networkidle');
-  page.off('response', note);
-  // Fetched again: what a page has loaded is gone once it was left.
-  const sizes = await Promise.all(
-    [...scripts].map(async (script) => gzipSync(await (await page.request.get(script)).body()).length),
+const BUILT = '/_astro/';
+const builtFiles = readdirSync(join(import.meta.dirname, '../../../dist/client', BUILT));
+
+/** Scripts that a page names itself, and the islands that it starts. */
+const namedIn = (html: string): string[] =>
+  [...html.matchAll(/(?:component-url|renderer-url|src|href)="(\/_astro\/[^"]+\.js)"/g)].map(
+    ([, url]) => url!,
   );
-  return sizes.reduce((sum, size) => sum + size, 0) / 1000;
+
+/** Everything that some scripts import before they run, themselves included. */
+async function withImports(page: Page, urls: readonly string[]): Promise<Map<string, number>> {
+  await init;
+  const sizes = new Map<string, number>();
+  const visit = async (url: string): Promise<void> => {
+    if (sizes.has(url)) return;
+    sizes.set(url, 0);
+    const code = await (await page.request.get(`${origin()}${url}`)).text();
+    sizes.set(url, gzipSync(code).length);
+    const [imports] = parse(code);
+    for (const one of imports)
+      if (one.type === 'static') await visit(new URL(one.specifier, `${origin()}${url}`).pathname);
+  };
+  for (const url of urls) await visit(url);
+  return sizes;
 }
 
-test('the first page carries no form library, and the visit no schemas: both stay light', async ({
+test('each page needs no more script for its first screen than its budget says', async ({ page }) => {
+  const over: string[] = [];
+  const measured: string[] = [];
+  const measure = async (path: string, address: string) => {
+    const { kB, ...more } = budgets.pages[path as keyof typeof budgets.pages];
+    const opensWith: string[] = 'opensWith' in more ? more.opensWith : [];
+    const html = await (await page.request.get(`${origin()}${address}`)).text();
+    const parts = opensWith.map((part) =>
+      builtFiles.find((file) => file.startsWith(`${part}.`) && file.endsWith('.js')),
+    );
+    expect(parts, `${path}: a part of this name is built`).not.toContain(undefined);
+    const sizes = await withImports(page, [...namedIn(html), ...parts.map((file) => `${BUILT}${file}`)]);
+    const sum = [...sizes.values()].reduce((all, size) => all + size, 0) / 1000;
+    measured.push(`${path} ${sum.toFixed(1)} of ${kB} kB`);
+    if (sum > kB || sum === 0) over.push(`${path}: ${sum.toFixed(1)} kB, allowed ${kB}`);
+  };
+  await measure('/sign-in', '/sign-in');
+  await measure('/home', '/home');
+  await signIn(page);
+  for (const path of ['/today', '/patients', '/shoes']) await measure(path, path);
+  await openDemoVisit(page);
+  await measure('/visits/{id}', new URL(page.url()).pathname);
+  console.log(measured.join('; '));
+  expect(over).toEqual([]);
+  expect(measured).toHaveLength(Object.keys(budgets.pages).length);
+});
+
+test('answers go out compressed; a page that repeats its address beside somebody’s data does not', async ({
   page,
 }) => {
-  const first = await scriptsOf(page, async () => {
-    await page.goto(`${origin()}/sign-in`);
-  });
-  // React alone is 66; measured 73 when this was written, and 327.5 for a visit with every step opened (321 before the patient’s own page added its routes, 325.5 before what was felt at earlier visits spoke, 328 before every shoe stood on a prosthetic foot and an insert in each); half of it are React, its tabs and the rules.
-  expect(first).toBeLessThan(80);
   await signIn(page);
-  // The pages on the way to it are none of its weight.
-  await openDemoVisit(page);
-  const address = page.url().split('#')[0];
-  const visit = await scriptsOf(page, async () => {
-    await page.reload({ waitUntil: 'networkidle' });
-    for (const step of VISIT_STEPS) await page.goto(`${address}#${step}`);
-  });
-  expect(visit).toBeLessThan(333);
+  const encoding = async (path: string, accept = 'br, gzip') => {
+    const answer = await page.request.get(`${origin()}${path}`, { headers: { 'accept-encoding': accept } });
+    expect(answer.status(), path).toBe(200);
+    return answer.headers()['content-encoding'];
+  };
+  expect(await encoding('/today')).toBe('br');
+  expect(await encoding('/today', 'gzip')).toBe('gzip');
+  expect(await encoding('/api/v1/models')).toBe('br');
+  expect(await encoding('/shoes?sort=name')).toBe('br');
+  expect(await encoding('/patients?q=Ma')).toBeUndefined();
+  expect(await encoding('/healthz')).toBeUndefined();
+  expect(await encoding('/today', 'identity')).toBeUndefined();
 });
 
 test('files go out compressed, are kept for good where their name says what is in them, and nothing beside them does', async ({
