@@ -18,6 +18,8 @@ export interface Description {
   status?: 200 | 201 | 204;
   /** Asks by POST and changes nothing: a token that only reads may call it. */
   changesNothing?: true;
+  /** Under this address the answer never changes: a browser keeps it, and asks no more. */
+  staysAsItIs?: true;
   /** Media type of an answer that is a file or a stream and no single JSON value. */
   produces?: string;
   /** Body limit in bytes where it differs from the general one. */

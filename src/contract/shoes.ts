@@ -1,7 +1,10 @@
 import { z } from 'zod';
 import {
   candidatesAnswer,
+  catalogueColumnsSchema,
+  cataloguePartsSchema,
   fitAdviceAnswer,
+  learnedColumnsSchema,
   modelRecordSchema,
   moreLikeAnswer,
   orderRecordSchema,
@@ -9,6 +12,7 @@ import {
   supplierAnnouncementSchema,
 } from '@/contract/answers/shoes';
 import { isoDay } from '@/core/calendar/iso-day';
+import { MOST_PART_BITS } from '@/core/catalogue/parts';
 import { DIRECTIONS } from '@/core/match/more-like';
 import { modificationCheckSchema } from '@/core/modification/schema';
 import { ORDER_EVENTS } from '@/core/orders/order';
@@ -30,6 +34,8 @@ import { ROUTES } from './routes';
 
 /** Largest catalogue file that is read, in bytes. */
 export const IMPORT_LIMIT = 120_000_000;
+
+const versionOfPart = z.string().regex(/^[0-9a-f]{16}$/);
 
 /** A picture with the choices under which it is resolved, and what candidates are asked with. */
 const askedSchema = z.strictObject({
@@ -92,6 +98,36 @@ export const shoes = {
     answer: z.array(shoeModelSchema),
     tag: 'shoes',
     summary: 'The catalogue, with what the clinic’s fittings teach of each model’s true inside',
+  }),
+  catalogueParts: operation(ROUTES.catalogueParts, {
+    id: 'catalogueParts',
+    answer: cataloguePartsSchema,
+    tag: 'shoes',
+    summary: 'Into how many parts the catalogue falls, and which version each of them has',
+  }),
+  cataloguePart: operation(ROUTES.cataloguePart, {
+    id: 'cataloguePart',
+    answer: catalogueColumnsSchema,
+    tag: 'shoes',
+    summary: 'One part of the catalogue by columns; under its version it never changes',
+    params: z.object({
+      bits: z.coerce.number().int().min(0).max(MOST_PART_BITS),
+      part: z.coerce
+        .number()
+        .int()
+        .min(0)
+        .max(2 ** MOST_PART_BITS - 1),
+      version: versionOfPart,
+    }),
+    staysAsItIs: true,
+  }),
+  learnedFits: operation(ROUTES.learnedFits, {
+    id: 'learnedFits',
+    answer: learnedColumnsSchema,
+    tag: 'shoes',
+    summary: 'What the clinic’s fittings teach of every model, in the order of the parts',
+    params: z.object({ version: versionOfPart }),
+    staysAsItIs: true,
   }),
   model: operation(ROUTES.model, {
     id: 'readModel',

@@ -1,3 +1,4 @@
+import { type CatalogueRead, modelsOfCatalogue } from '@/core/catalogue/columns';
 import { type CatalogueQuery, filterModels } from '@/core/catalogue/filter';
 import type { ShoeModel } from '@/core/catalogue/model';
 import type { PairBefore } from '@/core/history/before';
@@ -11,7 +12,7 @@ import { serve } from './task';
 
 export interface RankQuestion {
   /** Sent with the first question, and again when the catalogue changed. */
-  models?: readonly ShoeModel[];
+  catalogue?: CatalogueRead;
   specification: Specification;
   query: CatalogueQuery;
   /** Pairs that served or failed this patient. */
@@ -20,13 +21,13 @@ export interface RankQuestion {
   stand: FootToStandOn | null;
 }
 
-let catalogue: readonly ShoeModel[] | null = null;
+let models: readonly ShoeModel[] | null = null;
 
 /** Filters and ranks what of a catalogue can be had, off the main thread. A model that may satisfy the query, for all that is known, stays. */
-serve<RankQuestion, Ranking>(({ models, specification, query, before, stand }) => {
-  catalogue = models ?? catalogue;
-  if (!catalogue) return fail('no-catalogue', 'The catalogue has not been read yet.');
-  const { matching, unknown } = filterModels(obtainable(catalogue), query);
-  const ranking = rank([...matching, ...unknown], specification, lineageOf(catalogue, before));
-  return ok(standing(ranking, catalogue, stand));
+serve<RankQuestion, Ranking>(({ catalogue, specification, query, before, stand }) => {
+  if (catalogue) models = modelsOfCatalogue(catalogue);
+  if (!models) return fail('no-catalogue', 'The catalogue has not been read yet.');
+  const { matching, unknown } = filterModels(obtainable(models), query);
+  const ranking = rank([...matching, ...unknown], specification, lineageOf(models, before));
+  return ok(standing(ranking, models, stand));
 });

@@ -1,5 +1,7 @@
 import { z } from 'zod';
+import type { CatalogueColumns, LearnedColumns, Packed } from '@/core/catalogue/columns';
 import type { ShoeModel } from '@/core/catalogue/model';
+import type { CatalogueParts } from '@/core/catalogue/parts';
 import type { FittingFallback } from '@/core/fitting/fallbacks';
 import type { FitAdvice, Remedy } from '@/core/fitting/fit-advice';
 import type { NextGuess } from '@/core/fitting/next-guess';
@@ -69,6 +71,38 @@ export const shoeModelSchema: z.ZodType<ShoeModel> = z.object({
   price: z.number().nullable(),
   status: z.enum(['current', 'discontinued']),
   replaces: z.string().nullable(),
+});
+
+const packed = <T>(value: z.ZodType<T>): z.ZodType<Packed<T>> =>
+  z.object({ values: z.array(value), at: z.array(z.int()) });
+
+export const catalogueColumnsSchema: z.ZodType<CatalogueColumns> = z.object({
+  ids: z.array(idSchema),
+  stated: z.object({
+    maker: packed(z.string()),
+    name: packed(z.string()),
+    version: packed(z.string()),
+    sizing: packed(modelSizingSchema),
+    stock: packed(z.record(z.string(), z.number())),
+    boxes: packed(z.object({ batch: z.string().optional(), madeOn: daySchema.optional() })),
+    price: packed(z.number().nullable()),
+    status: packed(z.enum(['current', 'discontinued'])),
+    replaces: packed(z.string().nullable()),
+  }),
+  features: z.partialRecord(featureIdSchema, packed(z.union([z.number(), z.string()]))),
+});
+
+export const learnedColumnsSchema: z.ZodType<LearnedColumns> = z.object({
+  length: packed(learnedOffsetSchema),
+  width: packed(learnedOffsetSchema),
+  fold: packed(learnedOffsetSchema.nullable()),
+});
+
+export const cataloguePartsSchema: z.ZodType<CatalogueParts> = z.object({
+  bits: z.number(),
+  models: z.number(),
+  parts: z.array(z.object({ part: z.number(), version: z.string() })),
+  learned: z.string(),
 });
 
 export const orderRecordSchema: z.ZodType<OrderRecord> = z.object({

@@ -1,4 +1,4 @@
-import type { ColumnType, Generated, JSONColumnType } from 'kysely';
+import type { ColumnType, Generated, GeneratedAlways, JSONColumnType } from 'kysely';
 import type { Area, AuditAction, MailState, PersonState, TokenAccess } from '@/contract/people-schema';
 import type { Role } from '@/contract/routes';
 import type { PatientSheet } from '@/core/aftercare/patient-sheet';
@@ -222,6 +222,8 @@ export interface Database {
     status: Generated<ModelStatus>;
     replaces: string | null;
     updated_at: Generated<Date>;
+    /** A new number with every change, given by the database. */
+    revision: GeneratedAlways<string>;
   };
   catalogue_change: {
     clinic_id: string;

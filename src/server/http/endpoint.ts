@@ -75,7 +75,10 @@ function answering<const O extends Operation>(
       const status = operation.status ?? 200;
       return new Response(status === 204 ? null : JSON.stringify(answer ?? null), {
         status,
-        headers: { 'content-type': 'application/json; charset=utf-8', 'cache-control': 'no-store' },
+        headers: {
+          'content-type': 'application/json; charset=utf-8',
+          'cache-control': operation.staysAsItIs ? 'private, max-age=31536000, immutable' : 'no-store',
+        },
       });
     } catch (error) {
       if (who && error instanceof Refusal && error.status === 403) await noteRefusal(who.actor, operation);

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { ComboBox, Input, Label, ListBox, ListBoxItem, Popover } from 'react-aria-components';
 import { filterModels } from '@/core/catalogue/filter';
 import { modelTitle, type ShoeModel } from '@/core/catalogue/model';
-import { useModels } from './use-models';
+import { useModels } from '../use-models';
 
 /** Most models that are listed at once; more words narrow them. */
 const LISTED = 30;

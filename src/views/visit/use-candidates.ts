@@ -8,7 +8,7 @@ import type { Excluded, Ranked } from '@/core/match/rank';
 import type { Result } from '@/core/result/result';
 import { type SizedPair, sizePair } from '@/core/sizing/size-pair';
 import { pairsNamed } from '@/core/visit/pairs-named';
-import { useModels } from './use-models';
+import { useModels } from '../use-models';
 import { useRanking } from './use-ranking';
 import { useStand } from './use-stand';
 import { useVisit } from './visit-context';
@@ -37,7 +37,7 @@ export function useCandidates(): {
 } {
   const { specification, picture, visit, state, verdictContext } = useVisit();
   const catalogue = useModels();
-  const { models } = catalogue;
+  const { models, read } = catalogue;
   const { conditions, mostPrice, inStockOnly } = state.steps.candidates.content;
   const group = visit.patient.sizingGroup;
   const query = useMemo(
@@ -51,7 +51,7 @@ export function useCandidates(): {
     [named, brought, verdictContext],
   );
   const stand = useStand();
-  const ranked = useRanking(models, specification, query, before, stand);
+  const ranked = useRanking(read, specification, query, before, stand);
   const ranking = ranked.answer;
   const candidates = useMemo((): CandidatesView | null => {
     if (!models || !ranking) return null;

@@ -1,6 +1,6 @@
 import { useMemo, useRef } from 'react';
+import type { CatalogueRead } from '@/core/catalogue/columns';
 import type { CatalogueQuery } from '@/core/catalogue/filter';
-import type { ShoeModel } from '@/core/catalogue/model';
 import type { PairBefore } from '@/core/history/before';
 import type { FootToStandOn } from '@/core/match/on-foot';
 import type { Ranking } from '@/core/match/rank';
@@ -13,23 +13,23 @@ const startWorker = () =>
 
 /** Ranking of the catalogue, computed in a worker whenever specification or query change. The catalogue is sent once. */
 export function useRanking(
-  models: ShoeModel[] | null,
+  catalogue: CatalogueRead | null,
   specification: Specification,
   query: CatalogueQuery,
   before: readonly PairBefore[],
   stand: FootToStandOn | null,
 ): Following<Ranking> {
-  const sent = useRef<ShoeModel[] | null>(null);
+  const sent = useRef<CatalogueRead | null>(null);
   const question = useMemo(
     () =>
-      models &&
+      catalogue &&
       ((isFresh: boolean): RankQuestion => {
-        const isKnown = !isFresh && sent.current === models;
-        sent.current = models;
+        const isKnown = !isFresh && sent.current === catalogue;
+        sent.current = catalogue;
         const asked = { specification, query, before, stand };
-        return isKnown ? asked : { models, ...asked };
+        return isKnown ? asked : { catalogue, ...asked };
       }),
-    [models, specification, query, before, stand],
+    [catalogue, specification, query, before, stand],
   );
   return useFollowing<RankQuestion, Ranking>(startWorker, question);
 }

@@ -29,8 +29,8 @@ import {
 import { stepTable } from '@/core/visit/steps';
 import type { VerdictContext } from '@/core/wear/old-pair';
 import type { Reasoning } from '@/workers/reason-worker';
+import { useModels } from '../use-models';
 import type { Following } from '../use-task';
-import { useModels } from './use-models';
 import { useReasoning } from './use-reasoning';
 import type { VisitState, VisitStore } from './visit-store';
 

@@ -53,6 +53,11 @@ export interface LearnedFit {
 export const LENGTH_SPREAD: FamilySpread = { maker: 2.5, model: 2, version: 1.5 };
 export const WIDTH_SPREAD: FamilySpread = { maker: 1.5, model: 1.5, version: 1 };
 
+/** What is known of a version before anything of its maker was fitted. */
+const unseen = (spread: FamilySpread): Gaussian =>
+  offsetPosterior([{ id: '', maker: '', model: '', mean: 0, precision: 0 }], spread).versions.get('')!;
+const UNSEEN = { length: unseen(LENGTH_SPREAD), width: unseen(WIDTH_SPREAD) };
+
 const modelKey = ({ maker, name }: LabelledVersion): string => `${maker}\u0000${name}`;
 const mean = (values: readonly number[]): number =>
   values.reduce((sum, value) => sum + value, 0) / values.length;
@@ -82,8 +87,11 @@ export function learnOffsets(
     if (of) of.push(fitting);
     else byVersion.set(fitting.version, [fitting]);
   }
-  const length = lengthPosterior(versions, byVersion);
-  const width = widthPosterior(versions, byVersion);
+  const makers = new Set(versions.filter(({ id }) => byVersion.has(id)).map(({ maker }) => maker));
+  // Makers have nothing to say of each other: where nothing of one was fitted, all of it is as nobody knows.
+  const fitted = versions.filter(({ maker }) => makers.has(maker));
+  const length = lengthPosterior(fitted, byVersion);
+  const width = widthPosterior(fitted, byVersion);
   const perMaker = new Map<string, number>();
   for (const { id, maker } of versions)
     perMaker.set(maker, (perMaker.get(maker) ?? 0) + (byVersion.get(id)?.length ?? 0));
@@ -96,12 +104,16 @@ export function learnOffsets(
         fittings: own,
         relatives: (perMaker.get(maker) ?? 0) - own,
       });
-      const offset = learned(length.get(id)!);
+      const offset = learned(length.get(id) ?? UNSEEN.length);
       const fitted = { ...label(sizing), lengthOffsetMm: offset.meanMm };
       const feet = (byVersion.get(id) ?? []).flatMap((fitting) => fitting.feet);
       return [
         id,
-        { length: offset, width: learned(width.get(id)!), fold: foldOffset(fitted, foldPercent, feet) },
+        {
+          length: offset,
+          width: learned(width.get(id) ?? UNSEEN.width),
+          fold: foldOffset(fitted, foldPercent, feet),
+        },
       ];
     }),
   );

@@ -3,7 +3,7 @@ import { addDays, daysBetween } from '@/core/calendar/days';
 import { daysToReturn, type OrderState } from '@/core/orders/order';
 import type { Tenant } from '../../database/tenant';
 import { today } from '../clock';
-import { MODEL_COLUMNS, modelOf } from '../shoes/models';
+import { MODEL_COLUMNS, modelOf } from '../shoes/model-rows';
 
 export interface OrderFilter {
   patientId?: string;

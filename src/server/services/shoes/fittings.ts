@@ -9,7 +9,7 @@ import { findingsOfSteps } from '@/core/visit/read-visit';
 import type { Tenant } from '../../database/tenant';
 import { notedConsent } from '../patients/consents';
 import { recordOf, stepsOf } from '../visits/visit-steps';
-import { MODEL_COLUMNS, modelOf } from './models';
+import { MODEL_COLUMNS, modelOf } from './model-rows';
 
 /** Whoever took their consent back teaches nothing. */
 async function learnsNothing({ tx }: Tenant, visitId: string): Promise<boolean> {

@@ -1,4 +1,4 @@
-import { type Selectable, sql } from 'kysely';
+import { sql } from 'kysely';
 import type { z } from 'zod';
 import type { ModelRecord } from '@/contract/records';
 import type { benchTestSchema, modelChangeSchema } from '@/contract/shoes';
@@ -8,76 +8,46 @@ import type { ShelfPlace } from '@/core/catalogue/shelf';
 import { benchChanges, readBench } from '@/core/shoe/bench/read-bench';
 import { isFeatureId } from '@/core/shoe/features';
 import { type FeatureReadings, featuresOf, withReading } from '@/core/shoe/readings/readings';
-import { lastShapeOf } from '@/core/sizing/last-shape';
-import { type LearnedFit, learnOffsets, withLearned } from '@/core/sizing/learned/learn-offsets';
+import { type LearnedFit, withLearned } from '@/core/sizing/learned/learn-offsets';
 import { requirePart } from '../../auth/require-part';
-import type { Database } from '../../database/schema';
 import type { Tenant } from '../../database/tenant';
 import { notFound, Refusal, refusedAt } from '../../http/problem';
 import { today } from '../clock';
 import { readClinic } from '../people/clinic';
-
-type ModelRow = Omit<Selectable<Database['shoe_model']>, 'clinic_id' | 'readings' | 'updated_at'>;
-
-/** Columns of a model as ranking and sizing see it. */
-export const MODEL_COLUMNS = [
-  'maker',
-  'name',
-  'version',
-  'features',
-  'sizing',
-  'stock',
-  'boxes',
-  'price',
-  'status',
-  'replaces',
-] as const;
-
-export const modelOf = (row: ModelRow): ShoeModel => ({
-  id: row.id,
-  maker: row.maker,
-  name: row.name,
-  version: row.version,
-  features: row.features,
-  sizing: row.sizing,
-  stock: row.stock,
-  boxes: row.boxes,
-  price: row.price,
-  status: row.status,
-  replaces: row.replaces,
-});
-
-/** What this clinic's fittings teach of every model's true inside. */
-async function learnedFits({ tx }: Tenant, models: readonly ShoeModel[]): Promise<Map<string, LearnedFit>> {
-  const rows = await tx
-    .selectFrom('fitting')
-    .select(['model_id', 'feet'])
-    .where(sql<boolean>`jsonb_array_length(feet) > 0`)
-    .execute();
-  return learnOffsets(
-    models.map((model) => ({ ...model, foldPercent: lastShapeOf(model.features).foldPercent })),
-    rows.map((row) => ({ version: row.model_id, feet: row.feet })),
-  );
-}
+import { readParts } from './catalogue-parts';
+import { fitsOf } from './learned-fits';
+import { MODEL_COLUMNS, modelOf } from './model-rows';
 
 const withLearnedFit = (model: ShoeModel, fits: ReadonlyMap<string, LearnedFit>): ShoeModel => {
   const learned = fits.get(model.id);
   return learned ? { ...model, sizing: withLearned(model.sizing, learned), learned } : model;
 };
 
-/** The catalogue, by maker and name, with what was learned. */
-export async function listModels(tenant: Tenant): Promise<ShoeModel[]> {
-  const rows = await tenant.tx
+const statedModels = ({ tx }: Tenant) =>
+  tx
     .selectFrom('shoe_model')
     .select(['id', ...MODEL_COLUMNS])
     .orderBy('maker')
     .orderBy('name')
-    .orderBy('version')
-    .execute();
-  const models = rows.map(modelOf);
-  const fits = await learnedFits(tenant, models);
-  return models.map((model) => withLearnedFit(model, fits));
+    .orderBy('version');
+
+/** Models as they are stated, with what was learned of each. */
+async function withFits(tenant: Tenant, rows: ReturnType<typeof statedModels>): Promise<ShoeModel[]> {
+  const models = await rows.execute();
+  const fits = await fitsOf(tenant, (await readParts(tenant)).learned);
+  return models.map((row) => withLearnedFit(modelOf(row), fits));
 }
+
+/** The catalogue, by maker and name, with what was learned. */
+export const listModels = (tenant: Tenant): Promise<ShoeModel[]> => withFits(tenant, statedModels(tenant));
+
+/** The models with these identifiers, as far as there are such. */
+export const modelsNamed = (tenant: Tenant, ids: readonly string[]): Promise<ShoeModel[]> =>
+  ids.length === 0 ? Promise.resolve([]) : withFits(tenant, statedModels(tenant).where('id', 'in', ids));
+
+/** All versions of one model. */
+const versionsOf = (tenant: Tenant, maker: string, name: string): Promise<ShoeModel[]> =>
+  withFits(tenant, statedModels(tenant).where('maker', '=', maker).where('name', '=', name));
 
 const rowOf = ({ tx }: Tenant, id: string) => tx.selectFrom('shoe_model').selectAll().where('id', '=', id);
 
@@ -101,9 +71,7 @@ async function modelToChange(tenant: Tenant, id: string) {
 export async function readModel(tenant: Tenant, id: string): Promise<ModelRecord> {
   const { tx } = tenant;
   const row = await modelRow(tenant, id);
-  const family = (await listModels(tenant)).filter(
-    (model) => model.maker === row.maker && model.name === row.name,
-  );
+  const family = await versionsOf(tenant, row.maker, row.name);
   const wearers = await tx
     .selectFrom('pair')
     .innerJoin('patient', 'patient.id', 'pair.patient_id')

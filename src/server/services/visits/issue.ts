@@ -17,7 +17,7 @@ import { Refusal } from '../../http/problem';
 import { keepEdition } from '../knowledge/knowledge';
 import { keepLooksOfVisit } from '../pairs/looks-of-visit';
 import { patientRow } from '../patients/patient-row';
-import { modelOf } from '../shoes/models';
+import { modelOf } from '../shoes/model-rows';
 import { howItEnded, loadVisit, visitRow } from './visits';
 
 /** A visit that can be ended with a pair: everything that is issued follows from it. */

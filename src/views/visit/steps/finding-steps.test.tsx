@@ -62,7 +62,7 @@ async function fieldsOf(step: FindingStep): Promise<Set<string>> {
   };
   look();
   for (const tab of screen.queryAllByRole('tab')) {
-    fireEvent.click(tab);
+    fireEvent.mouseDown(tab);
     await settle();
     look();
   }
@@ -74,7 +74,7 @@ async function fieldsOf(step: FindingStep): Promise<Set<string>> {
 async function fieldOn(label: string): Promise<HTMLElement> {
   for (const tab of screen.queryAllByRole('tab')) {
     if (screen.queryByLabelText(label)) break;
-    fireEvent.click(tab);
+    fireEvent.mouseDown(tab);
     await settle();
   }
   return screen.getByLabelText(label);
@@ -123,7 +123,7 @@ describe('every finding that is entered has its place on a screen', () => {
     });
     const asked = new Set<string>();
     for (const tab of screen.queryAllByRole('tab')) {
-      fireEvent.click(tab);
+      fireEvent.mouseDown(tab);
       await settle();
       for (const field of container.querySelectorAll('[data-finding]'))
         asked.add(field.getAttribute('data-finding')!.split('.')[1]!);

@@ -1,8 +1,9 @@
 import { cleanup, fireEvent, screen } from '@testing-library/react';
 import { settle } from '@tests/fixtures/acting';
 import { testShoe } from '@tests/fixtures/invented-shoe';
-import { serve, showInVisit, stubWorkers } from '@tests/fixtures/visit-view';
+import { serve, servedCatalogue, showInVisit, stubWorkers } from '@tests/fixtures/visit-view';
 import { afterEach, describe, expect, it, vi } from 'vitest';
+import { modelsOfCatalogue } from '@/core/catalogue/columns';
 import type { ShoeModel } from '@/core/catalogue/model';
 import { rank } from '@/core/match/rank';
 import type { RankQuestion } from '@/workers/rank-worker';
@@ -16,7 +17,7 @@ afterEach(() => {
 
 describe('candidates', () => {
   it('a ranking worker that breaks down is said, and can be tried again; nobody waits for ever', async () => {
-    serve({ 'GET /models': () => ({ body: [shoe] }) });
+    serve(servedCatalogue([shoe]));
     stubWorkers({});
     await showInVisit(<Candidates />);
     await settle();
@@ -24,8 +25,8 @@ describe('candidates', () => {
     let known: readonly ShoeModel[] = [];
     stubWorkers({
       'rank-worker': (question) => {
-        const { models, specification } = question as RankQuestion;
-        known = models ?? known;
+        const { catalogue, specification } = question as RankQuestion;
+        if (catalogue) known = modelsOfCatalogue(catalogue);
         return rank(known, specification);
       },
     });

@@ -1,7 +1,7 @@
 import { act, cleanup, fireEvent, screen } from '@testing-library/react';
 import { testShoe } from '@tests/fixtures/invented-shoe';
 import { visitRecord } from '@tests/fixtures/visit-record';
-import { serve, showInVisit, stubWorkers } from '@tests/fixtures/visit-view';
+import { serve, servedCatalogue, showInVisit, stubWorkers } from '@tests/fixtures/visit-view';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { VisitContents } from '@/core/visit/contents';
 import { readVisit } from '@/core/visit/read-visit';
@@ -30,7 +30,7 @@ afterEach(() => {
   vi.resetModules();
 });
 
-const catalogue = { 'GET /models': () => ({ body: [shoe] }) };
+const catalogue = servedCatalogue([shoe]);
 const press = () => screen.getByRole('button', { name: 'Hand over' });
 
 describe('the hand-over step', () => {

@@ -1,7 +1,8 @@
 import { act, cleanup, fireEvent, screen, within } from '@testing-library/react';
 import { halfSizes, testShoe, testSizing } from '@tests/fixtures/invented-shoe';
-import { serve, showInVisit, stubWorkers } from '@tests/fixtures/visit-view';
+import { serve, servedCatalogue, showInVisit, stubWorkers } from '@tests/fixtures/visit-view';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { modelsOfCatalogue } from '@/core/catalogue/columns';
 import type { ShoeModel } from '@/core/catalogue/model';
 import { rank } from '@/core/match/rank';
 import type { VisitContents } from '@/core/visit/contents';
@@ -19,12 +20,12 @@ const contents: VisitContents = {
 };
 
 beforeEach(() => {
-  serve({ 'GET /models': () => ({ body: SHOES }) });
+  serve(servedCatalogue(SHOES));
   let known: readonly ShoeModel[] = [];
   stubWorkers({
     'rank-worker': (question) => {
-      const { models, specification } = question as RankQuestion;
-      known = models ?? known;
+      const { catalogue, specification } = question as RankQuestion;
+      if (catalogue) known = modelsOfCatalogue(catalogue);
       return rank(known, specification);
     },
   });

@@ -1,0 +1,5 @@
+import { api } from '@/contract/contract';
+import { endpoint } from '@/server/http/endpoint';
+import { readParts } from '@/server/services/shoes/catalogue-parts';
+
+export const GET = endpoint(api.catalogueParts, readParts);

@@ -1,0 +1,38 @@
+import { useEffect, useState } from 'react';
+import { type Answer, failureInWords } from '@/contract/client';
+import type { CatalogueRead } from '@/core/catalogue/columns';
+import type { ShoeModel } from '@/core/catalogue/model';
+import { type OpenCatalogue, readCatalogue } from './read-catalogue';
+
+let loading: Promise<Answer<OpenCatalogue>> | null = null;
+
+/** The catalogue, read once a page; a failure is a sentence, and `retry` reads it again. */
+export function useModels(isWanted = true): {
+  models: ShoeModel[] | null;
+  /** The same as it came, for a worker. */
+  read: CatalogueRead | null;
+  problem: string | null;
+  retry: () => void;
+} {
+  const [answer, setAnswer] = useState<Answer<OpenCatalogue> | null>(null);
+  const [attempt, setAttempt] = useState(0);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another attempt reads once more
+  useEffect(() => {
+    if (!isWanted) return;
+    let isGone = false;
+    loading ??= readCatalogue();
+    void loading.then((next) => {
+      if (!next.ok) loading = null;
+      if (!isGone) setAnswer(next);
+    });
+    return () => {
+      isGone = true;
+    };
+  }, [attempt, isWanted]);
+  return {
+    models: answer?.ok ? answer.value.models : null,
+    read: answer?.ok ? answer.value.read : null,
+    problem: answer && !answer.ok ? failureInWords(answer) : null,
+    retry: () => setAttempt((count) => count + 1),
+  };
+}
