@@ -9,4 +9,6 @@ end $$;
 create trigger shoe_model_changed before update on shoe_model for each row execute function shoe_model_changed();
 grant usage on sequence shoe_model_revision to sovet_app;
 -- Numbers of a whole catalogue are read from here alone.
-create index shoe_model_by_revision on shoe_model (clinic_id, id) include (revision);
+create index shoe_model_by_revision on shoe_model (clinic_id, id) include (revision, status);
+-- The first page of the list, without reading and sorting the rest.
+create index shoe_model_by_title on shoe_model (clinic_id, status, maker collate "C", name collate "C", version collate "C");

@@ -1,5 +1,5 @@
 import { type Answer, call } from '@/contract/client';
-import { type CatalogueColumns, type CatalogueRead, modelsOfCatalogue } from '@/core/catalogue/columns';
+import { type CatalogueColumns, type CatalogueRead, openingCatalogue } from '@/core/catalogue/columns';
 import type { ShoeModel } from '@/core/catalogue/model';
 import type { CatalogueParts } from '@/core/catalogue/parts';
 
@@ -35,6 +35,21 @@ async function partsOf(
   return failed ?? { ok: true, value: read };
 }
 
+/** A frame's share of work at one go, ms. */
+const PIECE_MS = 8;
+
+/** Work in pieces, between which the page answers to keys and draws. */
+async function inPieces<T>(work: Generator<void, T>): Promise<T> {
+  for (;;) {
+    const until = performance.now() + PIECE_MS;
+    do {
+      const step = work.next();
+      if (step.done) return step.value;
+    } while (performance.now() < until);
+    await new Promise((resolve) => setTimeout(resolve, 0));
+  }
+}
+
 /**
  * The clinic's catalogue in its parts: the browser keeps each under its version, so that only what changed is fetched again.
  *
@@ -52,7 +67,7 @@ export async function readCatalogue(
     ]);
     if (parts.ok && learned.ok) {
       const read = { parts: parts.value, learned: learned.value };
-      return { ok: true, value: { read, models: modelsOfCatalogue(read) } };
+      return { ok: true, value: { read, models: await inPieces(openingCatalogue(read)) } };
     }
     const failed = parts.ok ? learned : parts;
     const hasChanged = !failed.ok && failed.kind === 'refused' && failed.problem.status === 409;

@@ -27,11 +27,14 @@ function pack<T>(all: readonly (T | undefined)[]): Packed<T> {
   const places = new Map<unknown, number>();
   const at = all.map((value) => {
     if (value === undefined) return -1;
+    // The same object is the same value; another one may be as well.
+    const known = places.get(value);
+    if (known !== undefined) return known;
     const key = typeof value === 'object' ? JSON.stringify(value) : value;
-    const before = places.get(key);
-    if (before !== undefined) return before;
-    places.set(key, values.length);
-    return values.push(value) - 1;
+    const place = places.get(key) ?? values.push(value) - 1;
+    places.set(key, place);
+    places.set(value, place);
+    return place;
   });
   return { values, at };
 }
@@ -101,9 +104,18 @@ export function learnedColumnsOf(
   };
 }
 
-/** Stated models with what was learned of them; they lie in the order of their identifiers. */
-export function withLearnedColumns(models: readonly StatedModel[], learned: LearnedColumns): ShoeModel[] {
-  return models.map((model, row) => {
+/**
+ * Stated models with what was learned of them.
+ *
+ * @param from the row of the first of them: models lie in the order of their identifiers, one part after the other
+ */
+export function withLearnedColumns(
+  models: readonly StatedModel[],
+  learned: LearnedColumns,
+  from = 0,
+): ShoeModel[] {
+  return models.map((model, at) => {
+    const row = from + at;
     const length = valueAt(learned.length, row);
     const width = valueAt(learned.width, row);
     if (!length || !width) return model;
@@ -112,12 +124,22 @@ export function withLearnedColumns(models: readonly StatedModel[], learned: Lear
   });
 }
 
-/** As a list shows them: by maker, name and version. */
-export const byTitle = <M extends Pick<ShoeModel, 'maker' | 'name' | 'version'>>(models: readonly M[]): M[] =>
-  models.toSorted(
-    (a, b) => compare(a.maker, b.maker) || compare(a.name, b.name) || compare(a.version, b.version),
-  );
+type Titled = Pick<ShoeModel, 'maker' | 'name' | 'version'>;
 const compare = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
+const compareTitles = (a: Titled, b: Titled): number =>
+  compare(a.maker, b.maker) || compare(a.name, b.name) || compare(a.version, b.version);
+
+/** As a list shows them: by maker, name and version. */
+export const byTitle = <M extends Titled>(models: readonly M[]): M[] => models.toSorted(compareTitles);
+
+/** Two lists by title as one. */
+export function mergedByTitle<M extends Titled>(one: readonly M[], other: readonly M[]): M[] {
+  const merged: M[] = [];
+  let [a, b] = [0, 0];
+  while (a < one.length && b < other.length)
+    merged.push(compareTitles(one[a]!, other[b]!) <= 0 ? one[a++]! : other[b++]!);
+  return merged.concat(one.slice(a), other.slice(b));
+}
 
 /** A whole catalogue as it goes over the wire. */
 export interface CatalogueRead {
@@ -126,6 +148,35 @@ export interface CatalogueRead {
   learned: LearnedColumns;
 }
 
-/** The models of a catalogue, as a list shows them. */
-export const modelsOfCatalogue = ({ parts, learned }: CatalogueRead): ShoeModel[] =>
-  byTitle(withLearnedColumns(parts.flatMap(modelsOf), learned));
+/**
+ * The models of a catalogue, as a list shows them, a piece of the work at a time: between two of them others may have the thread.
+ *
+ * @returns yields nothing of value; returns the models
+ */
+export function* openingCatalogue({ parts, learned }: CatalogueRead): Generator<void, ShoeModel[]> {
+  let lists: ShoeModel[][] = [];
+  let from = 0;
+  for (const part of parts) {
+    lists.push(byTitle(withLearnedColumns(modelsOf(part), learned, from)));
+    from += part.ids.length;
+    yield;
+  }
+  while (lists.length > 1) {
+    const merged: ShoeModel[][] = [];
+    for (let at = 0; at < lists.length; at += 2) {
+      merged.push(mergedByTitle(lists[at]!, lists[at + 1] ?? []));
+      yield;
+    }
+    lists = merged;
+  }
+  return lists[0] ?? [];
+}
+
+/** The models of a catalogue at one go, where nobody waits for the thread. */
+export function modelsOfCatalogue(read: CatalogueRead): ShoeModel[] {
+  const work = openingCatalogue(read);
+  for (;;) {
+    const step = work.next();
+    if (step.done) return step.value;
+  }
+}

@@ -1,3 +1,5 @@
+import type { ShoeModel } from './model';
+
 /** A catalogue falls into two to the power of so many parts at the most. */
 export const MOST_PART_BITS = 6;
 /** Models of a part, about: it is read within a frame, and one change sends no more than this again. Ours. */
@@ -26,4 +28,13 @@ export function idsOfPart(bits: number, part: number): { from: string; to: strin
   const id = (byte: number, digit: string) =>
     `${byte.toString(16).padStart(2, '0')}${digit.repeat(6)}-${[4, 4, 4, 12].map((count) => digit.repeat(count)).join('-')}`;
   return { from: id(first, '0'), to: id(last, 'f') };
+}
+
+/** What a list of the catalogue opens with before the rest of it has come. */
+export interface CatalogueStart {
+  /** The first of those still made, by maker and name. */
+  first: ShoeModel[];
+  models: number;
+  /** How many are still made. */
+  current: number;
 }

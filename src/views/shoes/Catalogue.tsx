@@ -1,47 +1,74 @@
 import { useMemo, useState } from 'react';
 import { type CatalogueQuery, filterModels } from '@/core/catalogue/filter';
 import { modelTitle, pairsInStock, type ShoeModel } from '@/core/catalogue/model';
-import { FEATURES, type FeatureId, featureOf, printFeature } from '@/core/shoe/features';
-import { type SortableColumn, SortableTable } from '@/ui/table/SortableTable';
+import type { CatalogueStart } from '@/core/catalogue/parts';
+import { type FeatureId, featureOf, printFeature } from '@/core/shoe/features';
+import { MOTION_CONTROL_MOST, motionControlScaleOf } from '@/core/shoe/motion-control-scale';
+import { Failed } from '@/ui/page/Failed';
+import { LongTable, type SortableColumn } from '@/ui/table/LongTable';
+import { useModels } from '../use-models';
 import { FilterBar } from './FilterBar';
 import { ModelCard } from './ModelCard';
 
-const SHOWN: readonly FeatureId[] = ['use', 'drop', 'heelStack', 'mass'];
+/** A feature as a column; a grade by its number, which its heading explains. */
+function featureColumn(id: FeatureId, head: string, width: string): SortableColumn<ShoeModel> {
+  const { kind } = featureOf(id);
+  return {
+    id,
+    head,
+    width,
+    figure: kind !== 'choice',
+    className: 'whitespace-nowrap',
+    sortBy: (model) => model.features[id],
+    cell: (model) => {
+      const value = model.features[id];
+      return value === undefined ? 'unknown' : kind === 'grade' ? value : printFeature(id, value);
+    },
+  };
+}
+
+/** Points that a shoe has for certain, and those it may have: two numbers where a value is not known. */
+const motionControl = ({ features }: ShoeModel): string => {
+  const { least, most } = motionControlScaleOf(features);
+  return least === most ? String(least) : `${least}–${most}`;
+};
 
 const VALUES: readonly SortableColumn<ShoeModel>[] = [
   {
     id: 'group',
     head: 'For',
+    width: 'w-15',
     sortBy: (model) => model.sizing.group,
     cell: (model) => model.sizing.group,
   },
-  ...SHOWN.map((id): SortableColumn<ShoeModel> => {
-    const isNumber = featureOf(id).kind !== 'choice';
-    return {
-      id,
-      head: FEATURES[id].label,
-      figure: isNumber,
-      className: isNumber ? 'whitespace-nowrap' : '',
-      sortBy: (model) => model.features[id],
-      cell: (model) => {
-        const value = model.features[id];
-        return value === undefined ? 'not stated' : printFeature(id, value);
-      },
-    };
-  }),
-  { id: 'stock', head: 'Pairs', figure: true, sortBy: pairsInStock, cell: pairsInStock },
+  featureColumn('use', 'Use', 'w-26'),
+  featureColumn('drop', 'Drop', 'w-16'),
+  featureColumn('mass', 'Mass', 'w-14'),
+  featureColumn('heelCushioning', 'Heel cushioning, 1–5', 'w-22'),
+  {
+    id: 'motion',
+    head: `Motion control, 0–${MOTION_CONTROL_MOST}`,
+    width: 'w-20',
+    figure: true,
+    sortBy: ({ features }) => motionControlScaleOf(features).least,
+    cell: motionControl,
+  },
+  { id: 'stock', head: 'Pairs', width: 'w-12', figure: true, sortBy: pairsInStock, cell: pairsInStock },
 ];
 
-/** Rows at first; more on request, so that ten thousand models are no burden to the page. */
-const PAGE = 80;
 const MOST_COMPARED = 4;
+const AT_FIRST: CatalogueQuery = { status: 'current' };
 
-/** The catalogue: filter on any feature, sort, look at one, choose up to four to lay beside each other. */
-export function Catalogue({ models }: { models: ShoeModel[] }) {
-  const [query, setQuery] = useState<CatalogueQuery>({ status: 'current' });
-  const [chosen, setChosen] = useState<string>(models.find(({ status }) => status === 'current')?.id ?? '');
+/**
+ * The catalogue: filter on any feature, sort, look at one, choose up to four to lay beside each other. It opens with its first models; the
+ * rest comes after them.
+ */
+export function Catalogue({ start }: { start: CatalogueStart }) {
+  const [query, setQuery] = useState<CatalogueQuery>(AT_FIRST);
+  const [chosen, setChosen] = useState<string>('');
   const [beside, setBeside] = useState<string[]>([]);
-  const [rows, setRows] = useState(PAGE);
+  const { models: all, problem, retry } = useModels();
+  const models = all ?? start.first;
   const { matching, unknown } = useMemo(() => filterModels(models, query), [models, query]);
   const unsure = useMemo(() => new Set(unknown.map(({ id }) => id)), [unknown]);
   const found = useMemo(() => [...matching, ...unknown], [matching, unknown]);
@@ -55,6 +82,7 @@ export function Catalogue({ models }: { models: ShoeModel[] }) {
     {
       id: 'compare',
       head: 'Compare',
+      width: 'w-6',
       quiet: true,
       cell: (entry) => (
         <input
@@ -72,7 +100,8 @@ export function Catalogue({ models }: { models: ShoeModel[] }) {
       cell: (entry) => (
         <button
           type="button"
-          className="cursor-pointer text-left text-accent underline underline-offset-2 whitespace-nowrap"
+          className="cursor-pointer text-left text-accent underline underline-offset-2 max-w-full truncate block"
+          title={modelTitle(entry)}
           aria-pressed={entry === model}
           onClick={() => setChosen(entry.id)}
         >
@@ -82,20 +111,19 @@ export function Catalogue({ models }: { models: ShoeModel[] }) {
     },
     ...VALUES,
   ];
+  const isWhole = all !== null || start.first.length === start.models;
+  const opened = query === AT_FIRST ? `${start.current} of ${start.models} match` : 'Reading the catalogue …';
   return (
     <div className="grid grid-cols-[1fr_20rem] gap-6">
       <div className="min-w-0">
-        <FilterBar
-          query={query}
-          onChange={(next) => {
-            setQuery(next);
-            setRows(PAGE);
-          }}
-        />
+        <FilterBar query={query} onChange={setQuery} />
+        {problem && <Failed problem={problem} onRetry={retry} />}
         <p className="flex gap-4 items-baseline mb-1">
           <span className="text-faint" role="status">
-            {matching.length} of {models.length} match
-            {unknown.length > 0 && `; ${unknown.length} more may: a value that was asked for is not known`}
+            {isWhole ? `${matching.length} of ${models.length} match` : opened}
+            {isWhole &&
+              unknown.length > 0 &&
+              `; ${unknown.length} more may: a value that was asked for is not known`}
           </span>
           <a
             className={`press ml-auto ${beside.length < 2 ? 'invisible' : ''}`}
@@ -104,24 +132,17 @@ export function Catalogue({ models }: { models: ShoeModel[] }) {
             Compare {beside.length}
           </a>
         </p>
-        <div className="max-h-[64vh] overflow-y-auto" tabIndex={0} role="region" aria-label="Models">
-          <SortableTable
-            className="text-sm"
-            columns={columns}
-            rows={found}
-            shown={rows}
-            keyOf={(entry) => entry.id}
-            rowProps={(entry) => ({
-              className: `${entry === model ? 'bg-desk' : ''} ${unsure.has(entry.id) ? 'italic' : ''}`,
-            })}
-          />
-          {found.length === 0 && <p className="py-3">No model matches. Remove a filter.</p>}
-          {rows < found.length && (
-            <button type="button" className="press my-2" onClick={() => setRows(rows + PAGE)}>
-              {found.length - rows} more
-            </button>
-          )}
-        </div>
+        <LongTable
+          label="Models"
+          className="text-sm"
+          columns={columns}
+          rows={found}
+          keyOf={(entry) => entry.id}
+          rowProps={(entry) => ({
+            className: `${entry === model ? 'bg-desk' : ''} ${unsure.has(entry.id) ? 'italic' : ''}`,
+          })}
+        />
+        {isWhole && found.length === 0 && <p className="py-3">No model matches. Remove a filter.</p>}
       </div>
       {model && <ModelCard model={model} />}
     </div>

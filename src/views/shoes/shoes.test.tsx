@@ -1,5 +1,7 @@
 import { act, cleanup, fireEvent, render, screen, within } from '@testing-library/react';
+import { settle } from '@tests/fixtures/acting';
 import { testShoe, testSizing } from '@tests/fixtures/invented-shoe';
+import { serve, servedCatalogue } from '@tests/fixtures/visit-view';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { modelTitle } from '@/core/catalogue/model';
 import { Catalogue } from './Catalogue';
@@ -29,9 +31,28 @@ const filter = (feature: string, asked: string) => {
   if (field.tagName === 'INPUT') fireEvent.submit(field.closest('form')!);
 };
 
+/** A catalogue that has come as a whole. */
+const show = (models = MODELS) => {
+  serve(servedCatalogue(models));
+  const current = models.filter(({ status }) => status === 'current').length;
+  render(<Catalogue start={{ first: models, models: models.length, current }} />);
+};
+
 describe('the catalogue', () => {
+  it('opens with its first models and their number; the rest comes, and only then a filter counts', async () => {
+    serve(servedCatalogue(MODELS));
+    render(<Catalogue start={{ first: MODELS.slice(0, 1), models: 4, current: 3 }} />);
+    expect(titles()).toEqual(['Quay']);
+    expect(status()).toBe('3 of 4 match');
+    filter('drop', '3-9 mm');
+    expect(status()).toBe('Reading the catalogue …');
+    await settle();
+    expect(status()).toMatch(/^2 of 4 match; 1 more may/);
+    expect(titles()).toEqual(['Quay', 'Reef', 'Inlet']);
+  });
+
   it('what is not known counts as a maybe and stands after what matches', () => {
-    render(<Catalogue models={MODELS} />);
+    show();
     expect(titles()).toEqual(['Quay', 'Reef', 'Inlet']);
     filter('drop', '3-9 mm');
     expect(status()).toMatch(/^2 of 4 match; 1 more may/);
@@ -40,7 +61,7 @@ describe('the catalogue', () => {
   });
 
   it('a filter that cannot be read says so at its field and asks for nothing', () => {
-    render(<Catalogue models={MODELS} />);
+    show();
     filter('drop', 'rather low');
     const field = screen.getByLabelText('is');
     expect(field.getAttribute('aria-invalid')).toBe('true');
@@ -49,7 +70,7 @@ describe('the catalogue', () => {
   });
 
   it('a second filter of a feature takes the place of the first, and is removed by name', () => {
-    render(<Catalogue models={MODELS} />);
+    show();
     filter('drop', '3-9 mm');
     filter('drop', '3-5 mm');
     expect(within(screen.getByRole('list', { name: 'Filters' })).getAllByRole('listitem')).toHaveLength(1);
@@ -59,7 +80,7 @@ describe('the catalogue', () => {
   });
 
   it('the card follows the list: what was filtered away is not looked at any longer', () => {
-    render(<Catalogue models={MODELS} />);
+    show();
     fireEvent.click(screen.getByRole('button', { name: /Inlet/ }));
     expect(screen.getByRole('complementary', { name: modelTitle(MODELS[2]!) })).toBeTruthy();
     filter('use', 'road-running');
@@ -67,7 +88,7 @@ describe('the catalogue', () => {
   });
 
   it('shoes no longer made are shown on request; nothing found says what to do', () => {
-    render(<Catalogue models={MODELS} />);
+    show();
     fireEvent.click(screen.getByRole('checkbox', { name: 'still made' }));
     expect(titles()).toContain('Mole');
     fireEvent.change(screen.getByLabelText('Maker, name, version'), { target: { value: 'zzz' } });
@@ -76,7 +97,7 @@ describe('the catalogue', () => {
 
   it('compares at most four, the oldest choice giving way', () => {
     const many = Array.from({ length: 6 }, (_, at) => testShoe(id(at), {}, { name: `Shoe${at}` }));
-    render(<Catalogue models={many} />);
+    show(many);
     for (const model of many.slice(0, 5))
       fireEvent.click(screen.getByRole('checkbox', { name: `Compare ${modelTitle(model)}` }));
     const link = screen.getByRole('link', { name: 'Compare 4' });
@@ -86,22 +107,13 @@ describe('the catalogue', () => {
   });
 
   it('sorts by a press on a heading, unknown last', () => {
-    render(<Catalogue models={MODELS} />);
-    const drop = () => fireEvent.click(screen.getByRole('button', { name: /^Heel-to-toe drop/ }));
+    show();
+    const drop = () => fireEvent.click(screen.getByRole('button', { name: /^Drop/ }));
     drop();
     const once = titles();
     drop();
     expect([once, titles()].map((list) => list.at(-1))).toEqual(['Inlet', 'Inlet']);
     expect([once[0], titles()[0]].sort()).toEqual(['Quay', 'Reef']);
-  });
-
-  it('draws a page of rows and says how many wait', () => {
-    const many = Array.from({ length: 100 }, (_, at) => testShoe(id(at), {}, { name: `Shoe${at}` }));
-    render(<Catalogue models={many} />);
-    expect(titles()).toHaveLength(80);
-    fireEvent.click(screen.getByRole('button', { name: '20 more' }));
-    expect(titles()).toHaveLength(100);
-    expect(screen.queryByRole('button', { name: /more$/ })).toBeNull();
   });
 });
 

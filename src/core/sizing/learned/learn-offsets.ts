@@ -73,6 +73,19 @@ export function lengthOffsetSeen(sizing: ModelSizing, feet: readonly FittedFoot[
 /** A sizing as the label has it, without what was learned. */
 const label = (sizing: ModelSizing): ModelSizing => ({ ...sizing, lengthOffsetMm: 0, widthOffsetMm: 0 });
 
+const asNobodyKnows = ({ mean: meanMm, variance }: Gaussian): LearnedOffset => ({
+  meanMm,
+  sdMm: Math.sqrt(variance),
+  fittings: 0,
+  relatives: 0,
+});
+/** What is known of a version of whose maker nothing was fitted. */
+export const UNSEEN_FIT: LearnedFit = {
+  length: asNobodyKnows(UNSEEN.length),
+  width: asNobodyKnows(UNSEEN.width),
+  fold: null,
+};
+
 /**
  * What all fittings of a clinic teach about the true inside of every version, with its uncertainty. A version is
  * shrunk towards its model, the model towards its maker, the maker towards zero, the less the more fittings there are.

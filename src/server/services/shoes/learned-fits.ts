@@ -1,6 +1,6 @@
 import { sql } from 'kysely';
 import { lastShapeOf } from '@/core/sizing/last-shape';
-import { type LearnedFit, learnOffsets } from '@/core/sizing/learned/learn-offsets';
+import { type LearnedFit, learnOffsets, UNSEEN_FIT } from '@/core/sizing/learned/learn-offsets';
 import type { Tenant } from '../../database/tenant';
 
 export type Fits = ReadonlyMap<string, LearnedFit>;
@@ -16,21 +16,32 @@ export async function fittingsVersion({ tx }: Tenant): Promise<string> {
   return rows[0]?.version ?? '';
 }
 
-/** What this clinic's fittings teach of every model's true inside. */
+/**
+ * What this clinic's fittings teach of every model's true inside. Makers of whom nothing was fitted are not even read: of a large
+ * catalogue these are nearly all.
+ */
 async function learn({ tx }: Tenant): Promise<Fits> {
-  const models = await tx
-    .selectFrom('shoe_model')
-    .select(['id', 'maker', 'name', 'sizing', 'features'])
-    .execute();
   const fittings = await tx
     .selectFrom('fitting')
     .select(['model_id', 'feet'])
     .where(sql<boolean>`jsonb_array_length(feet) > 0`)
     .execute();
-  return learnOffsets(
+  const fitted = [...new Set(fittings.map(({ model_id }) => model_id))];
+  const makers = tx
+    .selectFrom('shoe_model')
+    .select('maker')
+    .where('id', '=', sql<string>`any(${fitted}::uuid[])`);
+  const models = await tx
+    .selectFrom('shoe_model')
+    .select(['id', 'maker', 'name', 'sizing', 'features'])
+    .where('maker', 'in', makers)
+    .execute();
+  const learned = learnOffsets(
     models.map((model) => ({ ...model, foldPercent: lastShapeOf(model.features).foldPercent })),
     fittings.map(({ model_id, feet }) => ({ version: model_id, feet })),
   );
+  const all = await tx.selectFrom('shoe_model').select('id').execute();
+  return new Map(all.map(({ id }) => [id, learned.get(id) ?? UNSEEN_FIT]));
 }
 
 /** What was learned of every model under a version of the catalogue and its fittings, worked out once. */

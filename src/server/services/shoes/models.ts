@@ -4,6 +4,7 @@ import type { ModelRecord } from '@/contract/records';
 import type { benchTestSchema, modelChangeSchema } from '@/contract/shoes';
 import type { CatalogueEntry } from '@/core/catalogue/catalogue-entry';
 import { type ShoeModel, type Stock, stockKey } from '@/core/catalogue/model';
+import type { CatalogueStart } from '@/core/catalogue/parts';
 import type { ShelfPlace } from '@/core/catalogue/shelf';
 import { benchChanges, readBench } from '@/core/shoe/bench/read-bench';
 import { isFeatureId } from '@/core/shoe/features';
@@ -23,13 +24,14 @@ const withLearnedFit = (model: ShoeModel, fits: ReadonlyMap<string, LearnedFit>)
   return learned ? { ...model, sizing: withLearned(model.sizing, learned), learned } : model;
 };
 
+/** Models by maker, name and version, letter by letter as the browser sorts them. */
 const statedModels = ({ tx }: Tenant) =>
   tx
     .selectFrom('shoe_model')
     .select(['id', ...MODEL_COLUMNS])
-    .orderBy('maker')
-    .orderBy('name')
-    .orderBy('version');
+    .orderBy(sql`maker collate "C"`)
+    .orderBy(sql`name collate "C"`)
+    .orderBy(sql`version collate "C"`);
 
 /** Models as they are stated, with what was learned of each. */
 async function withFits(tenant: Tenant, rows: ReturnType<typeof statedModels>): Promise<ShoeModel[]> {
@@ -40,6 +42,20 @@ async function withFits(tenant: Tenant, rows: ReturnType<typeof statedModels>): 
 
 /** The catalogue, by maker and name, with what was learned. */
 export const listModels = (tenant: Tenant): Promise<ShoeModel[]> => withFits(tenant, statedModels(tenant));
+
+/** Models that a page shows at first. */
+const SEEN_AT_FIRST = 40;
+
+/** What the catalogue’s list opens with: as much work with fifty thousand models as with two hundred. */
+export async function startOfCatalogue(tenant: Tenant): Promise<CatalogueStart> {
+  const { rows } = await sql<{ models: number; current: number }>`
+    select count(*)::integer as models, count(*) filter (where status = 'current')::integer as current from shoe_model`.execute(
+    tenant.tx,
+  );
+  // What fittings taught follows with the rest.
+  const first = await statedModels(tenant).where('status', '=', 'current').limit(SEEN_AT_FIRST).execute();
+  return { first: first.map(modelOf), models: rows[0]?.models ?? 0, current: rows[0]?.current ?? 0 };
+}
 
 /** The models with these identifiers, as far as there are such. */
 export const modelsNamed = (tenant: Tenant, ids: readonly string[]): Promise<ShoeModel[]> =>

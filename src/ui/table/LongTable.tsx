@@ -1,0 +1,137 @@
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { type Key, useEffect, useMemo, useRef, useState } from 'react';
+import { type SortKey, sortedBy } from '@/core/tables/sorted-by';
+import { Cell, type Column, type RowProps } from './DataTable';
+
+export interface SortableColumn<Row> extends Column<Row> {
+  /** What the column sorts by; unknown goes last. Without it the column does not sort. */
+  sortBy?: (row: Row) => SortKey;
+  /** Class of its width: columns stay as they are while rows come and go. */
+  width?: string;
+}
+
+interface Props<Row> {
+  label: string;
+  columns: readonly SortableColumn<Row>[];
+  rows: readonly Row[];
+  keyOf: (row: Row) => Key;
+  className?: string;
+  rowProps?: (row: Row) => RowProps;
+}
+
+interface Order {
+  id: string;
+  down: boolean;
+}
+
+const ROW_PX = 30;
+/** Rows beyond the edges of what is seen, and those of a page that has not been measured yet. */
+const BEYOND = 12;
+const UNMEASURED = 40;
+
+/** A press on a heading sorts, a second one turns the order, a third brings the rows back as they were given. */
+const pressed = (order: Order | null, id: string): Order | null =>
+  order?.id !== id ? { id, down: false } : order.down ? null : { id, down: true };
+
+/** A table of any number of rows that sorts by its headings; only what is seen of it is drawn. */
+export function LongTable<Row>({ label, columns, rows, keyOf, className = '', rowProps }: Props<Row>) {
+  const [order, setOrder] = useState<Order | null>(null);
+  const region = useRef<HTMLDivElement>(null);
+  const sortBy = columns.find(({ id }) => id === order?.id)?.sortBy;
+  const sorted = useMemo(
+    () => (sortBy && order ? sortedBy(rows, sortBy, order.down) : rows),
+    [rows, sortBy, order],
+  );
+  const virtual = useVirtualizer({
+    count: sorted.length,
+    getScrollElement: () => region.current,
+    estimateSize: () => ROW_PX,
+    overscan: BEYOND,
+  });
+  // biome-ignore lint/correctness/useExhaustiveDependencies: other rows, or another order, are read from their top
+  useEffect(() => {
+    if (region.current) region.current.scrollTop = 0;
+  }, [sorted]);
+  const seen = virtual.getVirtualItems();
+  const [first, last] = [seen[0], seen.at(-1)];
+  const shown = first && last ? sorted.slice(first.index, last.index + 1) : sorted.slice(0, UNMEASURED);
+  const from = first?.index ?? 0;
+  return (
+    <div
+      ref={region}
+      className={`max-h-[64vh] overflow-y-auto ${className}`}
+      tabIndex={0}
+      role="region"
+      aria-label={label}
+    >
+      <table className="table-fixed" data-spacing="tight" aria-rowcount={sorted.length + 1}>
+        <thead className="sticky top-0 bg-paper z-10">
+          <tr aria-rowindex={1}>
+            {columns.map((column) => (
+              <Heading
+                key={column.id}
+                column={column}
+                order={order}
+                onPress={() => setOrder(pressed(order, column.id))}
+              />
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          <Gap px={first?.start ?? 0} columns={columns.length} />
+          {shown.map((row, at) => (
+            <tr
+              key={keyOf(row)}
+              ref={first && virtual.measureElement}
+              data-index={from + at}
+              aria-rowindex={from + at + 2}
+              {...rowProps?.(row)}
+            >
+              {columns.map((column) => (
+                <Cell key={column.id} column={column} row={row} index={from + at} />
+              ))}
+            </tr>
+          ))}
+          <Gap px={last ? virtual.getTotalSize() - last.end : 0} columns={columns.length} />
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+/** The room of rows that are not drawn. */
+const Gap = ({ px, columns }: { px: number; columns: number }) =>
+  px > 0 && (
+    <tr aria-hidden style={{ height: px }}>
+      <td colSpan={columns} />
+    </tr>
+  );
+
+const ARROW = { up: ' ↑', down: ' ↓' } as const;
+const SPOKEN = { up: 'ascending', down: 'descending' } as const;
+
+function Heading<Row>({
+  column: { id, head, quiet, sortBy, width },
+  order,
+  onPress,
+}: {
+  column: SortableColumn<Row>;
+  order: Order | null;
+  onPress: () => void;
+}) {
+  if (!sortBy)
+    return (
+      <th scope="col" className={width}>
+        {quiet ? <span className="sr-only">{head}</span> : head}
+      </th>
+    );
+  const way = order?.id !== id ? null : order.down ? 'down' : 'up';
+  return (
+    <th scope="col" className={width} aria-sort={way ? SPOKEN[way] : 'none'}>
+      <button type="button" className="cursor-pointer font-medium text-left" onClick={onPress}>
+        {head}
+        {way && ARROW[way]}
+      </button>
+    </th>
+  );
+}
