@@ -9,7 +9,7 @@ import { rank } from '@/core/match/rank';
 import { resolve } from '@/core/prescribe/engine/resolve';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
 import { type FitObservation, learnOffsets } from '@/core/sizing/learned/learn-offsets';
-import { sizePair } from '@/core/sizing/size-pair';
+import { pairSizer } from '@/core/sizing/size-pair';
 import { demoModels } from '@/demo/models';
 import { random } from '@/demo/random';
 import { timed } from './timed';
@@ -61,7 +61,7 @@ say(
 );
 say(
   'both feet sized in all of them',
-  timed(() => models.map((model) => sizePair(model, picture, specification)), 8),
+  timed(() => models.map(pairSizer(picture, specification)), 8),
   '',
 );
 const fittings = models.slice(0, 6000).map(

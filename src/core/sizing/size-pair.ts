@@ -5,7 +5,7 @@ import type { Specification } from '../prescribe/engine/specification';
 import { fail, ok, type Result } from '../result/result';
 import type { FeatureValues } from '../shoe/features';
 import { heelBallRatio, SPLIT_FROM_MM } from './foot-difference';
-import { lastShapeOf, type SizedFoot } from './last-shape';
+import { type LastShape, lastShapeOf, type SizedFoot } from './last-shape';
 import { type ExplainedWish, type FittingConditions, sizeWish } from './size-wish';
 import { asFitted, type ModelSizing, type StartSize, sizeInWords, startSize } from './start-size';
 import { WIDTH_LETTERS, type WidthLetter } from './widths';
@@ -52,13 +52,30 @@ const wider = (a: WidthLetter, b: WidthLetter): WidthLetter =>
  * @returns `not-measured` when no foot was measured, `no-size` when a foot finds none
  */
 export function sizePair(
-  { sizing: model, features }: SizedModel,
+  model: SizedModel,
   picture: ClinicalPicture,
   specification: Specification,
   conditions: FittingConditions = {},
 ): Result<SizedPair> {
-  const shape = lastShapeOf(features);
-  const sized = SIDES.flatMap((side) => {
+  return pairSizer(picture, specification, conditions)(model);
+}
+
+/** A measured foot with what is asked of its shoe. */
+interface FootToSize {
+  side: Side;
+  wish: ExplainedWish;
+  foot: SizedFoot;
+  /** As it is worn: with what sock, insert and swelling add. */
+  lengthMm: number;
+}
+
+/** Sizes models one after the other on the same feet; see {@link sizePair}. */
+export function pairSizer(
+  picture: ClinicalPicture,
+  specification: Specification,
+  conditions: FittingConditions = {},
+): (model: SizedModel) => Result<SizedPair> {
+  const feet = SIDES.flatMap((side): FootToSize[] => {
     const lengthMm = numberAt(picture, 'footLength', side);
     if (lengthMm === null) return [];
     const wish = sizeWish(picture, specification, side, conditions);
@@ -70,11 +87,42 @@ export function sizePair(
       toeShape: toeShape === NOT_EXAMINED ? null : toeShape,
       toeHeightMm: numberAt(picture, 'toeHeight', side),
     };
-    const start = startSize(model, foot, wish, shape);
-    return [{ side, wish, foot, lengthMm: lengthMm + wish.adds.lengthMm, start }];
+    return [{ side, wish, foot, lengthMm: lengthMm + wish.adds.lengthMm }];
   });
+  // Of thousands of models many have the same sizes on the same last: they are worked out once.
+  const known = new Map<string, Result<SizedPair>>();
+  return ({ sizing, features }) => {
+    const shape = lastShapeOf(features);
+    const key = sizedBy(sizing, shape);
+    const before = known.get(key);
+    if (before) return before;
+    const sized = sizeOn(feet, sizing, shape);
+    known.set(key, sized);
+    return sized;
+  };
+}
+
+/** Everything of a model that decides its size. */
+const sizedBy = (sizing: ModelSizing, { foldPercent, toeBox, depthGrade }: LastShape): string =>
+  [
+    sizing.system,
+    sizing.group,
+    sizing.allowanceMm,
+    sizing.lengthOffsetMm,
+    sizing.widthOffsetMm,
+    sizing.foldOffsetMm,
+    sizing.ballWidthMm,
+    sizing.sizes.join(),
+    sizing.widths.join(),
+    foldPercent,
+    toeBox,
+    depthGrade,
+  ].join('|');
+
+function sizeOn(feet: readonly FootToSize[], model: ModelSizing, shape: LastShape): Result<SizedPair> {
+  const sized = feet.map((entry) => ({ ...entry, start: startSize(model, entry.foot, entry.wish, shape) }));
   if (sized.length === 0) return fail('not-measured', 'No foot length is measured.');
-  const fitted: (Omit<(typeof sized)[number], 'start'> & { start: StartSize })[] = [];
+  const fitted: (FootToSize & { start: StartSize })[] = [];
   for (const { start, ...entry } of sized) {
     if (!start.ok)
       return fail(
@@ -114,8 +162,8 @@ export function sizePair(
     byToes: entry.start.byToes,
     byArch: entry.start.byArch,
   });
-  const spare = both(shorter).roomMm - shorter.wish.room.most;
   const [ofLonger, ofShorter] = [both(longer), both(shorter)];
+  const spare = ofShorter.roomMm - shorter.wish.room.most;
   const pair =
     longer.side === 'left' ? { left: ofLonger, right: ofShorter } : { left: ofShorter, right: ofLonger };
   return ok({
@@ -125,7 +173,7 @@ export function sizePair(
     label: pair.left.label,
     advice:
       spare > 0.5
-        ? `Fitted to the ${longer.side}; the ${shorter.side} has ${fixed(both(shorter).roomMm)} mm: filler or a snug insert there.`
+        ? `Fitted to the ${longer.side}; the ${shorter.side} has ${fixed(ofShorter.roomMm)} mm: filler or a snug insert there.`
         : '',
     fillerMm: Math.max(0, spare),
   });

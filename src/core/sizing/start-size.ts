@@ -109,10 +109,11 @@ export function startSize(
     ballWidthMm: foot.ballWidthMm === null ? null : foot.ballWidthMm + adds.widthMm,
     heelBallMm: foot.heelBallMm == null ? null : foot.heelBallMm + adds.lengthMm,
   };
-  const wanted = worn.lengthMm + wish.wished + lengthLost(shape, worn);
-  const room = (size: number) => roomIn(model, size, worn, shape);
+  const lost = lengthLost(shape, worn);
+  const wanted = worn.lengthMm + wish.wished + lost;
+  const rooms = model.sizes.map((size) => insideLength(model, size) - lost - worn.lengthMm);
   const within = (most: number) =>
-    model.sizes.filter((size) => room(size) >= wish.least - 0.05 && room(size) <= most + 0.05);
+    model.sizes.filter((_, at) => rooms[at]! >= wish.least - 0.05 && rooms[at]! <= most + 0.05);
   // The ball may ask for half a size more than the toes would take, no more: a foot slides in what is longer.
   const wished = within(wish.most + HALF_SIZE_MM);
   const enough = wished.length > 0 ? wished : within(wish.most + MOST_OVER_MM);
@@ -134,7 +135,6 @@ export function startSize(
     why.push(
       `runs ${fixed(Math.abs(model.lengthOffsetMm))} mm ${model.lengthOffsetMm > 0 ? 'long' : 'short'}`,
     );
-  const lost = lengthLost(shape, worn);
   if (lost > 0) why.push(`the front of the box takes ${fixed(lost)} mm from these toes`);
   why.push(
     worn.ballWidthMm === null

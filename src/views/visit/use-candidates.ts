@@ -6,7 +6,7 @@ import { type Lineage, lineageOf } from '@/core/match/lineage';
 import { onFootReader } from '@/core/match/on-foot';
 import type { Excluded, Ranked } from '@/core/match/rank';
 import type { Result } from '@/core/result/result';
-import { type SizedPair, sizePair } from '@/core/sizing/size-pair';
+import { pairSizer, type SizedPair } from '@/core/sizing/size-pair';
 import { pairsNamed } from '@/core/visit/pairs-named';
 import { useModels } from '../use-models';
 import { useRanking } from './use-ranking';
@@ -57,7 +57,7 @@ export function useCandidates(): {
     if (!models || !ranking) return null;
     const { ranked, excluded } = ranking;
     const byId = new Map(models.map((model) => [model.id, model]));
-    const sizeOf = (model: ShoeModel) => sizePair(model, picture, specification, conditions);
+    const sizeOf = pairSizer(picture, specification, conditions);
     const { usable, noSize } = candidatesOf(ranked, byId, sizeOf);
     return {
       usable: inStockOnly ? usable.filter(({ onShelf }) => onShelf > 0) : usable,

@@ -1,7 +1,7 @@
 import type { z } from 'zod';
 import type { shoes } from '@/contract/shoes';
 import { filterModels } from '@/core/catalogue/filter';
-import { modelTitle, type ShoeModel } from '@/core/catalogue/model';
+import { modelTitle } from '@/core/catalogue/model';
 import { mergeFindings } from '@/core/findings/merge';
 import { NOT_EXAMINED } from '@/core/findings/picture';
 import { fittedFeet } from '@/core/fitting/push-off';
@@ -16,7 +16,7 @@ import { resolve } from '@/core/prescribe/engine/resolve';
 import { type OnFoot, prostheticFootOf, verdictOnFoot } from '@/core/prosthesis/on-this-foot';
 import { LIMITS_OF_USE } from '@/core/safety/cautions';
 import { offsetInWords } from '@/core/sizing/learned/learn-offsets';
-import { sizePair } from '@/core/sizing/size-pair';
+import { pairSizer } from '@/core/sizing/size-pair';
 import type { Tenant } from '../../database/tenant';
 import { notFound } from '../../http/problem';
 import { houseSettingsOf } from '../pairs/house-settings';
@@ -55,7 +55,7 @@ async function fitted(
     lineage,
     ranking: standing(rank(obtainable(models), specification, lineage), models, stand),
     onFoot: onFootReader(stand),
-    sizeOf: (model: ShoeModel) => sizePair(model, picture, specification, conditions),
+    sizeOf: pairSizer(picture, specification, conditions),
   };
 }
 
