@@ -25,8 +25,13 @@ export const patients = {
     id: 'findPatients',
     answer: z.array(patientSummarySchema),
     tag: 'records',
-    summary: 'Patients by part of the name',
-    query: z.object({ q: z.string().max(80).optional(), archived: z.enum(['yes']).optional() }),
+    summary: 'Patients by words of the name, birth date, birth year or telephone number; 200 at a time',
+    query: z.object({
+      q: z.string().max(80).optional(),
+      archived: z.enum(['yes']).optional(),
+      /** The last patient of the page before. */
+      after: z.uuid().optional(),
+    }),
   }),
   addPatient: operation(ROUTES.addPatient, {
     id: 'addPatient',

@@ -8,6 +8,7 @@ import { listPairs } from '@/server/services/pairs/pair-records';
 import {
   addPatient,
   changePatient,
+  countPatients,
   findPatients,
   patientAudit,
   readPatient,
@@ -57,6 +58,27 @@ describe('finding patients', () => {
     expect(await found('ILSE')).toEqual(['Ilse Abt', 'Zacharias Ilsemann', 'Ilse Zander']);
     expect(await found('  zander   ilse ')).toEqual(['Ilse Zander']);
     expect(await found('ilse nobody')).toEqual([]);
+  });
+
+  it('a birth date in any writing, a year, or digits of the telephone lead to the person', async () => {
+    await add({ givenName: 'Born', familyName: 'Dated', bornOn: '1931-10-09', phone: '+47 (555) 01-777' });
+    for (const typed of ['9.10.1931', '1931-10-09', '09/10/1931', '10/09/1931', 'dated 1931', '55501777'])
+      expect(await found(typed), typed).toEqual(['Born Dated']);
+    expect(await found('born 1932')).toEqual([]);
+  });
+
+  it('page by page nobody is left out or read twice, whoever has the same name', async () => {
+    for (let at = 0; at < 7; at += 1) await add({ givenName: 'Same', familyName: 'Paged' });
+    const pages: string[][] = [];
+    let after: string | undefined;
+    do {
+      const page = await asTenant(me, (tenant) => findPatients(tenant, 'paged', false, { after, most: 3 }));
+      pages.push(page.map(({ id }) => id));
+      after = page.length === 3 ? page.at(-1)!.id : undefined;
+    } while (after);
+    expect(pages.map((page) => page.length)).toEqual([3, 3, 1]);
+    expect(new Set(pages.flat()).size).toBe(7);
+    expect(await asTenant(me, (tenant) => countPatients(tenant, 'paged', false))).toBe(7);
   });
 
   it('signs that a search language knows are letters here', async () => {

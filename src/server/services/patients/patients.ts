@@ -3,6 +3,7 @@ import type { z } from 'zod';
 import type { patientChangeSchema, patientSchema } from '@/contract/patients-schema';
 import type { AuditRecord, PatientRecord, PatientSummary, VisitSummary } from '@/contract/records';
 import { ageOn } from '@/core/calendar/days';
+import { readPatientSearch } from '@/core/search/patient-search';
 import { isShipped } from '@/core/texts/languages';
 import { containing } from '../../database/like';
 import type { Database } from '../../database/schema';
@@ -27,19 +28,58 @@ export const summaryOf = (row: PatientRow): PatientSummary => ({
   occupation: row.occupation,
 });
 
-/** Patients whose name holds the words, by family name; those put away into the archive only where they are asked for. */
-export async function findPatients(tenant: Tenant, words = '', archived = false): Promise<PatientSummary[]> {
-  await audit(tenant, 'read', 'list of patients', null);
-  let query = tenant.tx
-    .selectFrom('patient')
-    .selectAll()
-    .where('archived_at', archived ? 'is not' : 'is', null);
-  for (const word of words.trim().split(/\s+/).filter(Boolean)) {
+/** Most patients that are read at once. */
+const MOST_FOUND = 200;
+
+/** Those that a search means; the archive only where it is asked for. */
+function searched({ tx }: Tenant, typed: string, archived: boolean) {
+  const { words, bornOn, bornIn, digits } = readPatientSearch(typed);
+  let query = tx.selectFrom('patient').where('archived_at', archived ? 'is not' : 'is', null);
+  for (const word of words) {
     const like = containing(word);
     query = query.where((eb) => eb.or([eb('given_name', 'ilike', like), eb('family_name', 'ilike', like)]));
   }
-  const rows = await query.orderBy('family_name').orderBy('given_name').limit(200).execute();
+  if (bornOn.length > 0) query = query.where('born_on', 'in', bornOn);
+  if (bornIn !== null)
+    query = query.where('born_on', '>=', `${bornIn}-01-01`).where('born_on', '<=', `${bornIn}-12-31`);
+  if (digits !== null)
+    query = query.where(sql`regexp_replace(phone, '\\D', '', 'g')`, 'like', containing(digits));
+  return query;
+}
+
+/**
+ * Patients by words of their names, by day or year of birth or by telephone number, in the order of their family names.
+ *
+ * @param after the last patient of the page before
+ */
+export async function findPatients(
+  tenant: Tenant,
+  typed = '',
+  archived = false,
+  { after, most = MOST_FOUND }: { after?: string | undefined; most?: number } = {},
+): Promise<PatientSummary[]> {
+  await audit(tenant, 'read', 'list of patients', null);
+  let query = searched(tenant, typed, archived).selectAll();
+  if (after !== undefined)
+    query = query.where(
+      sql<boolean>`(family_name, given_name, id) >
+        (select before.family_name, before.given_name, before.id from patient as before where before.id = ${after}::uuid)`,
+    );
+  const rows = await query
+    .orderBy('family_name')
+    .orderBy('given_name')
+    .orderBy('id')
+    .limit(Math.min(most, MOST_FOUND))
+    .execute();
   return rows.map(summaryOf);
+}
+
+/** How many a search finds in all. */
+export async function countPatients(tenant: Tenant, typed: string, archived: boolean): Promise<number> {
+  const { count } = await searched(tenant, typed, archived)
+    .select(({ fn }) => fn.countAll<string>().as('count'))
+    .executeTakeFirstOrThrow();
+  return Number(count);
 }
 
 const columns = (patient: Partial<z.infer<typeof patientSchema>>) => ({
