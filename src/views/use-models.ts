@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import { type Answer, failureInWords } from '@/contract/client';
 import type { CatalogueRead } from '@/core/catalogue/columns';
 import type { ShoeModel } from '@/core/catalogue/model';
-import { type OpenCatalogue, readCatalogue } from './read-catalogue';
+import type { OpenCatalogue } from './read-catalogue';
 
 let loading: Promise<Answer<OpenCatalogue>> | null = null;
 
@@ -20,7 +20,11 @@ export function useModels(isWanted = true): {
   useEffect(() => {
     if (!isWanted) return;
     let isGone = false;
-    loading ??= readCatalogue();
+    // Without its code nothing was reached, as without an answer.
+    loading ??= import('./read-catalogue').then(
+      ({ readCatalogue }) => readCatalogue(),
+      () => ({ ok: false, kind: 'offline' }),
+    );
     void loading.then((next) => {
       if (!next.ok) loading = null;
       if (!isGone) setAnswer(next);

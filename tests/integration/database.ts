@@ -6,6 +6,9 @@ import { addStaff } from '@/server/cli/load-demo';
 import { closeDatabases, kyselyOn } from '@/server/database/connection';
 import { ensureLogins, loginUrls, migrate } from '@/server/database/migrate';
 import type { Actor } from '@/server/database/tenant';
+import { explainEverything, refuseWholeTables } from './explaining';
+
+explainEverything();
 
 export const FOLDER = resolve(import.meta.dirname, '../../migrations');
 const SECRET = 'a secret that only the integration tests know, long enough';
@@ -55,6 +58,7 @@ export async function freshDatabase(): Promise<TestDatabase> {
       await closeDatabases();
       await admin.query(`drop database ${name} with (force)`);
       await admin.end();
+      refuseWholeTables();
     },
   };
 }

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { type CatalogueQuery, filterModels } from '@/core/catalogue/filter';
 import { modelTitle, pairsInStock, type ShoeModel } from '@/core/catalogue/model';
 import type { CatalogueStart } from '@/core/catalogue/parts';
@@ -8,7 +8,9 @@ import { Failed } from '@/ui/page/Failed';
 import { LongTable, type SortableColumn } from '@/ui/table/LongTable';
 import { useModels } from '../use-models';
 import { FilterBar } from './FilterBar';
-import { ModelCard } from './ModelCard';
+
+// The server draws the first card; for others its drawing is fetched.
+const ModelCard = lazy(() => import('./ModelCard').then((part) => ({ default: part.ModelCard })));
 
 /** A feature as a column; a grade by its number, which its heading explains. */
 function featureColumn(id: FeatureId, head: string, width: string): SortableColumn<ShoeModel> {
@@ -144,7 +146,9 @@ export function Catalogue({ start }: { start: CatalogueStart }) {
         />
         {isWhole && found.length === 0 && <p className="py-3">No model matches. Remove a filter.</p>}
       </div>
-      {model && <ModelCard model={model} />}
+      <Suspense fallback={<aside aria-label="Model" className="bg-desk" />}>
+        {model && <ModelCard model={model} />}
+      </Suspense>
     </div>
   );
 }

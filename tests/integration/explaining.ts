@@ -1,0 +1,71 @@
+import pg from 'pg';
+import { z } from 'zod';
+
+/** Tables that stay small however large the service grows: a page or two, read whole in a moment. */
+const SMALL = new Set(['clinic', 'migration', 'kysely_migration', 'kysely_migration_lock']);
+
+interface Node {
+  'Node Type': string;
+  'Relation Name'?: string | undefined;
+  'Index Cond'?: string | undefined;
+  Plans?: Node[] | undefined;
+}
+const node: z.ZodType<Node> = z.lazy(() =>
+  z.object({
+    'Node Type': z.string(),
+    'Relation Name': z.string().optional(),
+    'Index Cond': z.string().optional(),
+    Plans: z.array(node).optional(),
+  }),
+);
+const explained = z.array(z.object({ 'QUERY PLAN': z.array(z.object({ Plan: node })) })).length(1);
+
+const nodesOf = (plan: Node): Node[] => [plan, ...(plan.Plans ?? []).flatMap(nodesOf)];
+/** A table read from end to end: in its own order, or in that of an index nothing is looked up in. */
+const readsWhole = (plan: Node): boolean =>
+  plan['Relation Name'] !== undefined &&
+  !SMALL.has(plan['Relation Name']) &&
+  (plan['Node Type'] === 'Seq Scan' ||
+    (/^Index (Only )?Scan$/.test(plan['Node Type']) && plan['Index Cond'] === undefined));
+
+const EXPLAINED = /^\s*(?:select|with|update|delete|insert)\b/i;
+const seen = new Set<string>();
+const found: { table: string; statement: string }[] = [];
+/** Statements that read a table from end to end are forgotten once they were said. */
+export const wholeTables = (): { table: string; statement: string }[] => found.splice(0);
+
+/** @throws where a statement of the application has read a table from end to end: it needs an index */
+export function refuseWholeTables(): void {
+  const lines = wholeTables().map(({ table, statement }) => `${table}: ${statement}`);
+  if (lines.length > 0) throw new Error(`Read from end to end:\n${lines.join('\n')}`);
+}
+
+/**
+ * From here on every statement that the application sends for the first time is explained before it runs, with whole tables made as
+ * expensive as they are in a large database: the planner then reads one only where no index serves.
+ */
+export function explainEverything(): void {
+  const original: (text: string, values?: unknown[]) => Promise<pg.QueryResult> = pg.Client.prototype.query;
+  const explain = async (client: pg.Client, text: string, values: unknown[] | undefined): Promise<void> => {
+    const ask = (statement: string, given?: unknown[]) => original.call(client, statement, given);
+    await ask('set local enable_seqscan = off');
+    const { rows } = await ask(`explain (format json, costs off) ${text}`, values);
+    await ask('set local enable_seqscan = on');
+    const [answer] = explained.parse(rows);
+    for (const { Plan } of answer!['QUERY PLAN'])
+      for (const plan of nodesOf(Plan).filter(readsWhole))
+        found.push({ table: plan['Relation Name']!, statement: text });
+  };
+  pg.Client.prototype.query = function query(this: pg.Client, ...given: unknown[]) {
+    const [text, values] = given;
+    const isOwn =
+      typeof text === 'string' &&
+      Array.isArray(values) &&
+      given.length === 2 &&
+      this.user?.endsWith('_app_login') === true &&
+      EXPLAINED.test(text);
+    if (!isOwn || seen.has(text)) return Reflect.apply(original, this, given);
+    seen.add(text);
+    return explain(this, text, values).then(() => Reflect.apply(original, this, given));
+  } as typeof pg.Client.prototype.query;
+}
