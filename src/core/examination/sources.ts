@@ -1,5 +1,5 @@
 import type { Source } from '../sources/source';
-import { recallMark } from '../sources/sources';
+import { recallMark } from '../sources/source';
 
 /** Published sources of the examination's formulas and bands, recalled and not read from the papers. */
 export const EXAMINATION_SOURCES = {

@@ -4,3 +4,6 @@ export interface Source {
   says: string;
   recall: number;
 }
+
+/** Below 60 % a value may only be a clinic setting; 60–84 % is marked “check”. */
+export const recallMark = (recall: number): string => (recall >= 85 ? 'from memory' : 'from memory, check');

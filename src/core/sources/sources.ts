@@ -1,10 +1,7 @@
 import { PAIN_AND_JOINTS } from './publications/pain-and-joints';
 import { RISK_AND_BALANCE } from './publications/risk-and-balance';
 import { RUNNING_AND_WORK } from './publications/running-and-work';
-import type { Source } from './source';
-
-/** Below 60 % a value may only be a clinic setting; 60–84 % is marked “check”. */
-export const recallMark = (recall: number): string => (recall >= 85 ? 'from memory' : 'from memory, check');
+import { recallMark, type Source } from './source';
 
 export const SOURCES = {
   ...PAIN_AND_JOINTS,

@@ -5,8 +5,6 @@ import { sportsUnder } from '@/core/findings/sports';
 import { isKeyOf, keysOf } from '@/core/tables/keys-of';
 import { findingsOfUses } from '@/core/visit/from-uses';
 import { Sections } from '@/ui/Sections';
-import { BodyMap } from '../../body-map/BodyMap';
-import { InjuryTimeline } from '../../body-map/InjuryTimeline';
 import { BothFeet, FindingField } from '../../FindingField';
 import { NoneOf } from '../../NoneOf';
 import { useFinding } from '../../use-findings';
@@ -20,7 +18,11 @@ const USUAL_SURFACES = ALL_SURFACES.filter((surface) => !COURT_GROUNDS.includes(
 /** Asked of an insert that is there. */
 const INSERT_MEASURES = ['insertSource', 'insertHeel', 'insertForefoot', 'insertWidth'] as const;
 
-// Few visits open these.
+// They stand on tabs of their own.
+const BodyMap = lazy(() => import('../../body-map/BodyMap').then((part) => ({ default: part.BodyMap })));
+const InjuryTimeline = lazy(() =>
+  import('../../body-map/InjuryTimeline').then((part) => ({ default: part.InjuryTimeline })),
+);
 const Uses = lazy(() => import('./Uses').then((part) => ({ default: part.Uses })));
 const ShoesBefore = lazy(() => import('./ShoesBefore').then((part) => ({ default: part.ShoesBefore })));
 const Prosthesis = lazy(() => import('../Prosthesis').then((part) => ({ default: part.Prosthesis })));
