@@ -3,12 +3,12 @@ import { readFileSync } from 'node:fs';
 
 export const SIGN_IN = { email: 'practitioner@harbour.example', password: 'low-tide-lantern' };
 
-/** The session cookie of the demo practitioner. */
-export async function signedIn(origin) {
+/** The session cookie of somebody of the demo. */
+export async function signedIn(origin, email = SIGN_IN.email) {
   const answer = await fetch(`${origin}/api/auth/sign-in/email`, {
     method: 'POST',
     headers: { 'content-type': 'application/json', origin },
-    body: JSON.stringify(SIGN_IN),
+    body: JSON.stringify({ ...SIGN_IN, email }),
   });
   return answer.headers
     .getSetCookie()

@@ -228,7 +228,12 @@ export const shoes = {
     answer: z.array(orderRecordSchema),
     tag: 'orders',
     summary: 'Orders, the open ones first',
-    query: z.object({ patient: z.uuid().optional(), open: z.enum(['yes', 'no']).optional() }),
+    query: z.object({
+      patient: z.uuid().optional(),
+      open: z.enum(['yes', 'no']).optional(),
+      /** The last order of the page before; 500 at a time. */
+      before: z.uuid().optional(),
+    }),
   }),
   orderEvent: operation(ROUTES.orderEvent, {
     id: 'moveOrder',

@@ -490,8 +490,25 @@ describe('a pair that is not in hand', () => {
     expect(wrong.events.at(-1)!.note).toContain('EU 43 D came, EU 42 D was ordered');
     expect((await move(placed.id, { event: 'return' })).state).toBe('returned');
     expect((await asTenant(me, (tenant) => readPatient(tenant, patientId))).pairs).toEqual([]);
-    const open = await asTenant(me, (tenant) => listOrders(tenant, { patientId, open: true }));
+    const open = await asTenant(me, (tenant) => listOrders(tenant, { patientId, state: 'open' }));
     expect(open).toEqual([]);
+  });
+
+  it('page by page no order is left out or read twice, the open ones apart from those that have ended', async () => {
+    for (let at = 0; at < 4; at += 1) await order();
+    const pages = async (state: 'open' | 'ended') => {
+      const ids: string[] = [];
+      for (let before: string | undefined; ; before = ids.at(-1)) {
+        const page = await asTenant(me, (tenant) => listOrders(tenant, { state, before, most: 3 }));
+        ids.push(...page.map(({ id }) => id));
+        if (page.length < 3) return ids;
+      }
+    };
+    const [open, ended] = [await pages('open'), await pages('ended')];
+    const all = (await asTenant(me, (tenant) => listOrders(tenant, {}))).map(({ id }) => id);
+    expect([...open, ...ended]).toEqual(all);
+    expect(open.length).toBeGreaterThan(3);
+    expect(ended.length).toBeGreaterThan(0);
   });
 
   it('a warning sign blocks the order as it blocks the hand-over; another clinic sees no order', async () => {

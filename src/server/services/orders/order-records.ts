@@ -1,6 +1,8 @@
+import { sql } from 'kysely';
 import type { OrderRecord } from '@/contract/records';
 import { addDays, daysBetween } from '@/core/calendar/days';
 import { daysToReturn, type OrderState } from '@/core/orders/order';
+import { groupBy } from '@/core/tables/group-by';
 import type { Tenant } from '../../database/tenant';
 import { today } from '../clock';
 import { MODEL_COLUMNS, modelOf } from '../shoes/model-rows';
@@ -9,10 +11,17 @@ export interface OrderFilter {
   patientId?: string;
   visitId?: string;
   orderId?: string;
-  open?: boolean;
+  /** Those that still wait for something, or those that have ended; both where nothing is said. */
+  state?: 'open' | 'ended';
+  /** The last order of the page before. */
+  before?: string | undefined;
+  most?: number;
 }
 
+const OPEN: readonly OrderState[] = ['wanted', 'ordered', 'arrived', 'checked', 'wrong'];
 const ENDED: readonly OrderState[] = ['collected', 'returned', 'cancelled'];
+/** Most orders that are read at once. */
+const MOST = 500;
 
 /** Orders with what happened to each, the open ones first. */
 export async function listOrders({ tx }: Tenant, filter: OrderFilter): Promise<OrderRecord[]> {
@@ -27,12 +36,19 @@ export async function listOrders({ tx }: Tenant, filter: OrderFilter): Promise<O
   if (filter.patientId) query = query.where('shoe_order.patient_id', '=', filter.patientId);
   if (filter.visitId) query = query.where('shoe_order.visit_id', '=', filter.visitId);
   if (filter.orderId) query = query.where('shoe_order.id', '=', filter.orderId);
-  if (filter.open) query = query.where('shoe_order.state', 'not in', [...ENDED]);
+  if (filter.state)
+    query = query.where('shoe_order.state', 'in', [...(filter.state === 'open' ? OPEN : ENDED)]);
+  if (filter.before)
+    query = query.where(
+      sql<boolean>`(shoe_order.created_at, shoe_order.id) <
+        (select last.created_at, last.id from shoe_order as last where last.id = ${filter.before}::uuid)`,
+    );
   const rows = await query
     .selectAll('shoe_order')
     .select(['patient.given_name', 'patient.family_name', ...MODEL_COLUMNS])
     .orderBy('shoe_order.created_at', 'desc')
-    .limit(500)
+    .orderBy('shoe_order.id', 'desc')
+    .limit(Math.min(filter.most ?? MOST, MOST))
     .execute();
   const events =
     rows.length === 0
@@ -48,6 +64,7 @@ export async function listOrders({ tx }: Tenant, filter: OrderFilter): Promise<O
           )
           .orderBy('order_event.id')
           .execute();
+  const eventsOf = groupBy(events, ({ order_id }) => order_id);
   return rows
     .map(
       (row): OrderRecord => ({
@@ -70,14 +87,12 @@ export async function listOrders({ tx }: Tenant, filter: OrderFilter): Promise<O
             ? null
             : daysToReturn(daysBetween(row.arrived_on, today()), row.return_days),
         createdAt: row.created_at.toISOString(),
-        events: events
-          .filter((event) => event.order_id === row.id)
-          .map((event) => ({
-            event: event.event,
-            note: event.note,
-            by: event.name ?? '',
-            at: event.made_at.toISOString(),
-          })),
+        events: (eventsOf.get(row.id) ?? []).map((event) => ({
+          event: event.event,
+          note: event.note,
+          by: event.name ?? '',
+          at: event.made_at.toISOString(),
+        })),
       }),
     )
     .toSorted((a, b) => Number(ENDED.includes(a.state)) - Number(ENDED.includes(b.state)));

@@ -5,6 +5,7 @@ import { listOrders } from '@/server/services/orders/order-records';
 export const GET = endpoint(api.orders, (tenant, { query }) =>
   listOrders(tenant, {
     ...(query.patient ? { patientId: query.patient } : {}),
-    open: query.open === 'yes',
+    ...(query.open === 'yes' ? { state: 'open' } : {}),
+    before: query.before,
   }),
 );
