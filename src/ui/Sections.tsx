@@ -11,12 +11,22 @@ export function Sections({
 }) {
   return (
     <Root defaultValue={parts[0]?.id ?? ''}>
-      <List aria-label={label} className="flex gap-5 border-b border-line mb-3">
+      <List
+        aria-label={label}
+        className="flex gap-5 border-b border-line mb-3"
+        // A press moves the focus by script, which browsers take for the keyboard’s: the ring is for keys alone.
+        onPointerDownCapture={({ currentTarget }) => {
+          currentTarget.dataset.by = 'pointer';
+        }}
+        onKeyDownCapture={({ currentTarget }) => {
+          currentTarget.dataset.by = 'keys';
+        }}
+      >
         {parts.map((part) => (
           <Trigger
             key={part.id}
             value={part.id}
-            className="pb-1 cursor-pointer outline-offset-4 data-[state=active]:font-semibold data-[state=active]:border-b-2 data-[state=active]:border-accent focus-visible:outline-2 focus-visible:outline-accent"
+            className="pb-1 cursor-pointer outline-offset-4 data-[state=active]:font-semibold data-[state=active]:border-b-2 data-[state=active]:border-accent focus-visible:outline-2 focus-visible:outline-accent in-data-[by=pointer]:outline-none"
           >
             {part.title}
           </Trigger>

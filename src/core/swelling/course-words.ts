@@ -5,6 +5,8 @@ import { inOrder, type SwellingReading } from './course';
 import { dayCourse, gainUntilEvening, type Sure } from './day-course';
 
 const sure = ({ mm, within }: Sure): string => `${Math.round(mm)} ± ${Math.max(1, Math.round(within))} mm`;
+/** Whether a change is more than its error: less is not said. */
+const isSure = ({ mm, within }: Sure): boolean => Math.abs(mm) > within;
 /** Below this a week adds nothing that anybody could act on, mm. Ours. */
 const WEEK_MM = 0.5;
 
@@ -15,14 +17,16 @@ export function courseLines(readings: readonly SwellingReading[], side: Side): s
   if (!course || !last) return [];
   const day = last.at.slice(0, 10);
   const { perWeek, compression, treatment } = course;
-  const rises = Math.abs(perWeek.mm) > perWeek.within && Math.abs(perWeek.mm) >= WEEK_MM;
+  const rises = isSure(perWeek) && Math.abs(perWeek.mm) >= WEEK_MM;
   const parts = [`a day adds ${sure(course.swing)}`];
   if (rises)
     parts.push(
       `each week ${perWeek.mm > 0 ? 'adds' : 'takes off'} ${sure({ ...perWeek, mm: Math.abs(perWeek.mm) })}`,
     );
-  if (compression) parts.push(`compression takes off ${sure({ ...compression, mm: -compression.mm })}`);
-  if (treatment) parts.push(`treatment takes off ${sure({ ...treatment, mm: -treatment.mm })} on its day`);
+  if (compression && isSure(compression))
+    parts.push(`compression takes off ${sure({ ...compression, mm: -compression.mm })}`);
+  if (treatment && isSure(treatment))
+    parts.push(`treatment takes off ${sure({ ...treatment, mm: -treatment.mm })} on its day`);
   const gain = gainUntilEvening(course, day, awakeAt(last));
   if (gain.mm >= 1) parts.push(`from the last reading to the evening about ${sure(gain)} more`);
   return [`${side[0]!.toUpperCase()}${side.slice(1)}: ${parts.join('; ')}.`];

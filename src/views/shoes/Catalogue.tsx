@@ -1,4 +1,4 @@
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { type CatalogueQuery, filterModels } from '@/core/catalogue/filter';
 import { modelTitle, pairsInStock, type ShoeModel } from '@/core/catalogue/model';
 import type { CatalogueStart } from '@/core/catalogue/parts';
@@ -8,9 +8,7 @@ import { Failed } from '@/ui/page/Failed';
 import { LongTable, type SortableColumn } from '@/ui/table/LongTable';
 import { useModels } from '../use-models';
 import { FilterBar } from './FilterBar';
-
-// The server draws the first card; for others its drawing is fetched.
-const ModelCard = lazy(() => import('./ModelCard').then((part) => ({ default: part.ModelCard })));
+import { ModelCard } from './ModelCard';
 
 /** A feature as a column; a grade by its number, which its heading explains. */
 function featureColumn(id: FeatureId, head: string, width: string): SortableColumn<ShoeModel> {
@@ -146,9 +144,7 @@ export function Catalogue({ start }: { start: CatalogueStart }) {
         />
         {isWhole && found.length === 0 && <p className="py-3">No model matches. Remove a filter.</p>}
       </div>
-      <Suspense fallback={<aside aria-label="Model" className="bg-desk" />}>
-        {model && <ModelCard model={model} />}
-      </Suspense>
+      {model && <ModelCard model={model} />}
     </div>
   );
 }
