@@ -55,9 +55,7 @@ async function inPieces<T>(work: Generator<void, T>): Promise<T> {
  *
  * @param onPart is told which share has come
  */
-export async function readCatalogue(
-  onPart: (share: number) => void = () => {},
-): Promise<Answer<OpenCatalogue>> {
+export async function readCatalogue(onPart: (share: number) => void): Promise<Answer<OpenCatalogue>> {
   for (let tries = 1; ; tries += 1) {
     const list = await call('catalogueParts', {});
     if (!list.ok) return list;

@@ -67,7 +67,7 @@ export function Catalogue({ start }: { start: CatalogueStart }) {
   const [query, setQuery] = useState<CatalogueQuery>(AT_FIRST);
   const [chosen, setChosen] = useState<string>('');
   const [beside, setBeside] = useState<string[]>([]);
-  const { models: all, problem, retry } = useModels();
+  const { models: all, share, problem, retry } = useModels();
   const models = all ?? start.first;
   const { matching, unknown } = useMemo(() => filterModels(models, query), [models, query]);
   const unsure = useMemo(() => new Set(unknown.map(({ id }) => id)), [unknown]);
@@ -112,7 +112,10 @@ export function Catalogue({ start }: { start: CatalogueStart }) {
     ...VALUES,
   ];
   const isWhole = all !== null || start.first.length === start.models;
-  const opened = query === AT_FIRST ? `${start.current} of ${start.models} match` : 'Reading the catalogue …';
+  const opened =
+    query === AT_FIRST
+      ? `${start.current} of ${start.models} match`
+      : `Reading the catalogue, ${Math.round(100 * share)} % …`;
   return (
     <div className="grid grid-cols-[1fr_20rem] gap-6">
       <div className="min-w-0">

@@ -45,7 +45,7 @@ describe('the catalogue', () => {
     expect(titles()).toEqual(['Quay']);
     expect(status()).toBe('3 of 4 match');
     filter('drop', '3-9 mm');
-    expect(status()).toBe('Reading the catalogue …');
+    expect(status()).toBe('Reading the catalogue, 0 % …');
     await settle();
     expect(status()).toMatch(/^2 of 4 match; 1 more may/);
     expect(titles()).toEqual(['Quay', 'Reef', 'Inlet']);
