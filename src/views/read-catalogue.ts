@@ -1,4 +1,5 @@
 import { type Answer, call } from '@/contract/client';
+import type { ProblemDetails } from '@/contract/operation';
 import { type CatalogueColumns, type CatalogueRead, openingCatalogue } from '@/core/catalogue/columns';
 import type { ShoeModel } from '@/core/catalogue/model';
 import type { CatalogueParts } from '@/core/catalogue/parts';
@@ -35,6 +36,14 @@ async function partsOf(
   return failed ?? { ok: true, value: read };
 }
 
+/** What was learned is told in the order of the parts: of other models than theirs it would be another shoe's. */
+const CHANGING: ProblemDetails = {
+  type: 'about:blank',
+  title: 'The catalogue is being changed. Try again in a moment.',
+  status: 409,
+  code: 'conflict',
+};
+
 /** A frame's share of work at one go, ms. */
 const PIECE_MS = 8;
 
@@ -63,12 +72,17 @@ export async function readCatalogue(onPart: (share: number) => void): Promise<An
       partsOf(list.value, onPart),
       call('learnedFits', { params: { version: list.value.learned } }),
     ]);
-    if (parts.ok && learned.ok) {
+    const isWhole =
+      parts.ok &&
+      learned.ok &&
+      parts.value.reduce((sum, { ids }) => sum + ids.length, 0) === learned.value.length.at.length;
+    if (isWhole) {
       const read = { parts: parts.value, learned: learned.value };
       return { ok: true, value: { read, models: await inPieces(openingCatalogue(read)) } };
     }
     const failed = parts.ok ? learned : parts;
-    const hasChanged = !failed.ok && failed.kind === 'refused' && failed.problem.status === 409;
-    if (!failed.ok && (!hasChanged || tries === TRIES)) return failed;
+    const hasChanged = failed.ok || (failed.kind === 'refused' && failed.problem.status === 409);
+    if (!hasChanged && !failed.ok) return failed;
+    if (tries === TRIES) return failed.ok ? { ok: false, kind: 'refused', problem: CHANGING } : failed;
   }
 }

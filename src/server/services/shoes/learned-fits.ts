@@ -2,25 +2,23 @@ import { sql } from 'kysely';
 import { lastShapeOf } from '@/core/sizing/last-shape';
 import { type LearnedFit, learnOffsets, UNSEEN_FIT } from '@/core/sizing/learned/learn-offsets';
 import type { Tenant } from '../../database/tenant';
+import { readParts } from './catalogue-versions';
 
-export type Fits = ReadonlyMap<string, LearnedFit>;
+export interface Learned {
+  /** Null where something changed while it was worked out. */
+  version: string | null;
+  fits: ReadonlyMap<string, LearnedFit>;
+}
 
 /** Clinics whose last learning is kept in memory: it follows from the records alone, so that every copy keeps its own. */
 const KEPT = 16;
-const kept = new Map<string, { version: string; fits: Fits }>();
-
-/** Moves with every fitting that is added, taken back or written anew. */
-export async function fittingsVersion({ tx }: Tenant): Promise<string> {
-  const { rows } = await sql<{ version: string }>`
-    select concat(count(*), ' ', extract(epoch from max(fitted_at))) as version from fitting`.execute(tx);
-  return rows[0]?.version ?? '';
-}
+const kept = new Map<string, Learned>();
 
 /**
  * What this clinic's fittings teach of every model's true inside. Makers of whom nothing was fitted are not even read: of a large
  * catalogue these are nearly all.
  */
-async function learn({ tx }: Tenant): Promise<Fits> {
+async function learn({ tx }: Tenant): Promise<Learned['fits']> {
   const fittings = await tx
     .selectFrom('fitting')
     .select(['model_id', 'feet'])
@@ -44,14 +42,20 @@ async function learn({ tx }: Tenant): Promise<Fits> {
   return new Map(all.map(({ id }) => [id, learned.get(id) ?? UNSEEN_FIT]));
 }
 
-/** What was learned of every model under a version of the catalogue and its fittings, worked out once. */
-export async function fitsOf(tenant: Tenant, version: string): Promise<Fits> {
+/**
+ * What was learned of every model, and of which version of catalogue and fittings; worked out once a version. Numbers of versions
+ * only rise: where it is the same before and after, nothing has moved in between.
+ */
+export async function readFits(tenant: Tenant): Promise<Learned> {
   const { clinicId } = tenant.actor;
+  const { learned: version } = await readParts(tenant);
   const before = kept.get(clinicId);
-  if (before?.version === version) return before.fits;
-  const fits = await learn(tenant);
+  if (before?.version === version) return before;
+  const learned = { version, fits: await learn(tenant) };
+  // Of no version: it is good for one answer, and whoever needs it in an order asks again.
+  if ((await readParts(tenant)).learned !== version) return { ...learned, version: null };
   kept.delete(clinicId);
-  kept.set(clinicId, { version, fits });
+  kept.set(clinicId, learned);
   for (const [oldest] of kept) if (kept.size > KEPT) kept.delete(oldest);
-  return fits;
+  return learned;
 }

@@ -15,8 +15,7 @@ import type { Tenant } from '../../database/tenant';
 import { notFound, Refusal, refusedAt } from '../../http/problem';
 import { today } from '../clock';
 import { readClinic } from '../people/clinic';
-import { readParts } from './catalogue-parts';
-import { fitsOf } from './learned-fits';
+import { readFits } from './learned-fits';
 import { MODEL_COLUMNS, modelOf } from './model-rows';
 
 const withLearnedFit = (model: ShoeModel, fits: ReadonlyMap<string, LearnedFit>): ShoeModel => {
@@ -36,7 +35,7 @@ const statedModels = ({ tx }: Tenant) =>
 /** Models as they are stated, with what was learned of each. */
 async function withFits(tenant: Tenant, rows: ReturnType<typeof statedModels>): Promise<ShoeModel[]> {
   const models = await rows.execute();
-  const fits = await fitsOf(tenant, (await readParts(tenant)).learned);
+  const { fits } = await readFits(tenant);
   return models.map((row) => withLearnedFit(modelOf(row), fits));
 }
 

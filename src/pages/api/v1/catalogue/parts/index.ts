@@ -1,5 +1,5 @@
 import { api } from '@/contract/contract';
 import { endpoint } from '@/server/http/endpoint';
-import { readParts } from '@/server/services/shoes/catalogue-parts';
+import { readParts } from '@/server/services/shoes/catalogue-versions';
 
 export const GET = endpoint(api.catalogueParts, readParts);
