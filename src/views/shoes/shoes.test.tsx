@@ -1,5 +1,5 @@
 import { act, cleanup, fireEvent, render, screen, within } from '@testing-library/react';
-import { settle } from '@tests/fixtures/acting';
+import { settleUntilGone } from '@tests/fixtures/acting';
 import { testShoe, testSizing } from '@tests/fixtures/invented-shoe';
 import { serve, servedCatalogue } from '@tests/fixtures/visit-view';
 import { afterEach, describe, expect, it, vi } from 'vitest';
@@ -46,7 +46,7 @@ describe('the catalogue', () => {
     expect(status()).toBe('3 of 4 match');
     filter('drop', '3-9 mm');
     expect(status()).toBe('Reading the catalogue, 0 % …');
-    await settle();
+    await settleUntilGone(/Reading the catalogue/);
     expect(status()).toMatch(/^2 of 4 match; 1 more may/);
     expect(titles()).toEqual(['Quay', 'Reef', 'Inlet']);
   });

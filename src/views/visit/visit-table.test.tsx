@@ -1,5 +1,5 @@
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
-import { settle } from '@tests/fixtures/acting';
+import { settle, settleUntilGone } from '@tests/fixtures/acting';
 import { savedStep, visitRecord } from '@tests/fixtures/visit-record';
 import { serve, stubWorkers } from '@tests/fixtures/visit-view';
 import { afterAll, afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
@@ -27,10 +27,7 @@ afterEach(() => {
 afterAll(() => vi.unstubAllGlobals());
 
 /** A step comes when it is opened. */
-const opened = async () => {
-  await settle();
-  for (let tries = 0; screen.queryByText('Opening …') && tries < 200; tries += 1) await settle();
-};
+const opened = () => settleUntilGone('Opening …');
 
 async function show(visit: Partial<VisitRecord> = {}) {
   const shown = render(<VisitTable visit={visitRecord({ id: ID, ...visit })} />);

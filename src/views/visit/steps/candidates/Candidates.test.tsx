@@ -1,5 +1,5 @@
 import { cleanup, fireEvent, screen } from '@testing-library/react';
-import { settle } from '@tests/fixtures/acting';
+import { settleUntilGone } from '@tests/fixtures/acting';
 import { testShoe } from '@tests/fixtures/invented-shoe';
 import { serve, servedCatalogue, showInVisit, stubWorkers } from '@tests/fixtures/visit-view';
 import { afterEach, describe, expect, it, vi } from 'vitest';
@@ -20,7 +20,7 @@ describe('candidates', () => {
     serve(servedCatalogue([shoe]));
     stubWorkers({});
     await showInVisit(<Candidates />);
-    await settle();
+    await settleUntilGone(/Ranking the catalogue/);
     expect(screen.getByRole('alert').textContent).toContain('The background work could not be started');
     let known: readonly ShoeModel[] = [];
     stubWorkers({
@@ -31,7 +31,7 @@ describe('candidates', () => {
       },
     });
     fireEvent.click(screen.getByRole('button', { name: 'Try again' }));
-    await settle();
+    await settleUntilGone(/Ranking the catalogue/);
     expect(screen.queryByRole('alert')).toBeNull();
     expect(screen.getByRole('list', { name: 'Ranked candidates' }).textContent).toContain('Testmaker');
   });

@@ -1,4 +1,5 @@
 import { act, cleanup, fireEvent, screen, within } from '@testing-library/react';
+import { settleUntilGone } from '@tests/fixtures/acting';
 import { halfSizes, testShoe, testSizing } from '@tests/fixtures/invented-shoe';
 import { serve, servedCatalogue, showInVisit, stubWorkers } from '@tests/fixtures/visit-view';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
@@ -37,9 +38,7 @@ afterEach(() => {
 
 async function show(extra: VisitContents = {}) {
   const shown = await showInVisit(<TryOnStep />, { contents: { ...contents, ...extra } });
-  await act(async () => {
-    await new Promise((resolve) => setTimeout(resolve, 30));
-  });
+  await settleUntilGone(/Fetching the catalogue/);
   const pair = (letter: string) => screen.getByRole('region', { name: new RegExp(`^Pair ${letter}`) });
   const tried = (model: string) =>
     shown.store.content('try-on').tryOns?.find((tryOn) => tryOn.model === model);
