@@ -1,8 +1,8 @@
 import pg from 'pg';
 import { z } from 'zod';
 
-/** Tables that stay small however large the service grows: a page or two, read whole in a moment. */
-const SMALL = new Set(['clinic', 'migration', 'kysely_migration', 'kysely_migration_lock']);
+/** Tables that stay small however large the service grows: clinics, and what the database keeps of itself. */
+const SMALL = /^(?:clinic|kysely_migration.*|pg_.*)$/;
 
 interface Node {
   'Node Type': string;
@@ -24,7 +24,7 @@ const nodesOf = (plan: Node): Node[] => [plan, ...(plan.Plans ?? []).flatMap(nod
 /** A table read from end to end: in its own order, or in that of an index nothing is looked up in. */
 const readsWhole = (plan: Node): boolean =>
   plan['Relation Name'] !== undefined &&
-  !SMALL.has(plan['Relation Name']) &&
+  !SMALL.test(plan['Relation Name']) &&
   (plan['Node Type'] === 'Seq Scan' ||
     (/^Index (Only )?Scan$/.test(plan['Node Type']) && plan['Index Cond'] === undefined));
 
