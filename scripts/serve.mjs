@@ -10,6 +10,8 @@ import { ROOT } from './lib/packages.mjs';
 /** A head that has not arrived by then, or a body, is not waited for. */
 const HEAD_MS = 10_000;
 const REQUEST_MS = 180_000;
+/** Longer than proxies keep a connection that rests (a minute): one that we close first may just be taking a request. */
+const RESTING_MS = 65_000;
 
 /** Proxies that the operator has declared: addresses, ranges, or `loopback`. What they say of a client is believed. */
 const declared = (process.env.SOVET_PROXIES ?? '')
@@ -45,18 +47,21 @@ const files = sirv(join(ROOT, 'dist/client'), {
 });
 const FETCHES = new Set(['GET', 'HEAD']);
 
-const server = createServer({ headersTimeout: HEAD_MS, requestTimeout: REQUEST_MS }, (request, response) => {
-  // The socket's address; behind a declared proxy the nearest hop that is not one.
-  const client = proxyAddr(request, isProxy);
-  for (const name of CLAIMS) delete request.headers[name];
-  request.headers['x-forwarded-for'] = client;
-  // Also on files, which no page code sees.
-  response.setHeader('x-content-type-options', 'nosniff');
-  if (overTls) response.setHeader('strict-transport-security', 'max-age=31536000; includeSubDomains');
-  const pages = () => compressed(request, response, () => handler(request, response));
-  if (FETCHES.has(request.method ?? '')) files(request, response, pages);
-  else pages();
-});
+const server = createServer(
+  { headersTimeout: HEAD_MS, requestTimeout: REQUEST_MS, keepAliveTimeout: RESTING_MS },
+  (request, response) => {
+    // The socket's address; behind a declared proxy the nearest hop that is not one.
+    const client = proxyAddr(request, isProxy);
+    for (const name of CLAIMS) delete request.headers[name];
+    request.headers['x-forwarded-for'] = client;
+    // Also on files, which no page code sees.
+    response.setHeader('x-content-type-options', 'nosniff');
+    if (overTls) response.setHeader('strict-transport-security', 'max-age=31536000; includeSubDomains');
+    const pages = () => compressed(request, response, () => handler(request, response));
+    if (FETCHES.has(request.method ?? '')) files(request, response, pages);
+    else pages();
+  },
+);
 server.listen(Number(process.env.PORT), process.env.HOST);
 server.on('error', (error) => {
   console.error(`The application cannot listen on ${process.env.HOST}:${process.env.PORT}: ${error.message}`);
