@@ -1,14 +1,11 @@
--- A catalogue goes to the browser in parts, and of those only what changed goes again: every change of a model gives it a new number.
-create sequence shoe_model_revision;
-alter table shoe_model add column revision bigint not null default nextval('shoe_model_revision');
-create function shoe_model_changed() returns trigger language plpgsql as $$
-begin
-  new.revision := nextval('shoe_model_revision');
-  return new;
-end $$;
-create trigger shoe_model_changed before update on shoe_model for each row execute function shoe_model_changed();
-grant usage on sequence shoe_model_revision to sovet_app;
--- Numbers of a whole catalogue are read from here alone.
-create index shoe_model_by_revision on shoe_model (clinic_id, id) include (revision, status);
+-- A catalogue goes to the browser in parts, and of those only what changed goes again. What a model holds, as a number: it follows from the
+-- content alone, so that a database that was restored never gives an old number to other content.
+alter table shoe_model add column digest bigint generated always as (
+  hashtextextended(
+    id::text || maker || chr(10) || name || chr(10) || version || chr(10) || features::text || sizing::text || stock::text || boxes::text
+      || coalesce(price::text, '') || status || coalesce(replaces::text, ''), 0)
+) stored;
+-- The numbers of a whole catalogue are read from here alone.
+create index shoe_model_by_digest on shoe_model (clinic_id, id) include (digest, status);
 -- The first page of the list, without reading and sorting the rest.
 create index shoe_model_by_title on shoe_model (clinic_id, status, maker collate "C", name collate "C", version collate "C");

@@ -4,7 +4,14 @@ import { describe, expect, it } from 'vitest';
 import { valuesOf } from '../prescribe/engine/utility';
 import { FEATURE_IDS, featureOf } from '../shoe/features';
 import { learnOffsets, withLearned } from '../sizing/learned/learn-offsets';
-import { byTitle, columnsOf, learnedColumnsOf, modelsOf, withLearnedColumns } from './columns';
+import {
+  byTitle,
+  columnsOf,
+  learnedColumnsOf,
+  modelsOf,
+  modelsOfCatalogue,
+  withLearnedColumns,
+} from './columns';
 import type { ShoeModel, Stock } from './model';
 
 const features = fc
@@ -68,6 +75,24 @@ describe('a catalogue by columns', () => {
     // Of a model that nobody learned of, nothing is said.
     const [bare] = withLearnedColumns([testShoe('a')], learnedColumnsOf(['a'], new Map()));
     expect(bare).toEqual(testShoe('a'));
+  });
+
+  it('in any number of parts it is the same catalogue, as a list shows it', () => {
+    fc.assert(
+      fc.property(catalogue, fc.integer({ min: 1, max: 7 }), (models, of) => {
+        const sorted = byId(models);
+        const size = Math.ceil(sorted.length / of);
+        const parts = Array.from({ length: of }, (_, at) =>
+          columnsOf(sorted.slice(at * size, (at + 1) * size)),
+        );
+        const ids = sorted.map(({ id }) => id);
+        const fits = learnOffsets(models, []);
+        const read = modelsOfCatalogue({ parts, learned: learnedColumnsOf(ids, fits) });
+        expect(new Set(read.map(({ id }) => id))).toEqual(new Set(ids));
+        expect(read).toEqual(byTitle(read));
+      }),
+      { numRuns: 40 },
+    );
   });
 
   it('lists by maker, name and version', () => {

@@ -222,8 +222,8 @@ export interface Database {
     status: Generated<ModelStatus>;
     replaces: string | null;
     updated_at: Generated<Date>;
-    /** A new number with every change, given by the database. */
-    revision: GeneratedAlways<string>;
+    /** What the model holds, as a number that the database makes of it. */
+    digest: GeneratedAlways<string>;
   };
   catalogue_change: {
     clinic_id: string;

@@ -53,11 +53,6 @@ export interface LearnedFit {
 export const LENGTH_SPREAD: FamilySpread = { maker: 2.5, model: 2, version: 1.5 };
 export const WIDTH_SPREAD: FamilySpread = { maker: 1.5, model: 1.5, version: 1 };
 
-/** What is known of a version before anything of its maker was fitted. */
-const unseen = (spread: FamilySpread): Gaussian =>
-  offsetPosterior([{ id: '', maker: '', model: '', mean: 0, precision: 0 }], spread).versions.get('')!;
-const UNSEEN = { length: unseen(LENGTH_SPREAD), width: unseen(WIDTH_SPREAD) };
-
 const modelKey = ({ maker, name }: LabelledVersion): string => `${maker}\u0000${name}`;
 const mean = (values: readonly number[]): number =>
   values.reduce((sum, value) => sum + value, 0) / values.length;
@@ -73,16 +68,16 @@ export function lengthOffsetSeen(sizing: ModelSizing, feet: readonly FittedFoot[
 /** A sizing as the label has it, without what was learned. */
 const label = (sizing: ModelSizing): ModelSizing => ({ ...sizing, lengthOffsetMm: 0, widthOffsetMm: 0 });
 
-const asNobodyKnows = ({ mean: meanMm, variance }: Gaussian): LearnedOffset => ({
-  meanMm,
-  sdMm: Math.sqrt(variance),
-  fittings: 0,
-  relatives: 0,
-});
+/** An offset before anything of its maker was fitted. */
+function unseen(spread: FamilySpread): LearnedOffset {
+  const nobodys = { id: '', maker: '', model: '', mean: 0, precision: 0 };
+  const { mean: meanMm, variance } = offsetPosterior([nobodys], spread).versions.get('')!;
+  return { meanMm, sdMm: Math.sqrt(variance), fittings: 0, relatives: 0 };
+}
 /** What is known of a version of whose maker nothing was fitted. */
 export const UNSEEN_FIT: LearnedFit = {
-  length: asNobodyKnows(UNSEEN.length),
-  width: asNobodyKnows(UNSEEN.width),
+  length: unseen(LENGTH_SPREAD),
+  width: unseen(WIDTH_SPREAD),
   fold: null,
 };
 
@@ -110,6 +105,7 @@ export function learnOffsets(
     perMaker.set(maker, (perMaker.get(maker) ?? 0) + (byVersion.get(id)?.length ?? 0));
   return new Map(
     versions.map(({ id, maker, sizing, foldPercent = null }) => {
+      if (!makers.has(maker)) return [id, UNSEEN_FIT];
       const own = byVersion.get(id)?.length ?? 0;
       const learned = ({ mean: meanMm, variance }: Gaussian): LearnedOffset => ({
         meanMm,
@@ -117,14 +113,14 @@ export function learnOffsets(
         fittings: own,
         relatives: (perMaker.get(maker) ?? 0) - own,
       });
-      const offset = learned(length.get(id) ?? UNSEEN.length);
+      const offset = learned(length.get(id)!);
       const fitted = { ...label(sizing), lengthOffsetMm: offset.meanMm };
       const feet = (byVersion.get(id) ?? []).flatMap((fitting) => fitting.feet);
       return [
         id,
         {
           length: offset,
-          width: learned(width.get(id) ?? UNSEEN.width),
+          width: learned(width.get(id)!),
           fold: foldOffset(fitted, foldPercent, feet),
         },
       ];

@@ -21,12 +21,11 @@ export async function readPart(
   const { from, to } = idsOfPart(bits, part);
   const rows = await tenant.tx
     .selectFrom('shoe_model')
-    .select(['id', 'revision', ...MODEL_COLUMNS])
+    .select(['id', 'digest', ...MODEL_COLUMNS])
     .where('id', '>=', from)
     .where('id', '<=', to)
     .execute();
-  const revisions = rows.map(({ revision }) => BigInt(revision));
-  const sum = revisions.reduce((all, one) => all + one, 0n);
+  const sum = rows.reduce((all, { digest }) => all + BigInt(digest), 0n);
   if (versionOf(bits, part, rows.length, sum) !== version) throw changedMeanwhile();
   return columnsOf(rows.map(modelOf));
 }

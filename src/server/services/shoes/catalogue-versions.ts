@@ -4,7 +4,7 @@ import { type CatalogueParts, partBits } from '@/core/catalogue/parts';
 import type { Tenant } from '../../database/tenant';
 
 const short = (text: string): string => createHash('sha256').update(text).digest('hex').slice(0, 16);
-/** Numbers of revisions only rise: whatever is changed, added or gone, count and sum are never again what they were. */
+/** Of the same content the same, whenever and wherever it is read: numbers of what models hold, in any order. */
 export const versionOf = (bits: number, part: number, count: number | string, sum: bigint | string): string =>
   short(`${bits} ${part} ${count} ${sum}`);
 
@@ -24,7 +24,7 @@ export async function readParts(tenant: Tenant): Promise<CatalogueParts> {
   const models = counted[0]?.models ?? 0;
   const bits = partBits(models);
   const { rows } = await sql<{ part: number; count: string; sum: string }>`
-    select get_byte(uuid_send(id), 0) >> ${8 - bits}::integer as part, count(*), sum(revision)
+    select get_byte(uuid_send(id), 0) >> ${8 - bits}::integer as part, count(*), sum(digest)
     from shoe_model group by 1 order by 1`.execute(tx);
   const parts = rows.map(({ part, count, sum }) => ({ part, version: versionOf(bits, part, count, sum) }));
   const labels = parts.map(({ version }) => version).join(' ');

@@ -43,8 +43,8 @@ async function learn({ tx }: Tenant): Promise<Learned['fits']> {
 }
 
 /**
- * What was learned of every model, and of which version of catalogue and fittings; worked out once a version. Numbers of versions
- * only rise: where it is the same before and after, nothing has moved in between.
+ * What was learned of every model, and of which version of catalogue and fittings; worked out once a version. It
+ * is looked at before and after: what changed in between belongs to no version.
  */
 export async function readFits(tenant: Tenant): Promise<Learned> {
   const { clinicId } = tenant.actor;

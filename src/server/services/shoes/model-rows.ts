@@ -2,10 +2,7 @@ import type { Selectable } from 'kysely';
 import type { ShoeModel } from '@/core/catalogue/model';
 import type { Database } from '../../database/schema';
 
-type ModelRow = Omit<
-  Selectable<Database['shoe_model']>,
-  'clinic_id' | 'readings' | 'updated_at' | 'revision'
->;
+type ModelRow = Omit<Selectable<Database['shoe_model']>, 'clinic_id' | 'readings' | 'updated_at' | 'digest'>;
 
 /** Columns of a model as ranking and sizing see it. */
 export const MODEL_COLUMNS = [
