@@ -17,6 +17,7 @@ export default defineConfig({
           name: 'component',
           include: ['src/**/*.test.tsx'],
           environment: 'happy-dom',
+          setupFiles: ['tests/fixtures/react-commits.ts', 'tests/fixtures/patience.ts'],
           testTimeout: 30_000,
         },
       },

@@ -20,6 +20,8 @@ const ACCEPTED = new Set([
   'Python-2.0',
   // Fonts, shipped as they are.
   'OFL-1.1',
+  // File by file: the calendar library is used as it is, on the server, and its files stay under it.
+  'MPL-2.0',
   // A library of its own beside the picture tool of the framework; nothing is linked into ours.
   'LGPL-3.0-or-later',
 ]);

@@ -31,7 +31,6 @@ const CLAIMS = [
 
 const overTls = (process.env.SOVET_ORIGIN ?? '').startsWith('https:');
 
-process.env.ASTRO_NODE_AUTOSTART = 'disabled';
 const { handler } = await import(pathToFileURL(join(ROOT, 'dist/server/entry.mjs')).href);
 
 /** Files of the browser: compressed as the build left them. What carries its content in its name is never asked for again. */

@@ -12,8 +12,12 @@ import {
   ROOT,
 } from './lib/packages.mjs';
 import { dataFolder, startPostgres } from './lib/postgres.mjs';
+import { failedLines, playwrightTests, slowestLines, vitestTests } from './lib/run-report.mjs';
 
 const total = { passed: 0, failed: 0, skipped: 0 };
+const tests = [];
+const failed = [];
+const took = [];
 const add = (passed, failed, skipped = 0) => {
   total.passed += passed;
   total.failed += failed;
@@ -33,11 +37,13 @@ function check(name, ...command) {
     },
   );
   add(status === 0 ? 1 : 0, status === 0 ? 0 : 1);
+  if (status !== 0) failed.push(`  ${name}`);
 }
 
 /** A runner that writes its counts as JSON. */
-function suite(name, env, report, read, ...command) {
+function suite(name, env, report, { counts: read, tests: testsOf }, ...command) {
   console.log(`\n— ${name}`);
+  const begun = Date.now();
   const { status } = spawnSync(
     process.execPath,
     [join(ROOT, 'node_modules', command[0]), ...command.slice(1)],
@@ -49,12 +55,21 @@ function suite(name, env, report, read, ...command) {
   );
   let counts;
   try {
-    counts = read(JSON.parse(readFileSync(report, 'utf8')));
+    const whole = JSON.parse(readFileSync(report, 'utf8'));
+    counts = read(whole);
+    const ran = testsOf(name, whole);
+    tests.push(...ran);
+    failed.push(...failedLines(ran));
   } catch {
     counts = [0, 1, 0];
+    failed.push(`  ${name}: no report`);
   }
   // A runner that fails outside its tests still counts as a failure.
-  if (status !== 0 && counts[1] === 0) counts[1] = 1;
+  if (status !== 0 && counts[1] === 0) {
+    counts[1] = 1;
+    failed.push(`  ${name}: the runner itself`);
+  }
+  took.push(`${name} ${Math.round((Date.now() - begun) / 1000)} s`);
   add(...counts);
 }
 
@@ -100,7 +115,7 @@ try {
       project,
       env,
       report,
-      vitestCounts,
+      { counts: vitestCounts, tests: vitestTests },
       'vitest/vitest.mjs',
       'run',
       '--project',
@@ -129,7 +144,7 @@ try {
         'journeys',
         { ...env, PLAYWRIGHT_JSON_OUTPUT_NAME: report },
         report,
-        playwrightCounts,
+        { counts: playwrightCounts, tests: playwrightTests },
         '@playwright/test/cli.js',
         'test',
         '--config',
@@ -141,9 +156,12 @@ try {
 } catch (error) {
   console.error(error.message);
   add(0, 1);
+  failed.push(`  ${error.message}`);
 } finally {
   await database?.stop();
   rmSync(reports, { recursive: true, force: true });
 }
+if (tests.length > 0) console.log(`\nThe slowest (${took.join(', ')}):\n${slowestLines(tests).join('\n')}`);
+if (failed.length > 0) console.log(`\nFailed:\n${failed.join('\n')}`);
 console.log(`\n${total.passed} passed, ${total.failed} failed, ${total.skipped} skipped`);
 process.exit(total.failed === 0 ? 0 : 1);

@@ -11,7 +11,10 @@ export function startApplication(options: {
   logins: Logins;
   env?: Record<string, string>;
 }): Promise<{
+  /** Where a browser sees it. */
   origin: string;
+  /** Where it listens, whatever stands before it. */
+  here: string;
   stop: (signal?: string) => Promise<void>;
   ended: Promise<number | null>;
   pid: number;

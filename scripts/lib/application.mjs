@@ -35,6 +35,8 @@ const PASSED_ON = [
   'SOVET_LOG',
   'SOVET_PROXIES',
   'SOVET_SIGN_IN_LIMIT',
+  'SOVET_CONNECTIONS',
+  'SOVET_REPLICA',
   'SOVET_SMTP',
   'SOVET_MAIL_FROM',
 ];
@@ -99,7 +101,7 @@ export async function startApplication({ port, secret, logins, env = {} }) {
   for (let tries = 0; tries < 150; tries += 1) {
     if (server.exitCode !== null || server.signalCode !== null) break;
     const answer = await fetch(`${here}/readyz`, { signal: AbortSignal.timeout(2000) }).catch(() => null);
-    if (answer?.ok) return { origin, stop, ended, pid: server.pid };
+    if (answer?.ok) return { origin, here, stop, ended, pid: server.pid };
     await wait(100);
   }
   await stop();

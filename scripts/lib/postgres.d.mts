@@ -6,3 +6,8 @@ export function startPostgres(
   database?: string,
   wantedPort?: number,
 ): Promise<{ url: string; stop: () => Promise<void> }>;
+/** A streaming replica of the server at an owner's address. */
+export function startReplica(
+  folder: string,
+  of: string,
+): Promise<{ place: string; stop: () => Promise<void> }>;

@@ -140,6 +140,19 @@ export async function startPostgres(folder, database = 'sovet', wantedPort = 0) 
     return { url: url(already), stop: async () => {} };
   }
   const port = wantedPort || (await freePort());
+  const { server, stop } = launch(bin, cluster, port);
+  try {
+    await ready(bin, port, () => server.exitCode !== null);
+    await ensureDatabase(bin, port, password, database);
+  } catch (error) {
+    await stop();
+    throw error;
+  }
+  return { url: url(port), stop };
+}
+
+/** Starts a server on its data; it runs in a process group of its own. */
+function launch(bin, cluster, port) {
   const settings = {
     port,
     listen_addresses: '127.0.0.1',
@@ -152,7 +165,7 @@ export async function startPostgres(folder, database = 'sovet', wantedPort = 0) 
     join(bin, 'postgres'),
     ['-D', cluster, ...Object.entries(settings).flatMap(([name, value]) => ['-c', `${name}=${value}`])],
     {
-      ...user,
+      ...serverUser(),
       cwd: '/',
       // Its own process group: Ctrl-C reaches us first, and we stop it after the application.
       detached: true,
@@ -164,14 +177,7 @@ export async function startPostgres(folder, database = 'sovet', wantedPort = 0) 
     if (server.exitCode === null) server.kill('SIGINT');
     await ended;
   };
-  try {
-    await ready(bin, port, () => server.exitCode !== null);
-    await ensureDatabase(bin, port, password, database);
-  } catch (error) {
-    await stop();
-    throw error;
-  }
-  return { url: url(port), stop };
+  return { server, stop };
 }
 
 async function ready(bin, port, died = () => false) {
@@ -199,4 +205,34 @@ async function ensureDatabase(bin, port, password, database) {
   // Two starts at once: the other may have been first.
   if (made.status !== 0 && !made.stderr.includes('already exists'))
     throw new Error(`The database could not be created: ${made.stderr}`);
+}
+
+/**
+ * Brings up a streaming replica of a server: its data copied, then followed.
+ *
+ * @param of the owner's address of the server that it follows
+ */
+export async function startReplica(folder, of) {
+  const bin = ensurePrograms();
+  const user = serverUser();
+  const cluster = join(folder, 'replica');
+  mkdirSync(folder, { recursive: true });
+  if (isRoot()) chmodSync(folder, 0o755);
+  mkdirSync(cluster, { recursive: true, mode: 0o700 });
+  if (user.uid !== undefined) chownSync(cluster, user.uid, user.gid);
+  run(join(bin, 'pg_basebackup'), ['-D', cluster, '-d', of, '-R', '-X', 'stream', '-c', 'fast'], {
+    ...user,
+    cwd: '/',
+    stdio: ['ignore', 'ignore', 'inherit'],
+    failure: 'The replica could not be copied.',
+  });
+  const port = await freePort();
+  const { server, stop } = launch(bin, cluster, port);
+  try {
+    await ready(bin, port, () => server.exitCode !== null);
+  } catch (error) {
+    await stop();
+    throw error;
+  }
+  return { place: `127.0.0.1:${port}`, stop };
 }

@@ -1,4 +1,4 @@
-// Speed of what pairs tell: verdict, forecast, lives of 20,000 pairs, a week's plan.
+// What pairs tell: verdict, forecast, lives of 20,000 pairs, a week's plan.
 import { keysOf } from '@/core/tables/keys-of';
 import { CLOCK_OF_USE } from '@/core/wear/clocks';
 import { wearForecast } from '@/core/wear/forecast';
@@ -8,7 +8,7 @@ import { lifePriors } from '@/core/wear/learned/life-priors';
 import { planWeek } from '@/core/wear/rotation/plan';
 import { verdictOf } from '@/core/wear/verdict';
 import { noise } from '@/simulators/noise';
-import { timed } from './timed';
+import { say, timed } from '../timed';
 
 const signs = { creases: 'inner-late', fold: 'none', foam: 'yes', tilt: 'inner', ache: 'lately' } as const;
 const log = Array.from({ length: 120 }, (_, week) => ({ day: week * 3, amount: 5 }));
@@ -56,15 +56,21 @@ const rotation = [0, 4, 8, 10, 12].map((drop, at) => ({
   life: 640,
 }));
 
-console.log(
-  `spent, wrong or right: median ${timed(() => verdictOf(signs, 0.6), 400).toFixed(2)} ms (wanted ≤ 5)`,
-);
-console.log(
-  `forecast of one pair, 120 entries and four inspections: median ${timed(forecast, 200).toFixed(2)} ms (wanted ≤ 2)`,
-);
-console.log(
-  `lives of ${pairs.length} pairs, 1,600 versions: median ${timed(() => learnLives(pairs, lifePriors('median')), 3).toFixed(0)} ms in a process of its own (wanted ≤ 3000)`,
-);
-console.log(
-  `a week of 14 outings in five pairs planned: median ${timed(() => planWeek(sessions, rotation), 10).toFixed(0)} ms`,
-);
+say({ what: 'spent, wrong or right', value: timed(() => verdictOf(signs, 0.6), 400), unit: 'ms', wanted: 5 });
+say({
+  what: 'forecast of one pair, 120 entries and four inspections',
+  value: timed(forecast, 200),
+  unit: 'ms',
+  wanted: 2,
+});
+say({
+  what: `lives of ${pairs.length} pairs, 1,600 versions, in a process of its own`,
+  value: timed(() => learnLives(pairs, lifePriors('median')), 3),
+  unit: 'ms',
+  wanted: 3000,
+});
+say({
+  what: 'a week of 14 outings in five pairs planned',
+  value: timed(() => planWeek(sessions, rotation), 10),
+  unit: 'ms',
+});

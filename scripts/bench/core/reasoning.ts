@@ -1,4 +1,4 @@
-// Speed of the reasoning over a full picture: resolve, what targets hang on, what to ask next.
+// The reasoning over a full picture: resolve, what targets hang on, what to ask next.
 
 import { deriveFindings } from '@/core/examination/derive';
 import { SIDES } from '@/core/findings/finding-kinds';
@@ -10,7 +10,7 @@ import { relianceOf } from '@/core/prescribe/counterfactual/reliance';
 import { BUILT_IN, resolve } from '@/core/prescribe/engine/resolve';
 import { boardOf } from '@/core/prescribe/explain/board';
 import { compareSchools } from '@/core/prescribe/explain/compare-schools';
-import { timed } from './timed';
+import { say, timed } from '../timed';
 
 /** Every finding taken: the middle of its range, the second option of a choice, the first of a set. */
 function everything(): Findings {
@@ -42,16 +42,31 @@ const taken = FINDING_IDS.filter((id) =>
   SIDES.some((side) => (full[side] as Record<string, unknown>)[id] !== undefined || id in full.body),
 ).length;
 
-console.log(
-  `resolve, every finding taken (${taken} findings, ${RULES.length} rules, ${specification.targets.length} targets): median ${timed(() => resolve(full), 400).toFixed(2)} ms (wanted ≤ 2)`,
-);
-console.log(
-  `what every target hangs on: median ${timed(() => relianceOf(entered, { knowledge: BUILT_IN }), 60).toFixed(1)} ms (wanted ≤ 15)`,
-);
-console.log(
-  `ask next over ${questions.length} unknowns: median ${timed(() => askNext(bare, { knowledge: BUILT_IN }), 40).toFixed(1)} ms on one thread, as in the worker (wanted ≤ 60)`,
-);
-console.log(`four schools compared: median ${timed(() => compareSchools(full), 60).toFixed(1)} ms`);
-console.log(
-  `board of ${board.rows.length} findings × ${board.columns.length} features: median ${timed(() => boardOf(specification, full, BUILT_IN), 60).toFixed(1)} ms`,
-);
+const resolved = timed(() => resolve(full), 400);
+const once = { what: 'resolve', value: resolved };
+say({
+  what: `resolve, every finding taken (${taken} findings, ${RULES.length} rules, ${specification.targets.length} targets)`,
+  value: resolved,
+  unit: 'ms',
+  wanted: 2,
+});
+say({
+  what: 'what every target hangs on',
+  value: timed(() => relianceOf(entered, { knowledge: BUILT_IN }), 60),
+  unit: 'ms',
+  wanted: 10,
+  floor: once,
+});
+say({
+  what: `ask next over ${questions.length} unknowns`,
+  value: timed(() => askNext(bare, { knowledge: BUILT_IN }), 40),
+  unit: 'ms',
+  wanted: 40,
+  floor: { what: 'resolve of this picture', value: timed(() => resolve(deriveFindings(bare)), 200) },
+});
+say({ what: 'four schools compared', value: timed(() => compareSchools(full), 60), unit: 'ms', floor: once });
+say({
+  what: `board of ${board.rows.length} findings × ${board.columns.length} features`,
+  value: timed(() => boardOf(specification, full, BUILT_IN), 60),
+  unit: 'ms',
+});

@@ -1,4 +1,4 @@
-// Speed of the catalogue in the core: filter and rank 10,000 models as the worker does, lay four side by side, size them.
+// The catalogue in the core: filter and rank 10,000 models as the worker does, lay four side by side, size them.
 
 import { filterModels } from '@/core/catalogue/filter';
 import { clinicalPicture } from '@/core/examination/clinical-picture';
@@ -9,10 +9,10 @@ import { rank } from '@/core/match/rank';
 import { resolve } from '@/core/prescribe/engine/resolve';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
 import { type FitObservation, learnOffsets } from '@/core/sizing/learned/learn-offsets';
-import { pairSizer } from '@/core/sizing/size-pair';
+import { pairSizer, sizePair } from '@/core/sizing/size-pair';
 import { demoModels } from '@/demo/models';
 import { random } from '@/demo/random';
-import { timed } from './timed';
+import { type Figure, say, timed } from '../timed';
 
 const models = Array.from({ length: 40 }, (_, seed) => demoModels(random(seed + 1)))
   .flat()
@@ -31,38 +31,52 @@ const filterAndRank = () => {
   return rank([...matching, ...unknown], specification);
 };
 const { ranked } = filterAndRank();
-const say = (what: string, ms: number, wanted: string) =>
-  console.log(`${what}: median ${ms.toFixed(1)} ms ${wanted}`);
-say(
-  `filter and rank ${models.length} models, ${ranked.length} left`,
-  timed(filterAndRank, 25),
-  '(wanted ≤ 60 in a worker)',
-);
-say(
+const figure = (what: string, value: number, more: Partial<Figure> = {}) =>
+  say({ what, value, unit: 'ms', ...more });
+const sorted = {
+  what: '10,000 numbers sorted',
+  value: timed(() => models.map((_, at) => (at * 7919) % 10_007).sort((a, b) => a - b), 25),
+};
+figure(`filter and rank ${models.length} models, ${ranked.length} left`, timed(filterAndRank, 25), {
+  wanted: 60,
+  floor: sorted,
+});
+figure(
   'filter and rank all of them',
   timed(() => rank(filterModels(models, {}).matching, specification), 25),
-  '(wanted ≤ 60)',
+  { wanted: 60, floor: sorted },
+);
+const many = Array.from({ length: 5 }, (_, copy) =>
+  models.map((model) => ({ ...model, id: `${model.id}-${copy}` })),
+).flat();
+figure(
+  `rank ${many.length} models`,
+  timed(() => rank(many, specification), 9),
+  { wanted: 200 },
 );
 const four = models.slice(0, 4);
-say(
+figure(
   'four models compared, with their profiles',
   timed(() => [compareModels(four, specification), four.map(({ features }) => sideProfile(features))], 50),
-  '(the view: wanted ≤ 100)',
 );
-say(
+figure(
   'three proposed of them',
   timed(() => proposeTrial(ranked, byId), 15),
-  '',
 );
-say(
+figure(
   'more like the best, but softer',
   timed(() => moreLikeThis('softer', byId.get(ranked[0]!.id)!, ranked, byId), 15),
-  '',
 );
-say(
-  'both feet sized in all of them',
-  timed(() => models.map(pairSizer(picture, specification)), 8),
-  '',
+figure(
+  `both feet sized in ${models.length} models`,
+  timed(() => models.map(pairSizer(picture, specification)), 15),
+  {
+    wanted: 80,
+    floor: {
+      what: 'each model sized by itself',
+      value: timed(() => models.map((model) => sizePair(model, picture, specification)), 3),
+    },
+  },
 );
 const fittings = models.slice(0, 6000).map(
   (model, at): FitObservation => ({
@@ -79,8 +93,8 @@ const fittings = models.slice(0, 6000).map(
     ],
   }),
 );
-say(
+figure(
   `offsets of ${models.length} models learned from ${fittings.length} fittings`,
-  timed(() => learnOffsets(models, fittings), 5),
-  '',
+  timed(() => learnOffsets(models, fittings), 7),
+  { wanted: 400 },
 );
