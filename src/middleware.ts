@@ -3,6 +3,7 @@ import { AsyncLocalStorage } from 'node:async_hooks';
 import type { APIContext } from 'astro';
 import type { Formats } from '@/core/formats/formats';
 import { isWithin, signedIn } from '@/server/auth/actor';
+import { forgetEverybody } from '@/server/auth/remembered';
 import { isOutage } from '@/server/database/outage';
 import { failed } from '@/server/http/endpoint';
 import { problemResponse, RETRY_SECONDS } from '@/server/http/problem';
@@ -28,6 +29,9 @@ const OPEN = [
 /** Where somebody is led who lacks the second factor that their clinic asks for, and what they may reach from there. */
 const SECOND_FACTOR_PAGE = '/second-factor';
 const WITHOUT_SECOND_FACTOR = [SECOND_FACTOR_PAGE, '/sign-out', '/switch'];
+
+/** What is sent there changes nobody’s sign-in, or says so itself. */
+const KEEPS_RECORDS = ['/api/v1/', '/api/home/'];
 
 const formatsOfRequest = new AsyncLocalStorage<Formats>();
 readFormatsFrom(() => formatsOfRequest.getStore());
@@ -64,7 +68,7 @@ export const onRequest = defineMiddleware(async (context, next) => {
       if (!who) return context.redirect(`/sign-in?to=${encodeURIComponent(pathname + context.url.search)}`);
       // A page shows of every area.
       if (who.by === 'token' && !isWithin(who.scope, context.request.method !== 'GET', null))
-        return problemResponse(403, 'This token does not reach so far.');
+        return problemResponse(403, 'This token does not cover this.');
       context.locals.actor = who.actor;
       context.locals.formats = who.formats;
       context.locals.seats = who.seats;
@@ -78,6 +82,9 @@ export const onRequest = defineMiddleware(async (context, next) => {
   } catch (error) {
     response = isOutage(error) && isPage(context) ? await awayPage(context) : failed(error);
   }
+  // Signing in and out, another seat, a second factor: what is so from now on is so for the very next request.
+  if (context.request.method !== 'GET' && !KEEPS_RECORDS.some((path) => pathname.startsWith(path)))
+    forgetEverybody();
   for (const [name, value] of Object.entries(SECURITY_HEADERS)) response.headers.set(name, value);
   noteDuration(context.request.method, pathname, performance.now() - begun);
   const type = response.headers.get('content-type') ?? '';

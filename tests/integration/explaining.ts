@@ -20,9 +20,13 @@ const node: z.ZodType<Node> = z.lazy(() =>
 );
 const explained = z.array(z.object({ 'QUERY PLAN': z.array(z.object({ Plan: node })) })).length(1);
 
+/** Every node of the plans that `explain (format json)` answered. */
+export const plannedIn = (rows: unknown): Node[] =>
+  explained.parse(rows)[0]!['QUERY PLAN'].flatMap(({ Plan }) => nodesOf(Plan));
+
 const nodesOf = (plan: Node): Node[] => [plan, ...(plan.Plans ?? []).flatMap(nodesOf)];
 /** A table read from end to end: in its own order, or in that of an index nothing is looked up in. */
-const readsWhole = (plan: Node): boolean =>
+export const readsWhole = (plan: Node): boolean =>
   plan['Relation Name'] !== undefined &&
   !SMALL.test(plan['Relation Name']) &&
   (plan['Node Type'] === 'Seq Scan' ||
@@ -51,10 +55,8 @@ export function explainEverything(): void {
     await ask('set local enable_seqscan = off');
     const { rows } = await ask(`explain (format json, costs off) ${text}`, values);
     await ask('set local enable_seqscan = on');
-    const [answer] = explained.parse(rows);
-    for (const { Plan } of answer!['QUERY PLAN'])
-      for (const plan of nodesOf(Plan).filter(readsWhole))
-        found.push({ table: plan['Relation Name']!, statement: text });
+    for (const plan of plannedIn(rows).filter(readsWhole))
+      found.push({ table: plan['Relation Name']!, statement: text });
   };
   pg.Client.prototype.query = function query(this: pg.Client, ...given: unknown[]) {
     const [text, values] = given;

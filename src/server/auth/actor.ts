@@ -1,6 +1,8 @@
+import { parseCookies } from 'better-auth/cookies';
 import type { Area, TokenAccess } from '@/contract/people-schema';
 import { authDatabase } from '../database/connection';
 import { auth, LONGEST_SESSION_MS } from './auth';
+import { rememberedBehind } from './remembered';
 import { type Seated, seatOf, seatOfToken } from './seats';
 import { hashToken } from './token';
 
@@ -18,11 +20,27 @@ export type SignedIn = Seated &
 export async function signedIn(headers: Headers): Promise<SignedIn | null> {
   const bearer = /^Bearer (.+)$/.exec(headers.get('authorization') ?? '')?.[1];
   if (bearer) return byToken(bearer);
+  const cookie = await sessionCookie(headers);
+  return cookie === null ? null : rememberedBehind(cookie, () => bySession(headers));
+}
+
+/** The session's cookie as it came, signature and all; null where the browser has none. */
+async function sessionCookie(headers: Headers): Promise<string | null> {
+  const { name } = (await auth().$context).authCookies.sessionToken;
+  return parseCookies(headers.get('cookie') ?? '').get(name) ?? null;
+}
+
+async function bySession(headers: Headers) {
   const found = await auth().api.getSession({ headers });
-  if (!found || Date.now() - found.session.createdAt.getTime() > LONGEST_SESSION_MS) return null;
+  if (!found) return null;
+  const until = Math.min(
+    found.session.createdAt.getTime() + LONGEST_SESSION_MS,
+    found.session.expiresAt.getTime(),
+  );
+  if (Date.now() > until) return null;
   const accountId = found.user.id;
   const seat = await seatOf(accountId, found.session.seat ?? null);
-  return seat && { ...seat, by: 'cookie', sessionId: found.session.id, accountId };
+  return seat && { who: { ...seat, by: 'cookie' as const, sessionId: found.session.id, accountId }, until };
 }
 
 async function byToken(token: string): Promise<SignedIn | null> {

@@ -54,6 +54,8 @@ function createAuth() {
       customRules: { '/sign-in/email': { window: 60, max: Number(process.env.SOVET_SIGN_IN_LIMIT ?? 10) } },
     },
     advanced: {
+      // A session and whose it is in one question: every request asks it.
+      database: { joins: true },
       cookiePrefix: 'sovet',
       useSecureCookies: siteOrigin().startsWith('https:'),
       defaultCookieAttributes: { httpOnly: true, sameSite: 'lax' },

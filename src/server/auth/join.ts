@@ -31,7 +31,7 @@ export async function whoJoins(token: string): Promise<Joining | null> {
   return rows[0] ?? null;
 }
 
-const gone = () => new Refusal(404, 'This link no longer opens anything. Ask your lead for a new one.');
+const gone = () => new Refusal(404, 'This link no longer works. Ask your lead for a new one.');
 
 /**
  * Opens a link with a password. Who has no account yet chooses one; who signs in with this address already, in another

@@ -19,7 +19,7 @@ const PASSING = new Set([
 
 /** What the driver says in words only. */
 const SAID =
-  /^(Connection terminated|timeout exceeded when trying to connect|Query read timeout|Client has encountered a connection error)/;
+  /^(Connection terminated|timeout exceeded when trying to connect|timeout expired|Query read timeout|Client has encountered a connection error)/;
 
 /** The code that the database, the socket or the mail server gave a failure; null where it has none. */
 export const codeOf = (error: unknown): string | null =>

@@ -2,9 +2,12 @@ import { randomUUID } from 'node:crypto';
 import type { APIContext, APIRoute } from 'astro';
 import type { z } from 'zod';
 import type { AnswerOf, Checked, FieldError, Operation } from '@/contract/operation';
+import type { Area } from '@/contract/people-schema';
 import { isWithin, type SignedIn, signedIn } from '../auth/actor';
+import { forgetEverybody } from '../auth/remembered';
 import { isOutage, isUniqueViolation } from '../database/outage';
-import { type Actor, asTenant, audit, type Tenant } from '../database/tenant';
+import { type Actor, asReader, asTenant, audit, type Tenant } from '../database/tenant';
+import { forgetRecallOf } from '../services/recall/remembered';
 import { readJson } from './body';
 import { log } from './log';
 import { fieldErrors, problemResponse, Refusal, unavailable } from './problem';
@@ -38,6 +41,22 @@ export function endpoint<const O extends Operation>(
   return answering(operation, (actor, call) => asTenant(actor, (tenant) => useCase(tenant, call)));
 }
 
+/** The same for what only reads, and may be a moment behind. */
+export function readingEndpoint<const O extends Operation>(
+  operation: O,
+  useCase: (tenant: Tenant, call: Call<O>) => Promise<UseCaseAnswer<O>>,
+): APIRoute {
+  return answering(operation, (actor, call) => asReader(actor, (tenant) => useCase(tenant, call)));
+}
+
+/** The same for what may be remembered: the use case opens the records itself, where it does not know the answer. */
+export function rememberingEndpoint<const O extends Operation>(
+  operation: O,
+  useCase: (actor: Actor, call: Call<O>) => Promise<UseCaseAnswer<O>>,
+): APIRoute {
+  return answering(operation, useCase);
+}
+
 /** The same for what reads no records: no connection to the database is held while it works. */
 export function endpointWithoutRecords<const O extends Operation>(
   operation: O,
@@ -45,6 +64,9 @@ export function endpointWithoutRecords<const O extends Operation>(
 ): APIRoute {
   return answering(operation, (_, call) => useCase(call));
 }
+
+/** What is changed here decides who may do what: it holds for the very next request. */
+const DECIDES_WHO: ReadonlySet<Area> = new Set(['clinic', 'people']);
 
 function answering<const O extends Operation>(
   operation: O,
@@ -63,13 +85,15 @@ function answering<const O extends Operation>(
       )
         return problemResponse(403, 'This request came from another site.');
       if (who.by === 'token' && !isWithin(who.scope, changes && !asksOnly(operation), operation.tag))
-        throw new Refusal(403, 'This token does not reach so far.');
+        throw new Refusal(403, 'This token does not cover this.');
       if (who.by === 'cookie' && who.lacksSecondFactor)
         return problemResponse(403, 'This clinic asks for a second factor. Set it up first.');
       if (!operation.roles.includes(who.actor.role))
         throw new Refusal(403, `Only ${operation.roles.join(' or ')} may do this.`);
       const call = await readCall(operation, context, who.by === 'cookie' ? who.sessionId : null);
       const answer = await work(who.actor, call);
+      if (changes) forgetRecallOf(who.actor.clinicId);
+      if (changes && DECIDES_WHO.has(operation.tag)) forgetEverybody();
       // A use case that answers with a file brings its own response.
       if (answer instanceof Response) return answer;
       const status = operation.status ?? 200;

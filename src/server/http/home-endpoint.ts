@@ -1,6 +1,7 @@
 import type { APIRoute, AstroCookies } from 'astro';
 import type { z } from 'zod';
 import { type HomeCaller, homeCaller } from '../auth/home-link';
+import { forgetRecallOf } from '../services/recall/remembered';
 import { readJson } from './body';
 import { expectedOrigin, failed } from './endpoint';
 import { fieldErrors, isId, problemResponse, Refusal } from './problem';
@@ -38,9 +39,11 @@ export function homeEndpoint<Body = undefined>(
       const { link = '' } = params;
       const secret = cookies.get(cookieOf(link))?.value;
       const caller = isId(link) && secret ? await homeCaller(link, secret) : null;
-      if (!caller || !secret) throw new Refusal(404, 'This link no longer opens anything.');
+      if (!caller || !secret) throw new Refusal(404, 'This link no longer works.');
       const body = schema ? await checked(schema, request, bodyLimit) : undefined;
-      return Response.json(await work(caller, body, cookies, secret, url.searchParams), {
+      const answer = await work(caller, body, cookies, secret, url.searchParams);
+      if (request.method !== 'GET') forgetRecallOf(caller.actor.clinicId);
+      return Response.json(answer, {
         headers: { 'cache-control': 'no-store' },
       });
     } catch (error) {

@@ -1,5 +1,5 @@
 import { dayOf } from '@/core/calendar/days';
-import { RECALL_KINDS, recallKind } from '@/core/recall/kinds';
+import { MOST_OF_A_KIND, RECALL_KINDS, recallKind } from '@/core/recall/kinds';
 import { nextLetterAt } from '@/core/recall/quiet';
 import { authDatabase } from '../../database/connection';
 import { asTenant, type Tenant } from '../../database/tenant';
@@ -8,7 +8,7 @@ import { siteOrigin } from '../../http/site-origin';
 import { queueMail } from '../../mail/queue';
 import { caretaker } from '../pairs/caretaker';
 import { readClinic } from '../people/clinic';
-import { MOST_OF_A_KIND, readRecall } from './recall';
+import { readRecall } from './recall';
 
 /** Who needs what, in numbers and without a name: a letter leaves the house. */
 export async function digestOf(tenant: Tenant): Promise<{ subject: string; body: string }> {
@@ -22,7 +22,7 @@ export async function digestOf(tenant: Tenant): Promise<{ subject: string; body:
   return {
     subject: `${clinic.name}: the week ahead`,
     body: [
-      lines.length === 0 ? 'Nobody waits for anything.' : lines.join('\n'),
+      lines.length === 0 ? 'Nothing is due.' : lines.join('\n'),
       `${siteOrigin()}/today`,
       'The settings of the clinic say whether this letter comes.',
     ].join('\n\n'),

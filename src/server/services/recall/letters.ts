@@ -10,10 +10,11 @@ import { optOutAddress } from '../../auth/opt-out';
 import { audit, type Tenant } from '../../database/tenant';
 import { nudge } from '../../jobs/jobs';
 import { queueMail } from '../../mail/queue';
+import { contactConsents } from '../patients/consents';
 import { patientRow } from '../patients/patient-row';
 import { readClinic } from '../people/clinic';
 import { wordsFor } from '../people/texts';
-import { consentsOf, readRecall } from './recall';
+import { readRecall } from './recall';
 
 type Asked = z.infer<typeof writeSchema>['to'][number];
 type Answer = RecallLetters['letters'][number];
@@ -29,7 +30,7 @@ export async function writeLetters(
   const clinic = await readClinic(tenant);
   const writing: Writing = {
     clinic,
-    consents: await consentsOf(tenant, [...new Set(to.map(({ patient }) => patient))]),
+    consents: await contactConsents(tenant, [...new Set(to.map(({ patient }) => patient))]),
     due: await readRecall(tenant, { kinds: [...new Set(to.map(({ kind }) => kind))] }),
     sendAt: nextLetterAt(new Date(), { from: clinic.quietFrom, to: clinic.quietTo }),
   };
@@ -41,7 +42,7 @@ export async function writeLetters(
 
 interface Writing {
   clinic: ClinicRecord;
-  consents: Awaited<ReturnType<typeof consentsOf>>;
+  consents: Awaited<ReturnType<typeof contactConsents>>;
   due: readonly RecallItem[];
   sendAt: Date;
 }

@@ -17,7 +17,7 @@ export async function noteTry(
   if (way === 'snoozed') {
     if (recallKind(kind).isWarning)
       throw new Refusal(409, 'A warning is not put off: the foot is looked at first.');
-    if (!until || until <= today()) throw refusedAt('until', 'Choose a day that lies ahead.');
+    if (!until || until <= today()) throw refusedAt('until', 'Choose a day in the future.');
     if (until > addDays(today(), LONGEST_SNOOZE_DAYS))
       throw refusedAt('until', `At most ${LONGEST_SNOOZE_DAYS} days ahead.`);
     if (note.trim() === '') throw refusedAt('note', 'Write why it is put off.');
