@@ -1,4 +1,4 @@
-import calendar, { ICalAlarmType, ICalCalendarMethod } from 'ical-generator';
+import ICAL from 'ical.js';
 
 /** One day on which something is due. */
 export interface CalendarDay {
@@ -9,7 +9,6 @@ export interface CalendarDay {
   description?: string;
 }
 
-const dayAt = (on: string): Date => new Date(`${on}T00:00:00Z`);
 /** A reminder comes on the day before, at nine. */
 const REMINDER_SECONDS_BEFORE = 15 * 3600;
 
@@ -19,16 +18,28 @@ const REMINDER_SECONDS_BEFORE = 15 * 3600;
  * @param language of its words, as a tag by BCP 47
  */
 export function calendarFile(name: string, language: string, days: readonly CalendarDay[]): string {
-  const file = calendar({
-    name,
-    prodId: { company: 'sovet', product: 'contacts', language: language.toUpperCase() },
-    method: ICalCalendarMethod.PUBLISH,
-  });
-  for (const { id, on, summary, description } of days)
-    file
-      .createEvent({ id, start: dayAt(on), allDay: true, summary, ...(description ? { description } : {}) })
-      .createAlarm({ type: ICalAlarmType.display, trigger: REMINDER_SECONDS_BEFORE, description: summary });
-  return file.toString();
+  const file = new ICAL.Component('vcalendar');
+  file.addPropertyWithValue('version', '2.0');
+  file.addPropertyWithValue('prodid', `-//sovet//contacts//${language.toUpperCase()}`);
+  file.addPropertyWithValue('method', 'PUBLISH');
+  file.addPropertyWithValue('name', name);
+  file.addPropertyWithValue('x-wr-calname', name);
+  const written = ICAL.Time.fromJSDate(new Date(), true);
+  for (const { id, on, summary, description } of days) {
+    const event = new ICAL.Component('vevent');
+    event.addPropertyWithValue('uid', id);
+    event.addPropertyWithValue('dtstamp', written);
+    event.addPropertyWithValue('dtstart', ICAL.Time.fromDateString(on));
+    event.addPropertyWithValue('summary', summary);
+    if (description) event.addPropertyWithValue('description', description);
+    const reminder = new ICAL.Component('valarm');
+    reminder.addPropertyWithValue('action', 'DISPLAY');
+    reminder.addPropertyWithValue('trigger', ICAL.Duration.fromSeconds(-REMINDER_SECONDS_BEFORE));
+    reminder.addPropertyWithValue('description', summary);
+    event.addSubcomponent(reminder);
+    file.addSubcomponent(event);
+  }
+  return `${file.toString()}\r\n`;
 }
 
 /** A calendar file as an answer that a browser keeps and a calendar reads. */

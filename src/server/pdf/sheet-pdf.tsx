@@ -194,7 +194,7 @@ export async function sheetPdf(given: PatientSheet): Promise<Buffer> {
 }
 
 function rendered(sheet: PatientSheet, missing: readonly string[], fontSize: number): Promise<Buffer> {
-  const { words, points, values, changes, again } = sheet;
+  const { words, points, values, soleMm, changes, again } = sheet;
   const { row, text } = runOf(sheet);
   const columns = { ...row, gap: 22 };
   const half = Math.ceil(sheet.stopAndCall.length / 2);
@@ -207,7 +207,7 @@ function rendered(sheet: PatientSheet, missing: readonly string[], fontSize: num
         <Text style={text}>{words.size}</Text>
         <View style={columns}>
           <View style={{ flex: 1.1 }}>
-            <Shoe drawing={sideProfile(values)} numbers={callouts(numbered, values)} />
+            <Shoe drawing={sideProfile(values, soleMm)} numbers={callouts(numbered, values, soleMm)} />
           </View>
           <View style={styles.column}>
             <Text style={{ ...styles.head, ...text }}>{words.why}</Text>

@@ -17,7 +17,7 @@ export const openHomeSchema = z.strictObject({
 /** Opened, with a secret for a cookie that no script reads; or another date of birth, with how many tries are left. */
 export type OpenedHome = { link: string; secret: string; until: Date } | { left: number };
 
-export const linkGone = () => new Refusal(404, 'This link no longer opens anything.');
+export const linkGone = () => new Refusal(404, 'This link no longer works.');
 
 /**
  * Opens a link on a phone. A link that is not known, was closed, is too old or was tried too often answers alike; how many tries are

@@ -128,6 +128,13 @@ export async function saveHouseRules(tenant: Tenant, saved: Saved): Promise<Hous
 
 /** Keeps the rules under their edition's name, from the first time something is issued under it. */
 export async function keepEdition(tenant: Tenant, knowledge: Knowledge): Promise<void> {
+  const kept = await tenant.tx
+    .selectFrom('knowledge_edition')
+    .select('edition')
+    .where('edition', '=', knowledge.edition)
+    .executeTakeFirst();
+  // The rules are long: they are sent once.
+  if (kept) return;
   await tenant.tx
     .insertInto('knowledge_edition')
     .values({

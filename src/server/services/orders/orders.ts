@@ -9,6 +9,7 @@ import type { TryOn } from '@/core/fitting/try-on';
 import { modificationProblem } from '@/core/modification/modification';
 import { checkArrival, ORDER_EVENTS, type OrderEvent, orderAfter, RETURN_DAYS } from '@/core/orders/order';
 import { omitUndefined } from '@/core/tables/omit-undefined';
+import { contentsOf } from '@/core/visit/held';
 import { requirePart } from '../../auth/require-part';
 import { audit, type Tenant } from '../../database/tenant';
 import { notFound, Refusal, valueOrRefusal } from '../../http/problem';
@@ -19,6 +20,7 @@ import { knownModels, modelNamed, storeEntries, tieForerunners } from '../shoes/
 import { noteChange } from '../shoes/models';
 import { closeWith, issueSpecification, modelInCatalogue, readyToIssue, sizesTried } from '../visits/issue';
 import { startPair } from '../visits/start-pair';
+import { stepsOf } from '../visits/visit-steps';
 import { listOrders } from './order-records';
 
 /**
@@ -112,9 +114,9 @@ export async function moveOrder(tenant: Tenant, id: string, move: Move): Promise
 
 /** Right goes to collection. Wrong waits to be sent back; another version may be kept, but is tried on again. */
 async function checkOrder(tenant: Tenant, order: OrderRecord, move: Move): Promise<OrderRecord> {
-  if (!move.arrival) throw refuse('arrival', 'Say what lies in the box.');
+  if (!move.arrival) throw refuse('arrival', 'Enter what is in the box.');
   if (move.arrival.madeOn && move.arrival.madeOn > today())
-    throw refuse('arrival', 'The day on which it was made lies ahead.');
+    throw refuse('arrival', 'The day on which it was made is in the future.');
   valueOrRefusal(orderAfter(order.state, 'pass'));
   const check = checkArrival(
     { version: order.model.version, sizeLeft: order.sizeLeft, sizeRight: order.sizeRight },
@@ -172,6 +174,7 @@ async function collect(tenant: Tenant, order: OrderRecord, move: Move): Promise<
   await startPair(tenant, {
     patient: await patientRow(tenant, order.patient.id),
     visitId: order.visitId,
+    contents: contentsOf(await stepsOf(tenant, order.visitId)),
     specificationId: row.specification_id,
     specification: row.result,
     picture: clinicalPicture(row.picture),

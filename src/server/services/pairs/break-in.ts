@@ -93,8 +93,7 @@ export async function goOn(
   const pair = await pairDays(tenant, pairId);
   const input = await readBreakIn(tenant, pairId);
   const last = input?.answers.at(-1);
-  if (!input || breakInState(input) === 'going')
-    throw refusedAt('found', 'Nothing stands in the way of this pair.');
+  if (!input || breakInState(input) === 'going') throw refusedAt('found', 'Nothing holds this pair up.');
   await audit(tenant, 'write', 'pair looked at: it may go on', pair.patient_id);
   const answers = tenant.tx.updateTable('outing_answer').where('pair_id', '=', pairId);
   await answers.set({ seen: true }).execute();

@@ -1,3 +1,4 @@
+import { sql } from 'kysely';
 import type { TimeLineRecord } from '@/contract/answers/pairs';
 import { dayOf } from '@/core/calendar/days';
 import { SIDES, type Side } from '@/core/findings/finding-kinds';
@@ -35,6 +36,7 @@ async function girths({ tx }: Tenant, patientId: string): Promise<Course['swelli
     .select(['step', 'state', 'revision', 'content', 'visit_step.saved_by', 'saved_at'])
     .where('visit.patient_id', '=', patientId)
     .where('step', '=', 'feet')
+    .where(sql<boolean>`content ? 'swelling'`)
     .execute();
   const reports = await tx
     .selectFrom('home_report')

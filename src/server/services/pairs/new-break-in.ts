@@ -6,16 +6,15 @@ import { categoryOfPerson } from '@/core/examination/at-risk-category';
 import type { ClinicalPicture } from '@/core/findings/picture';
 import type { TryOn } from '@/core/fitting/try-on';
 import type { FeatureValues } from '@/core/shoe/features';
-import type { StepContents } from '@/core/visit/contents';
-import { contentsOf } from '@/core/visit/held';
+import type { StepContents, VisitContents } from '@/core/visit/contents';
 import { CLOCK_OF_USE, madeForUse } from '@/core/wear/clocks';
 import type { Tenant } from '../../database/tenant';
-import { stepsOf } from '../visits/visit-steps';
 import { listPairs } from './pair-records';
 
 interface NewPair {
   patientId: string;
-  visitId: string;
+  /** What the visit's steps hold. */
+  contents: VisitContents;
   picture: ClinicalPicture;
   startedOn: string;
   features: FeatureValues;
@@ -40,15 +39,14 @@ export function weeklyUse(
 /** How a new pair is broken in, from the patient's own week, events and the pair of the same use that was worn until now. */
 export async function breakInOf(
   tenant: Tenant,
-  { patientId, visitId, picture, startedOn, features, tryOn, input: said, school }: NewPair,
+  { patientId, contents, picture, startedOn, features, tryOn, input: said, school }: NewPair,
 ): Promise<{ input: BreakInInput; plan: ReturnType<typeof planBreakIn>; isMuchSofter: boolean }> {
-  const steps = contentsOf(await stepsOf(tenant, visitId));
   const before = (await listPairs(tenant, { patientId }))
     .filter(
       ({ startedOn: since, endedOn }) => since < startedOn && (endedOn === null || endedOn >= startedOn),
     )
     .find(({ model }) => madeForUse(model.features) === madeForUse(features));
-  const brought = steps['old-pair']?.pairs?.find(({ use }) => use === madeForUse(features));
+  const brought = contents['old-pair']?.pairs?.find(({ use }) => use === madeForUse(features));
   const week = await tenant.tx
     .selectFrom('week_plan')
     .select('sessions')
@@ -67,7 +65,7 @@ export async function breakInOf(
       (brought.insert ?? 'none') === 'none',
     weekly: weeklyUse(features, said, picture).weekly,
     sessions: week?.sessions ?? [],
-    events: steps.ask?.events ?? [],
+    events: contents.ask?.events ?? [],
     school: said.breakIn ?? school,
     oldLeft:
       before && before.forecast.used !== null

@@ -13,6 +13,7 @@ import type { Database } from '../../database/schema';
 import { audit, type Tenant } from '../../database/tenant';
 import { notFound } from '../../http/problem';
 import { today } from '../clock';
+import { patientRow } from '../patients/patient-row';
 import { MODEL_COLUMNS, modelOf } from '../shoes/model-rows';
 import { laterVersions } from '../shoes/models';
 import { readBreakIn } from './break-in';
@@ -24,6 +25,12 @@ import { photographsOf } from './photographs';
 
 /** Of one patient, or one pair. */
 export type PairFilter = { patientId: string } | { pairId: string };
+
+/** A patient's pairs; a refusal where there is no such patient. */
+export async function pairsOfPatient(tenant: Tenant, patientId: string): Promise<PairRecord[]> {
+  await patientRow(tenant, patientId);
+  return listPairs(tenant, { patientId });
+}
 
 /** Pairs with their log and replacement window, newest first. */
 export async function listPairs(

@@ -88,7 +88,7 @@ export async function keepBroughtPhotograph(
 ): Promise<{ id: string }> {
   const visit = await visitRow(tenant, visitId);
   if (visit.closed_at) throw new Refusal(409, 'This visit has ended; nothing is added to it.');
-  if (photograph.takenOn > today()) throw refusedAt('takenOn', 'This day lies ahead.');
+  if (photograph.takenOn > today()) throw refusedAt('takenOn', 'This day is in the future.');
   if (photograph.takenOn < dayOf(visit.started_at))
     throw refusedAt('takenOn', `This visit began on ${dayOf(visit.started_at)}.`);
   const pairs = contentsOf(await stepsOf(tenant, visitId))['old-pair']?.pairs ?? [];

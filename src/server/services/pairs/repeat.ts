@@ -12,10 +12,21 @@ import { today } from '../clock';
 import { laterVersions } from '../shoes/models';
 import { stepsOf } from '../visits/visit-steps';
 
-/** How far batches of one version lie apart here, from the fittings of pairs whose box was read. */
+/** Pairs that it is told from: the latest, of a clinic that has more. Ours. */
+const LATEST = 500;
+
+/** How far batches of one version lie apart here, from the latest fittings of pairs whose box was read. */
 export async function batchSpreadOf({ tx }: Tenant): Promise<number> {
   const rows = await tx
-    .selectFrom('pair')
+    .selectFrom(
+      tx
+        .selectFrom('pair')
+        .select(['clinic_id', 'id', 'model_id', 'batch'])
+        .where('batch', 'is not', null)
+        .orderBy('started_on', 'desc')
+        .limit(LATEST)
+        .as('pair'),
+    )
     .innerJoin('hand_over', 'hand_over.pair_id', 'pair.id')
     .innerJoin('fitting', (join) =>
       join
@@ -24,7 +35,6 @@ export async function batchSpreadOf({ tx }: Tenant): Promise<number> {
     )
     .innerJoin('shoe_model', 'shoe_model.id', 'pair.model_id')
     .select(['pair.model_id', 'batch', 'feet', 'sizing'])
-    .where('batch', 'is not', null)
     .execute();
   return batchSpread(
     rows.flatMap(({ model_id, batch, feet, sizing }) => {

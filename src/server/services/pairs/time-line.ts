@@ -1,4 +1,6 @@
+import { sql } from 'kysely';
 import type { TimeLineRecord } from '@/contract/answers/pairs';
+import type { PairRecord } from '@/contract/records';
 import { siteOf } from '@/core/body-map/sites';
 import { dayOf } from '@/core/calendar/days';
 import { modelTitle } from '@/core/catalogue/model';
@@ -7,14 +9,11 @@ import { eventsOf, type LinePair } from '@/core/time-line/events';
 import { contentsOf } from '@/core/visit/held';
 import type { Tenant } from '../../database/tenant';
 import { today } from '../clock';
-import { patientRow } from '../patients/patient-row';
 import { recordOf } from '../visits/visit-steps';
 import { readCourse } from './course';
-import { listPairs } from './pair-records';
+import { pairsOfPatient } from './pair-records';
 
-type PairOfLine = Awaited<ReturnType<typeof listPairs>>[number];
-
-const linePair = (pair: PairOfLine, racesIn: ReadonlySet<string>): LinePair => ({
+const linePair = (pair: PairRecord, racesIn: ReadonlySet<string>): LinePair => ({
   id: pair.id,
   title: modelTitle(pair.model),
   features: pair.model.features,
@@ -26,7 +25,7 @@ const linePair = (pair: PairOfLine, racesIn: ReadonlySet<string>): LinePair => (
   log: pair.log.flatMap(({ on, distanceKm }) => (distanceKm === null ? [] : [{ on, km: distanceKm }])),
 });
 
-/** What each visit asked, oldest first. */
+/** What each visit asked of aches and of the road, oldest first; other answers are not read. */
 async function askedOf({ tx }: Tenant, patientId: string) {
   const rows = await tx
     .selectFrom('visit_step')
@@ -34,6 +33,7 @@ async function askedOf({ tx }: Tenant, patientId: string) {
     .select(['step', 'state', 'revision', 'content', 'visit_step.saved_by', 'saved_at', 'started_at'])
     .where('visit.patient_id', '=', patientId)
     .where('step', '=', 'ask')
+    .where(sql<boolean>`(content ? 'marks' or content #> '{findings,body}' ? 'camber')`)
     .orderBy('started_at')
     .execute();
   return rows.flatMap((row) => {
@@ -56,9 +56,17 @@ function achesOf(asked: Asked) {
   return [...aches.values()].toSorted((a, b) => (a.since < b.since ? 1 : -1));
 }
 
-/** A patient's pairs, what changed and what began to ache on one line, with what changed before each ache. */
-export async function readTimeLine(tenant: Tenant, patientId: string): Promise<TimeLineRecord> {
-  await patientRow(tenant, patientId);
+/**
+ * A patient's pairs, what changed and what began to ache on one line, with what changed before each ache.
+ *
+ * @param known the patient's pairs, where they have just been read
+ */
+export async function readTimeLine(
+  tenant: Tenant,
+  patientId: string,
+  known?: readonly PairRecord[],
+): Promise<TimeLineRecord> {
+  const records = known ?? (await pairsOfPatient(tenant, patientId));
   const on = today();
   const racing = await tenant.tx
     .selectFrom('pair')
@@ -68,7 +76,7 @@ export async function readTimeLine(tenant: Tenant, patientId: string): Promise<T
     .where('raced_only', '=', false)
     .execute();
   const racesIn = new Set(racing.map(({ id }) => id));
-  const pairs = (await listPairs(tenant, { patientId })).map((pair) => linePair(pair, racesIn));
+  const pairs = records.map((pair) => linePair(pair, racesIn));
   const asked = await askedOf(tenant, patientId);
   const events = eventsOf(
     pairs,

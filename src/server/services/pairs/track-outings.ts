@@ -23,7 +23,7 @@ export async function keepOutings(
   const answer: KeptOutings = { kept: 0, doubled: [], refused: [] };
   for (const outing of outings.toSorted((a, b) => a.from - b.from)) {
     const pair = pairs.get(outing.pair);
-    const why = pair ? reasonAgainst(outing, pair) : 'This pair is none of this patient’s.';
+    const why = pair ? reasonAgainst(outing, pair) : 'This pair is not this patient’s.';
     if (!pair || why !== null) {
       answer.refused.push({ source: outing.source, why: why ?? '' });
       continue;

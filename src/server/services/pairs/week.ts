@@ -1,29 +1,36 @@
 import { sql } from 'kysely';
 import type { z } from 'zod';
 import type { WeekRecord, weekSchema } from '@/contract/answers/pairs';
+import type { PairRecord } from '@/contract/records';
 import { modelTitle } from '@/core/catalogue/model';
 import { planWeek } from '@/core/wear/rotation/plan';
 import { isOnlyRaced, usualWeek } from '@/core/wear/rotation/usual-week';
 import { type PairToPlan, weeklyOf, withRacesLeft } from '@/core/wear/rotation/week';
 import { audit, type Tenant } from '../../database/tenant';
 import { today } from '../clock';
-import { patientRow } from '../patients/patient-row';
 import { refreshForecasts } from './forecasts';
-import { listPairs } from './pair-records';
+import { pairsOfPatient } from './pair-records';
 
-type PairInUse = Awaited<ReturnType<typeof listPairs>>[number];
-
-const toPlan = ({ id, model, forecast }: PairInUse): PairToPlan => ({
+const toPlan = ({ id, model, forecast }: PairRecord): PairToPlan => ({
   id,
   features: model.features,
   used: forecast.used ?? 0,
   life: forecast.life.q50,
 });
 
-/** A patient's week: outings, pairs in use, and which goes to which. One that nobody saved is ours, to begin with. */
-export async function readWeek(tenant: Tenant, patientId: string): Promise<WeekRecord> {
-  await patientRow(tenant, patientId);
-  const pairs = (await listPairs(tenant, { patientId })).filter(({ endedOn }) => endedOn === null);
+/**
+ * A patient's week: outings, pairs in use, and which goes to which. One that nobody saved is ours, to begin with.
+ *
+ * @param known the patient's pairs, where they have just been read
+ */
+export async function readWeek(
+  tenant: Tenant,
+  patientId: string,
+  known?: readonly PairRecord[],
+): Promise<WeekRecord> {
+  const pairs = (known ?? (await pairsOfPatient(tenant, patientId))).filter(
+    ({ endedOn }) => endedOn === null,
+  );
   const saved = await tenant.tx
     .selectFrom('week_plan')
     .select(['sessions', 'settled'])
@@ -60,8 +67,7 @@ export async function saveWeek(
   { sessions, settled }: z.infer<typeof weekSchema>,
 ): Promise<WeekRecord> {
   const { tx, actor } = tenant;
-  await patientRow(tenant, patientId);
-  const pairs = (await listPairs(tenant, { patientId })).filter(({ endedOn }) => endedOn === null);
+  const pairs = (await pairsOfPatient(tenant, patientId)).filter(({ endedOn }) => endedOn === null);
   const { assignment } = planWeek(sessions, withRacesLeft(pairs.map(toPlan), sessions), settled);
   const weekly = weeklyOf(sessions, assignment);
   const values = {

@@ -2,6 +2,7 @@ import type { Selectable } from 'kysely';
 import type { z } from 'zod';
 import type { ConsentRecord, consentSchema } from '@/contract/patients-schema';
 import { type ConsentState, consentState, type NotedConsent } from '@/core/contact/consent';
+import { groupBy } from '@/core/tables/group-by';
 import type { Database } from '../../database/schema';
 import { audit, type Tenant } from '../../database/tenant';
 import { notFound, Refusal } from '../../http/problem';
@@ -33,20 +34,23 @@ export async function listConsents({ tx }: Tenant, patientId: string): Promise<C
   }));
 }
 
-/** Who may be contacted, of those who were asked. */
-export async function contactConsents({ tx }: Tenant): Promise<Map<string, ConsentState>> {
+/** Where these stand with being contacted; who was never asked is not in it. */
+export async function contactConsents(
+  { tx }: Tenant,
+  patientIds: readonly string[],
+): Promise<Map<string, ConsentState>> {
+  if (patientIds.length === 0) return new Map();
   const rows = await tx
     .selectFrom('consent')
     .select(['patient_id', 'kind', 'given_on', 'withdrawn_on'])
     .where('kind', '=', 'contact')
+    .where('patient_id', 'in', [...patientIds])
     .execute();
-  const noted = new Map<string, NotedConsent[]>();
-  for (const row of rows) {
-    const { patient_id } = row;
-    const mine = noted.get(patient_id) ?? [];
-    noted.set(patient_id, [...mine, notedConsent(row)]);
-  }
-  return new Map([...noted].map(([id, mine]) => [id, consentState(mine, 'contact')]));
+  return new Map(
+    [...groupBy(rows, ({ patient_id }) => patient_id)].map(
+      ([id, mine]) => [id, consentState(mine.map(notedConsent), 'contact')] as const,
+    ),
+  );
 }
 
 export async function addConsent(

@@ -124,7 +124,7 @@ export async function invite(
       `${tenant.actor.name} has made an account for you at ${clinic.name}, ${clinic.place}, as ${role}.`,
       `Choose a password within ${LINK_DAYS.invitation} days:`,
       link,
-      'If you expected nothing of the kind, leave this letter unanswered.',
+      'If you were not expecting this, ignore this letter.',
     ].join('\n\n'),
   });
   await audit(tenant, 'write', `colleague invited: ${name}, ${role}`, null);
@@ -198,7 +198,7 @@ export async function actOnPerson(tenant: Tenant, id: string, action: PersonActi
         `${name},`,
         'choose a new password here:',
         link,
-        'Whoever has this link can do so: pass it on to nobody.',
+        'Anyone with this link can do so: do not pass it on.',
       ].join('\n\n'),
     });
   }

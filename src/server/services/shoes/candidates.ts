@@ -15,7 +15,7 @@ import { rank, reasonsFor } from '@/core/match/rank';
 import { resolve } from '@/core/prescribe/engine/resolve';
 import { type OnFoot, prostheticFootOf, verdictOnFoot } from '@/core/prosthesis/on-this-foot';
 import { LIMITS_OF_USE } from '@/core/safety/cautions';
-import { offsetInWords } from '@/core/sizing/learned/learn-offsets';
+import { offsetInWords } from '@/core/sizing/learned/offset-in-words';
 import { pairSizer } from '@/core/sizing/size-pair';
 import type { Tenant } from '../../database/tenant';
 import { notFound } from '../../http/problem';

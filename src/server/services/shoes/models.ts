@@ -7,9 +7,10 @@ import { type ShoeModel, type Stock, stockKey } from '@/core/catalogue/model';
 import type { CatalogueStart } from '@/core/catalogue/parts';
 import type { ShelfPlace } from '@/core/catalogue/shelf';
 import { benchChanges, readBench } from '@/core/shoe/bench/read-bench';
-import { isFeatureId } from '@/core/shoe/features';
+import { type FeatureValues, isFeatureId } from '@/core/shoe/features';
 import { type FeatureReadings, featuresOf, withReading } from '@/core/shoe/readings/readings';
 import { type LearnedFit, withLearned } from '@/core/sizing/learned/learn-offsets';
+import { madeForUse } from '@/core/wear/clocks';
 import { requirePart } from '../../auth/require-part';
 import type { Tenant } from '../../database/tenant';
 import { notFound, Refusal, refusedAt } from '../../http/problem';
@@ -59,6 +60,22 @@ export async function startOfCatalogue(tenant: Tenant): Promise<CatalogueStart> 
 /** The models with these identifiers, as far as there are such. */
 export const modelsNamed = (tenant: Tenant, ids: readonly string[]): Promise<ShoeModel[]> =>
   ids.length === 0 ? Promise.resolve([]) : withFits(tenant, statedModels(tenant).where('id', 'in', ids));
+
+/** As many shoes of a shelf as a picture of it is drawn from. */
+const BESIDE = 400;
+
+/** What the shoes of the same use are that stand beside one on the shelf. */
+export async function shoesBeside(tenant: Tenant, { id, features }: ShoeModel): Promise<FeatureValues[]> {
+  const rows = await statedModels(tenant)
+    .clearSelect()
+    .select('features')
+    .where('id', '<>', id)
+    .where('status', '=', 'current')
+    .where(sql<boolean>`coalesce(features ->> 'use', 'everyday') = ${madeForUse(features)}`)
+    .limit(BESIDE)
+    .execute();
+  return rows.map((row) => row.features);
+}
 
 /** All versions of one model. */
 const versionsOf = (tenant: Tenant, maker: string, name: string): Promise<ShoeModel[]> =>
@@ -182,7 +199,7 @@ export async function changeModel(
     ...(change.madeOn === undefined ? {} : { madeOn: change.madeOn ?? undefined }),
   };
   if (boxes.madeOn !== undefined && boxes.madeOn > today())
-    throw refusedAt('madeOn', 'The day on which they were made lies ahead.');
+    throw refusedAt('madeOn', 'The day on which they were made is in the future.');
   await tenant.tx
     .updateTable('shoe_model')
     .set({

@@ -29,7 +29,7 @@ export async function previewBreakIn(
   const { picture } = readVisit(visit, contents, model);
   const breakIn = await breakInOf(tenant, {
     patientId: visit.patient.id,
-    visitId,
+    contents,
     picture,
     startedOn,
     features: model.features,

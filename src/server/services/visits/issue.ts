@@ -8,7 +8,7 @@ import type { AskedPair } from '@/core/purpose/pairs';
 import type { Activity } from '@/core/purpose/serves';
 import { sizeInWords } from '@/core/sizing/start-size';
 import { blocksOrder } from '@/core/visit/blocks';
-import type { Choices, StepContents } from '@/core/visit/contents';
+import type { Choices, StepContents, VisitContents } from '@/core/visit/contents';
 import { contentsOf } from '@/core/visit/held';
 import { choicesOf } from '@/core/visit/pair-work';
 import { chosenTryOn, pairsLeft, readVisit } from '@/core/visit/read-visit';
@@ -24,6 +24,8 @@ import { howItEnded, loadVisit, visitRow } from './visits';
 export interface ReadyVisit {
   visitId: string;
   startedAt: Date;
+  /** What the visit's steps hold. */
+  contents: VisitContents;
   patient: Awaited<ReturnType<typeof patientRow>>;
   findings: Findings;
   picture: ClinicalPicture;
@@ -80,6 +82,7 @@ export async function readyToIssue(
   return {
     visitId,
     startedAt: row.started_at,
+    contents,
     patient: await patientRow(tenant, row.patient_id),
     findings,
     picture,

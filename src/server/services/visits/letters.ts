@@ -8,6 +8,7 @@ import { audit, type Tenant } from '../../database/tenant';
 import { notFound } from '../../http/problem';
 import { readBreakIn } from '../pairs/break-in';
 import { listConsents } from '../patients/consents';
+import { readClinic } from '../people/clinic';
 import { languagesOffered, wordsFor } from '../people/texts';
 import { type Rationale, readRationale } from './rationales';
 import { handOverOf } from './sheets';
@@ -61,6 +62,7 @@ export async function readReferrerLetter(
       picture,
       contents: contentsOf(visit.steps),
       modifications: row?.modifications ?? [],
+      formats: (await readClinic(tenant)).formats,
     }),
     share: consentState(await listConsents(tenant, visit.patient.id), 'share'),
     provided: row ? row.sheet : null,

@@ -1,5 +1,6 @@
 import { type PatientSheet, patientSheet, reviewDay } from '@/core/aftercare/patient-sheet';
 import { addDays, ageOn } from '@/core/calendar/days';
+import { drawnLengthOf } from '@/core/catalogue/drawing-of-model';
 import { modelTitle, type ShoeModel } from '@/core/catalogue/model';
 import { type AtRiskCategory, categoryOfPerson } from '@/core/examination/at-risk-category';
 import { SIDES } from '@/core/findings/finding-kinds';
@@ -13,8 +14,7 @@ import { gaitOf } from '@/core/outcomes/gait-number';
 import type { Specification } from '@/core/prescribe/engine/specification';
 import { againOf } from '@/core/repeat/again';
 import { omitUndefined } from '@/core/tables/omit-undefined';
-import type { StepContents } from '@/core/visit/contents';
-import { contentsOf } from '@/core/visit/held';
+import type { StepContents, VisitContents } from '@/core/visit/contents';
 import { madeForUse } from '@/core/wear/clocks';
 import { landingOf } from '@/core/wear/learned/conditions';
 import { shareOfLife } from '@/core/wear/old-pair';
@@ -31,13 +31,14 @@ import { readClinic } from '../people/clinic';
 import { placeOfWork } from '../people/sites';
 import { wordsFor } from '../people/texts';
 import { riskCheck } from '../recall/risk-check';
-import { listModels } from '../shoes/models';
+import { shoesBeside } from '../shoes/models';
 import { sizesTried } from './issue';
-import { stepsOf } from './visit-steps';
 
 export interface PairStart {
   patient: Awaited<ReturnType<typeof patientRow>>;
   visitId: string;
+  /** What the visit's steps hold. */
+  contents: VisitContents;
   specificationId: string;
   specification: Specification;
   picture: ClinicalPicture;
@@ -92,7 +93,7 @@ export async function startPair(
   start: PairStart,
 ): Promise<{ pairId: string; sheet: PatientSheet }> {
   const { tx, actor } = tenant;
-  const { patient, picture, model, tryOn, input, startedOn, modifications } = start;
+  const { patient, contents, picture, model, tryOn, input, startedOn, modifications } = start;
   if (input.madeOn && input.madeOn > startedOn)
     throw refusedAt('madeOn', `A pair that is first used on ${startedOn} was made before that.`);
   const clinic = await readClinic(tenant);
@@ -129,7 +130,7 @@ export async function startPair(
   const forecast = await forecastOf(tenant, pairId);
   const breakIn = await breakInOf(tenant, {
     patientId: patient.id,
-    visitId: start.visitId,
+    contents,
     picture,
     startedOn,
     features: model.features,
@@ -150,7 +151,6 @@ export async function startPair(
     .where('id', '=', pairId)
     .execute();
   await keepRiskCheck(tenant, patient.id, startedOn, category);
-  const contents = contentsOf(await stepsOf(tenant, start.visitId));
   const sheet = patientSheet({
     ...(await wordsFor(tenant, patient.language)),
     patient: `${patient.given_name} ${patient.family_name}`,
@@ -162,6 +162,7 @@ export async function startPair(
     picture,
     specification: start.specification,
     values: model.features,
+    soleMm: drawnLengthOf(model),
     limbTolerance: (await houseSettingsOf(tenant)).prosthesis,
     tryOn,
     found: causesFound(contents.feet?.hotSpots ?? [], {
@@ -174,7 +175,7 @@ export async function startPair(
       }),
     }),
     modifications,
-    shelf: (await listModels(tenant)).flatMap(({ id, features }) => (id === model.id ? [] : [features])),
+    shelf: await shoesBeside(tenant, model),
     socks: omitUndefined({
       heat: input.heat ?? false,
       wet: input.wet ?? false,
