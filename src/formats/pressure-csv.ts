@@ -1,6 +1,6 @@
-import Papa from 'papaparse';
 import type { PressureNote, PressureRecording } from '@/core/examination/pressure/recording';
 import { fail, ok, type Result } from '@/core/result/result';
+import { NumberRow } from './number-row';
 
 /**
  * A step recording as plain CSV. Lines that start with # name a setting; every other line is one row of
@@ -54,20 +54,11 @@ export function readPressureCsv(text: string, given: { pitchMm?: number } = {}):
       `Line ${lineOf[0]}: the first columns must be “time_s” and “row”, then one a sensor.`,
     );
   const columns = head.length - 2;
-  const frames = new Frames(columns, delimiter === ';' ? ',' : '.', unit);
-  let failure: Result<never> | null = null;
-  let line = 0;
-  // Row by row, so that the cells of a long recording are not all kept as text; a table of numbers has no quotes.
-  Papa.parse<string[]>(body.slice(1).join('\n'), {
-    delimiter,
-    fastMode: true,
-    step: ({ data }, parser) => {
-      line += 1;
-      failure = frames.add(data, `Line ${lineOf[line]}`);
-      if (failure) parser.abort();
-    },
-  });
-  if (failure) return failure;
+  const frames = new Frames(columns, new NumberRow(columns + 2, delimiter), unit);
+  for (let at = 1; at < body.length; at += 1) {
+    const failure = frames.add(body[at]!, `Line ${lineOf[at]}`);
+    if (failure) return failure;
+  }
   return finished(frames, pitch, settings, unit);
 }
 
@@ -79,17 +70,16 @@ class Frames {
 
   constructor(
     readonly columns: number,
-    private readonly decimal: ',' | '.',
+    private readonly row: NumberRow,
     private readonly unit: number,
   ) {}
 
   /** Takes one row of sensors; what is wrong with it, or null. */
-  add(cells: readonly string[], where: string): Result<never> | null {
-    if (cells.length !== this.columns + 2)
-      return fail('columns', `${where}: ${cells.length - 2} sensors where the header names ${this.columns}.`);
-    const values = numbersOf(cells, this.decimal);
-    if (typeof values === 'number')
-      return fail('cell', `${where}, column ${values + 1}: “${cells[values]}” is not a number.`);
+  add(line: string, where: string): Result<never> | null {
+    const { values, cells, bad } = this.row.read(line);
+    if (cells !== this.columns + 2)
+      return fail('columns', `${where}: ${cells - 2} sensors where the header names ${this.columns}.`);
+    if (bad !== null) return fail('cell', `${where}, column ${bad.at + 1}: “${bad.text}” is not a number.`);
     const time = values[0]!;
     const row = values[1]!;
     const last = this.times[this.times.length - 1];
@@ -137,19 +127,6 @@ function finished(
   };
   recording.notes = notesOn(recording, negative, numberIn(settings.get('saturation')), unit);
   return ok(recording);
-}
-
-/** Every cell as a number, or the place of the first that is none. */
-function numbersOf(cells: readonly string[], decimal: ',' | '.'): Float64Array | number {
-  const values = new Float64Array(cells.length);
-  for (let at = 0; at < cells.length; at += 1) {
-    const cell = cells[at]!;
-    const value = Number(decimal === ',' ? cell.replace(',', '.') : cell);
-    // An empty cell would count as 0.
-    if (!Number.isFinite(value) || (value === 0 && cell.trim() === '')) return at;
-    values[at] = value;
-  }
-  return values;
 }
 
 function joined(lines: readonly Float32Array[], rows: number, columns: number): Float32Array {

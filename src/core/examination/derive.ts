@@ -1,5 +1,5 @@
 import { TEMPERATURE_SITES } from '../findings/catalogue/warmth';
-import type { Side } from '../findings/finding-kinds';
+import { SIDES, type Side } from '../findings/finding-kinds';
 import {
   definitionOf,
   FINDING_IDS,
@@ -10,6 +10,7 @@ import {
 import {
   type ClinicalPicture,
   type EnteredPicture,
+  type FindingPlace,
   type FootFindings,
   NOT_EXAMINED,
   type NotExamined,
@@ -129,10 +130,13 @@ function derivedOf(picture: Picture, side: Side): FootFindings {
   };
 }
 
-const withoutUndefined = <T extends object>(part: T): { [K in keyof T]?: Exclude<T[K], undefined> } =>
-  Object.fromEntries(Object.entries(part).filter(([, value]) => value !== undefined)) as {
-    [K in keyof T]?: Exclude<T[K], undefined>;
-  };
+/** What follows, and where nothing does what was entered. */
+const asEntered = <D extends FootFindings>(entered: Picture[Side], derived: D) => {
+  const whole: Record<string, unknown> = derived;
+  const before: Readonly<Record<string, unknown>> = entered;
+  for (const id in whole) whole[id] ??= before[id];
+  return derived;
+};
 
 const isOneOf = <V extends string>(value: string, ...wanted: V[]): boolean =>
   wanted.some((entry) => entry === value);
@@ -250,43 +254,47 @@ function sportDemand({ sports, activities }: EnteredPicture['body']): Demand {
   return { sports: played, sidewaysShare: sideways, jumpShare: jump, pivotShare: pivot, toeDrag };
 }
 
+/** A picture that its owner, and nobody else, writes into. */
+export type Draft = {
+  [Place in FindingPlace]: { -readonly [Id in keyof Picture[Place]]: Picture[Place][Id] };
+};
+
+export const draftOf = ({ body, left, right }: Picture): Draft => ({
+  body: { ...body },
+  left: { ...left },
+  right: { ...right },
+});
+
+/** Writes what follows from a picture into one that is otherwise the same; what follows no longer is as it was entered. */
+export function deriveInto(entered: EnteredPicture, into: Draft): void {
+  const { hypermobilitySigns, legLengthDifference } = entered.body;
+  const left = numberAt(entered, 'legLength', 'left');
+  const right = numberAt(entered, 'legLength', 'right');
+  const { body } = into;
+  body.loadRise = loadRise(entered.body);
+  body.legLengthDifference =
+    legLengthDifference === NOT_EXAMINED && left !== null && right !== null
+      ? Math.abs(left - right)
+      : legLengthDifference;
+  body.hypermobilityScore = hypermobilitySigns === NOT_EXAMINED ? NOT_EXAMINED : hypermobilitySigns.length;
+  Object.assign(body, sportDemand(entered.body));
+  for (const side of SIDES) Object.assign(into[side], asEntered(entered[side], derivedOf(entered, side)));
+  for (const side of SIDES) {
+    const answer = atRiskCategory(into, side);
+    into[side].atRiskCategory = answer.known ? answer.category : NOT_EXAMINED;
+  }
+  body.ground = groundOf(entered.body);
+  body.prosthesisHighest = highestHeel(entered.body);
+  body.correctionAsked = correctionAsked(into);
+  body.therapeuticAsked = therapeuticAsked(into);
+}
+
 /**
  * Adds what follows from other findings: indices by arithmetic, the arch class from a measured index and
  * sensation from its sites where nobody has said otherwise, the at-risk category. Derived values are never typed in.
  */
 export function deriveFindings(entered: EnteredPicture): ClinicalPicture {
-  const { hypermobilitySigns, legLengthDifference } = entered.body;
-  const left = numberAt(entered, 'legLength', 'left');
-  const right = numberAt(entered, 'legLength', 'right');
-  const body = {
-    ...entered.body,
-    loadRise: loadRise(entered.body),
-    legLengthDifference:
-      legLengthDifference === NOT_EXAMINED && left !== null && right !== null
-        ? Math.abs(left - right)
-        : legLengthDifference,
-    hypermobilityScore: hypermobilitySigns === NOT_EXAMINED ? NOT_EXAMINED : hypermobilitySigns.length,
-  };
-  const demand = sportDemand(entered.body);
-  const foot = (side: Side) => ({ ...entered[side], ...withoutUndefined(derivedOf(entered, side)) });
-  const feet = { left: foot('left'), right: foot('right') };
-  const withCategory = (side: Side) => {
-    const answer = atRiskCategory({ body, ...feet }, side);
-    return { ...feet[side], atRiskCategory: answer.known ? answer.category : NOT_EXAMINED };
-  };
-  const [ownLeft, ownRight] = [withCategory('left'), withCategory('right')];
-  return {
-    body: {
-      ...body,
-      ...demand,
-      ground: groundOf(entered.body),
-      prosthesisHighest: highestHeel(entered.body),
-      correctionAsked: correctionAsked({ body, left: ownLeft, right: ownRight }),
-      therapeuticAsked: therapeuticAsked({ body, left: ownLeft, right: ownRight }),
-    },
-    left: ownLeft,
-    right: ownRight,
-    taken: entered.taken,
-    derived: true,
-  };
+  const draft = draftOf(entered);
+  deriveInto(entered, draft);
+  return { ...draft, taken: entered.taken, derived: true };
 }

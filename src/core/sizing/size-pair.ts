@@ -1,10 +1,11 @@
 import { SIDES, type Side } from '../findings/finding-kinds';
 import type { ClinicalPicture } from '../findings/picture';
 import { NOT_EXAMINED, numberAt } from '../findings/picture';
+import { memoize } from '../memo/memoize';
 import type { Specification } from '../prescribe/engine/specification';
 import { fail, ok, type Result } from '../result/result';
 import type { FeatureValues } from '../shoe/features';
-import { heelBallRatio, SPLIT_FROM_MM } from './foot-difference';
+import { heelBallRatio, SHOWN_FROM_MM, SPLIT_FROM_MM } from './foot-difference';
 import { type LastShape, lastShapeOf, type SizedFoot } from './last-shape';
 import { type ExplainedWish, type FittingConditions, sizeWish } from './size-wish';
 import { asFitted, type ModelSizing, type StartSize, sizeInWords, startSize } from './start-size';
@@ -90,20 +91,22 @@ export function pairSizer(
     return [{ side, wish, foot, lengthMm: lengthMm + wish.adds.lengthMm }];
   });
   // Of thousands of models many have the same sizes on the same last: they are worked out once.
-  const known = new Map<string, Result<SizedPair>>();
+  const known = new Map<string, Map<string, Result<SizedPair>>>();
   return ({ sizing, features }) => {
     const shape = lastShapeOf(features);
-    const key = sizedBy(sizing, shape);
-    const before = known.get(key);
+    const onSizes = sizesKey(sizing);
+    const onLast = `${shape.foldPercent} ${shape.toeBox} ${shape.depthGrade}`;
+    const alike = known.get(onSizes) ?? new Map<string, Result<SizedPair>>();
+    const before = alike.get(onLast);
     if (before) return before;
     const sized = sizeOn(feet, sizing, shape);
-    known.set(key, sized);
+    known.set(onSizes, alike.set(onLast, sized));
     return sized;
   };
 }
 
-/** Everything of a model that decides its size. */
-const sizedBy = (sizing: ModelSizing, { foldPercent, toeBox, depthGrade }: LastShape): string =>
+/** Everything of a model’s sizes that decides which is taken; its last decides with it. */
+const sizesKey = memoize((sizing: ModelSizing): string =>
   [
     sizing.system,
     sizing.group,
@@ -114,10 +117,8 @@ const sizedBy = (sizing: ModelSizing, { foldPercent, toeBox, depthGrade }: LastS
     sizing.ballWidthMm,
     sizing.sizes.join(),
     sizing.widths.join(),
-    foldPercent,
-    toeBox,
-    depthGrade,
-  ].join('|');
+  ].join('|'),
+);
 
 function sizeOn(feet: readonly FootToSize[], model: ModelSizing, shape: LastShape): Result<SizedPair> {
   const sized = feet.map((entry) => ({ ...entry, start: startSize(model, entry.foot, entry.wish, shape) }));
@@ -147,13 +148,14 @@ function sizeOn(feet: readonly FootToSize[], model: ModelSizing, shape: LastShap
   const [shorter, longer] = fitted.toSorted((a, b) => a.lengthMm - b.lengthMm);
   if (!shorter || !longer) return fail('not-measured', 'No foot length is measured.');
   const width = wider(shorter.start.width, longer.start.width);
-  if (longer.lengthMm - shorter.lengthMm >= SPLIT_FROM_MM && longer.start.size !== shorter.start.size) {
+  const apartMm = longer.lengthMm - shorter.lengthMm;
+  if (apartMm >= SPLIT_FROM_MM && longer.start.size !== shorter.start.size) {
     const pair = { left: by('left')!.start, right: by('right')!.start };
     return ok({
       kind: 'split',
       ...pair,
       label: `left ${pair.left.label}, right ${pair.right.label}`,
-      advice: `Feet ${fixed(longer.lengthMm - shorter.lengthMm)} mm apart: split pair, or ${sizeInWords(model, longer.start.size, width)} with a filler in the ${shorter.side}.`,
+      advice: `Feet ${fixed(apartMm)} mm apart: split pair, or ${sizeInWords(model, longer.start.size, width)} with a filler in the ${shorter.side}.`,
       fillerMm: 0,
     });
   }
@@ -164,18 +166,20 @@ function sizeOn(feet: readonly FootToSize[], model: ModelSizing, shape: LastShap
   });
   const [ofLonger, ofShorter] = [both(longer), both(shorter)];
   const spare = ofShorter.roomMm - shorter.wish.room.most;
+  // Under half a size apart is how most feet are: nothing is said. Under a whole one the heel is held, not the toe filled.
+  const isShown = apartMm >= SHOWN_FROM_MM && spare > 0.5;
+  const isFilled = apartMm >= SPLIT_FROM_MM && spare > 0.5;
   const pair =
     longer.side === 'left' ? { left: ofLonger, right: ofShorter } : { left: ofShorter, right: ofLonger };
   return ok({
-    kind: spare > 0.5 ? 'filler' : 'same',
+    kind: isFilled ? 'filler' : 'same',
     left: pair.left,
     right: pair.right,
     label: pair.left.label,
-    advice:
-      spare > 0.5
-        ? `Fitted to the ${longer.side}; the ${shorter.side} has ${fixed(ofShorter.roomMm)} mm: filler or a snug insert there.`
-        : '',
-    fillerMm: Math.max(0, spare),
+    advice: isShown
+      ? `Feet ${fixed(apartMm)} mm apart, fitted to the ${longer.side}: ${fixed(ofShorter.roomMm)} mm in front of the ${shorter.side}, ${isFilled ? 'with a filler there' : 'hold its heel by lacing or a snug insert'}.`
+      : '',
+    fillerMm: isFilled ? spare : 0,
   });
 }
 

@@ -45,8 +45,9 @@ export function widest(rim: Rim, length: number, from: number, to: number, sign:
   let best = -1;
   let far = Number.NEGATIVE_INFINITY;
   for (let at = 0; at < positions.length; at += 3) {
-    const bin = Math.floor((positions[at]! - start) / BIN_MM);
-    if (bin < 0 || bin >= bins) continue;
+    const along = positions[at]! - start;
+    if (along < 0 || along >= bins * BIN_MM) continue;
+    const bin = Math.floor(along / BIN_MM);
     const out = sign * positions[at + 1]!;
     if (out > reach[bin]!) {
       reach[bin] = out;

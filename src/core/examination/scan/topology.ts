@@ -13,12 +13,17 @@ export function components({ positions, triangles }: Mesh): { of: Int32Array; si
     }
     return at;
   };
+  const join = (one: number, other: number) => {
+    // Neighbours mostly stand under the same vertex already.
+    if (parent[one] === parent[other]) return;
+    const top = root(one);
+    const under = root(other);
+    if (top !== under) parent[under] = top;
+  };
   for (let at = 0; at < triangles.length; at += 3) {
-    const a = root(triangles[at]!);
-    const b = root(triangles[at + 1]!);
-    if (a !== b) parent[b] = a;
-    const c = root(triangles[at + 2]!);
-    if (a !== c) parent[c] = a;
+    const a = triangles[at]!;
+    join(a, triangles[at + 1]!);
+    join(a, triangles[at + 2]!);
   }
   // A root is named when it is first met, and hands its name on to those it leads.
   const of = new Int32Array(vertices);

@@ -69,7 +69,7 @@ export function costsOfUnknown(
   return costs.sort((a, b) => b.weight - a.weight);
 }
 
-/** `10 g monofilament, both: closure and toe-box depth cannot be limited; 3 more wait`. */
+/** `10 g monofilament, both: no limit on closure, toe-box depth; no push on drop, seams, sock and 3 more`. */
 export function costInWords(cost: UnknownCost): string {
   const names = (features: readonly FeatureId[]) =>
     features.map((feature) => featureOf(feature).label.toLowerCase()).join(', ');

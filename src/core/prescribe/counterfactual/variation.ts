@@ -1,4 +1,4 @@
-import { DERIVED_FROM, deriveFindings } from '../../examination/derive';
+import { DERIVED_FROM, type Draft, deriveFindings, deriveInto, draftOf } from '../../examination/derive';
 import type { Side } from '../../findings/finding-kinds';
 import {
   type AnyFindingValue,
@@ -14,9 +14,9 @@ import {
   NOT_EXAMINED,
   type NotExamined,
   type Picture,
+  PLACES,
   placesOf,
   valueAt,
-  withoutFinding,
 } from '../../findings/picture';
 import type { Rule } from '../../knowledge/rule';
 import { shareOf } from '../../knowledge/schools';
@@ -113,12 +113,25 @@ export type PlacedValues = Partial<
   Record<FindingPlace, Readonly<Record<string, AnyFindingValue | NotExamined>>>
 >;
 
-const withValues = <P extends Picture>(picture: P, values: PlacedValues): P => ({
-  ...picture,
-  body: { ...picture.body, ...values.body },
-  left: { ...picture.left, ...values.left },
-  right: { ...picture.right, ...values.right },
-});
+/** A picture of its own with the parts that are written into, and what it is written back to. */
+const drafted = <P extends Picture>(picture: P) => {
+  const draft = draftOf(picture);
+  return { draft, picture: { ...picture, ...draft }, as: picture };
+};
+
+/** Writes values, each at its place. */
+function write(draft: Draft, values: PlacedValues): void {
+  for (const place of PLACES) if (values[place]) Object.assign(draft[place], values[place]);
+}
+
+/** Takes some findings back to what they were. */
+function takeBack({ draft, as }: { draft: Draft; as: Picture }, ids: readonly FindingId[]): void {
+  for (const id of ids)
+    for (const place of placesOf(id)) {
+      const part: Record<string, unknown> = draft[place];
+      part[id] = valueAt(as, place, id);
+    }
+}
 
 /**
  * A picture resolved once, ready to be asked what would be otherwise. Only rules that read a changed finding are
@@ -133,15 +146,17 @@ export class Variation {
   /** Pushes by rule, for rules that say yes. */
   private readonly pushesByRule = new Map<Rule, Pushes>();
   private readonly rests = new Map<string, RestingState>();
+  /** The picture and its base, to be varied in place and taken back: two hundred findings are not copied for each that is varied. */
+  private readonly entered;
+  private readonly derived;
 
-  constructor(
-    private readonly picture: EnteredPicture,
-    options: ReasoningOptions,
-  ) {
+  constructor(picture: EnteredPicture, options: ReasoningOptions) {
     this.school = options.school ?? 'balanced';
     this.setAside = options.setAside ?? [];
     this.index = indexOf(options.knowledge.rules);
     this.base = deriveFindings(picture);
+    this.entered = drafted(picture);
+    this.derived = drafted(this.base);
     for (const rule of this.index.inOrder) {
       const pushes = this.ask(rule, this.base);
       if (pushes.length > 0) this.pushesByRule.set(rule, pushes);
@@ -193,26 +208,43 @@ export class Variation {
 
   /** Which targets would move if nobody had taken one finding. */
   shiftsWithout(finding: FindingId): Shift[] {
-    if (DERIVED_FROM.has(finding))
-      return this.shiftsTo(deriveFindings(withoutFinding(this.picture, finding)), withWhatFollows(finding));
-    if (!this.index.byFinding.has(finding)) return [];
+    const derives = DERIVED_FROM.has(finding);
+    if (!derives && !this.index.byFinding.has(finding)) return [];
     const unexamined = { [finding]: NOT_EXAMINED };
-    return this.shiftsTo(
-      withValues(
-        this.base,
-        definitionOf(finding).scope === 'body'
-          ? { body: unexamined }
-          : { left: unexamined, right: unexamined },
-      ),
-      [finding],
-    );
+    const values =
+      definitionOf(finding).scope === 'body' ? { body: unexamined } : { left: unexamined, right: unexamined };
+    return derives ? this.shiftsWhereEntered(finding, values) : this.shiftsWhere(finding, values);
   }
 
   /** Which targets would move if a finding that nobody has taken were so. One that follows from others is set itself. */
   shiftsIf(finding: FindingId, values: PlacedValues): Shift[] {
     return examinedFor(finding).length > 0
-      ? this.shiftsTo(withValues(this.base, values), [finding])
-      : this.shiftsTo(deriveFindings(withValues(this.picture, values)), withWhatFollows(finding));
+      ? this.shiftsWhere(finding, values)
+      : this.shiftsWhereEntered(finding, values);
+  }
+
+  /** With a finding changed alone. */
+  private shiftsWhere(finding: FindingId, values: PlacedValues): Shift[] {
+    write(this.derived.draft, values);
+    try {
+      return this.shiftsTo(this.derived.picture, [finding]);
+    } finally {
+      takeBack(this.derived, [finding]);
+    }
+  }
+
+  /** With a finding changed and everything that follows from it. */
+  private shiftsWhereEntered(finding: FindingId, values: PlacedValues): Shift[] {
+    const among = withWhatFollows(finding);
+    write(this.entered.draft, values);
+    write(this.derived.draft, values);
+    try {
+      deriveInto(this.entered.picture, this.derived.draft);
+      return this.shiftsTo(this.derived.picture, among);
+    } finally {
+      takeBack(this.entered, [finding]);
+      takeBack(this.derived, among);
+    }
   }
 
   private shiftsTo(other: ClinicalPicture, among: readonly FindingId[]): Shift[] {

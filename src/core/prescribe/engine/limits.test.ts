@@ -38,7 +38,7 @@ describe('what lies beyond the scale', () => {
       const deadlock = beyond({ strength });
       expect(deadlock.rules).toEqual(['thick insert']);
       expect(deadlock.message.replace(/\s/g, ' ')).toBe(
-        'Depth freed by the insole: thick insert asks for 22 mm, and no shoe has more than 16 mm. Change what asks for it, or set it aside with a reason.',
+        'Extra depth, insole out: thick insert asks for 22 mm, and no shoe has more than 16 mm. Change what asks for it, or set it aside with a reason.',
       );
     }
     // Set aside it asks for nothing; just inside the scale it is an ordinary wish.

@@ -1,9 +1,8 @@
-import { Z_95 } from '../../statistics/normal';
 import { insideLength, insideWidth, type ModelSizing, UPPER_GIVES_MM } from '../start-size';
 import type { WidthLetter } from '../widths';
 import { foldOffset } from './fold-evidence';
 import { readingVariance } from './length-evidence';
-import { type FamilySpread, type Gaussian, offsetPosterior, type VersionEvidence } from './offset-tree';
+import { type FamilySpread, familiesOf, type OffsetPosterior, offsetPosterior } from './offset-tree';
 import { type WidthFit, widthScore } from './width-evidence';
 
 /** One pair on one patient's feet, with what tells of the true inside. Both feet of a pair are one fitting. */
@@ -70,9 +69,9 @@ const label = (sizing: ModelSizing): ModelSizing => ({ ...sizing, lengthOffsetMm
 
 /** An offset before anything of its maker was fitted. */
 function unseen(spread: FamilySpread): LearnedOffset {
-  const nobodys = { id: '', maker: '', model: '', mean: 0, precision: 0 };
-  const { mean: meanMm, variance } = offsetPosterior([nobodys], spread).versions.get('')!;
-  return { meanMm, sdMm: Math.sqrt(variance), fittings: 0, relatives: 0 };
+  const nothing = { mean: new Float64Array(1), precision: new Float64Array(1) };
+  const { mean, variance } = offsetPosterior([[[0]]], nothing, spread);
+  return { meanMm: mean[0]!, sdMm: Math.sqrt(variance[0]!), fittings: 0, relatives: 0 };
 }
 /** What is known of a version of whose maker nothing was fitted. */
 export const UNSEEN_FIT: LearnedFit = {
@@ -98,58 +97,52 @@ export function learnOffsets(
   const makers = new Set(versions.filter(({ id }) => byVersion.has(id)).map(({ maker }) => maker));
   // Makers have nothing to say of each other: where nothing of one was fitted, all of it is as nobody knows.
   const fitted = versions.filter(({ maker }) => makers.has(maker));
-  const length = lengthPosterior(fitted, byVersion);
-  const width = widthPosterior(fitted, byVersion);
+  const families = familiesOf(fitted.map((version) => ({ maker: version.maker, model: modelKey(version) })));
+  const length = lengthPosterior(fitted, byVersion, families);
+  const width = widthPosterior(fitted, byVersion, families);
   const perMaker = new Map<string, number>();
   for (const { id, maker } of versions)
     perMaker.set(maker, (perMaker.get(maker) ?? 0) + (byVersion.get(id)?.length ?? 0));
-  return new Map(
-    versions.map(({ id, maker, sizing, foldPercent = null }) => {
-      if (!makers.has(maker)) return [id, UNSEEN_FIT];
-      const own = byVersion.get(id)?.length ?? 0;
-      const learned = ({ mean: meanMm, variance }: Gaussian): LearnedOffset => ({
-        meanMm,
-        sdMm: Math.sqrt(variance),
-        fittings: own,
-        relatives: (perMaker.get(maker) ?? 0) - own,
-      });
-      const offset = learned(length.get(id)!);
-      const fitted = { ...label(sizing), lengthOffsetMm: offset.meanMm };
-      const feet = (byVersion.get(id) ?? []).flatMap((fitting) => fitting.feet);
-      return [
-        id,
-        {
-          length: offset,
-          width: learned(width.get(id)!),
-          fold: foldOffset(fitted, foldPercent, feet),
-        },
-      ];
-    }),
-  );
+  const learned = new Map<string, LearnedFit>(versions.map(({ id }) => [id, UNSEEN_FIT]));
+  for (const [at, { id, maker, sizing, foldPercent = null }] of fitted.entries()) {
+    const fittings = byVersion.get(id) ?? [];
+    const counts = { fittings: fittings.length, relatives: perMaker.get(maker)! - fittings.length };
+    const offset = ({ mean, variance }: OffsetPosterior): LearnedOffset => ({
+      meanMm: mean[at]!,
+      sdMm: Math.sqrt(variance[at]!),
+      ...counts,
+    });
+    const ofLength = offset(length);
+    learned.set(id, {
+      length: ofLength,
+      width: offset(width),
+      fold: foldOffset(
+        { ...label(sizing), lengthOffsetMm: ofLength.meanMm },
+        foldPercent,
+        fittings.flatMap((fitting) => fitting.feet),
+      ),
+    });
+  }
+  return learned;
 }
 
 function lengthPosterior(
   versions: readonly LabelledVersion[],
   byVersion: ReadonlyMap<string, FitObservation[]>,
-): ReadonlyMap<string, Gaussian> {
-  const seen = new Map(
-    versions.map(({ id, sizing }) => [
-      id,
-      (byVersion.get(id) ?? []).flatMap(({ feet }) => lengthOffsetSeen(sizing, feet) ?? []),
-    ]),
+  families: ReturnType<typeof familiesOf>,
+): OffsetPosterior {
+  const seen = versions.map(({ id, sizing }) =>
+    (byVersion.get(id) ?? []).flatMap(({ feet }) => lengthOffsetSeen(sizing, feet) ?? []),
   );
   const variance = readingVariance(seen);
-  const evidence = versions.map((version): VersionEvidence => {
-    const offsets = seen.get(version.id)!;
-    return {
-      id: version.id,
-      maker: version.maker,
-      model: modelKey(version),
-      mean: offsets.length === 0 ? 0 : mean(offsets),
-      precision: offsets.length / variance,
-    };
-  });
-  return offsetPosterior(evidence, LENGTH_SPREAD).versions;
+  return offsetPosterior(
+    families,
+    {
+      mean: Float64Array.from(seen, (offsets) => (offsets.length === 0 ? 0 : mean(offsets))),
+      precision: Float64Array.from(seen, (offsets) => offsets.length / variance),
+    },
+    LENGTH_SPREAD,
+  );
 }
 
 /** Newton steps at most; the posterior is log-concave, so they end early, once nothing moves by more than this. */
@@ -157,55 +150,61 @@ const STEPS = 8;
 const STILL_MM = 0.01;
 const LARGEST_STEP_MM = 4;
 
+/** A word on the width of one foot, and how much slack its label left there. */
+interface Verdict {
+  fit: WidthFit;
+  slack: number;
+  /** Both feet of one pair are one fitting. */
+  share: number;
+}
+
+const verdictsOn = ({ sizing }: LabelledVersion, fittings: readonly FitObservation[]): Verdict[] =>
+  fittings.flatMap(({ feet }) =>
+    feet.flatMap(({ size, width, ballWidthMm, widthFit }) =>
+      ballWidthMm === null || widthFit === null
+        ? []
+        : [
+            {
+              fit: widthFit,
+              slack: insideWidth(label(sizing), size, width) + UPPER_GIVES_MM - ballWidthMm,
+              share: 1 / feet.length,
+            },
+          ],
+    ),
+  );
+
 function widthPosterior(
   versions: readonly LabelledVersion[],
   byVersion: ReadonlyMap<string, FitObservation[]>,
-): ReadonlyMap<string, Gaussian> {
-  const verdicts = new Map(
-    versions.map(({ id, sizing }) => [
-      id,
-      (byVersion.get(id) ?? []).flatMap(({ feet }) =>
-        feet.flatMap(({ size, width, ballWidthMm, widthFit }) =>
-          ballWidthMm === null || widthFit === null
-            ? []
-            : [
-                {
-                  fit: widthFit,
-                  slack: insideWidth(label(sizing), size, width) + UPPER_GIVES_MM - ballWidthMm,
-                  // Both feet of one pair are one fitting.
-                  share: 1 / feet.length,
-                },
-              ],
-        ),
-      ),
-    ]),
-  );
-  let at: ReadonlyMap<string, Gaussian> = new Map();
+  families: ReturnType<typeof familiesOf>,
+): OffsetPosterior {
+  const judged = versions.flatMap((version, at) => {
+    const verdicts = verdictsOn(version, byVersion.get(version.id) ?? []);
+    return verdicts.length === 0 ? [] : [{ at, verdicts }];
+  });
+  let here: OffsetPosterior = {
+    mean: new Float64Array(versions.length),
+    variance: new Float64Array(versions.length),
+  };
   for (let step = 0, moved = Number.POSITIVE_INFINITY; step < STEPS && moved > STILL_MM; step += 1) {
-    const evidence = versions.map((version): VersionEvidence => {
-      const here = at.get(version.id)?.mean ?? 0;
+    const evidence = { mean: Float64Array.from(here.mean), precision: new Float64Array(versions.length) };
+    for (const { at, verdicts } of judged) {
       let slope = 0;
       let precision = 0;
-      for (const { fit, slack, share } of verdicts.get(version.id) ?? []) {
-        const score = widthScore(fit, slack, here);
+      for (const { fit, slack, share } of verdicts) {
+        const score = widthScore(fit, slack, here.mean[at]!);
         slope += share * score.slope;
         precision += share * score.curvature;
       }
       const move = precision === 0 ? 0 : slope / precision;
-      return {
-        id: version.id,
-        maker: version.maker,
-        model: modelKey(version),
-        mean: here + Math.max(-LARGEST_STEP_MM, Math.min(LARGEST_STEP_MM, move)),
-        precision,
-      };
-    });
-    const next = offsetPosterior(evidence, WIDTH_SPREAD).versions;
-    moved = 0;
-    for (const [id, { mean: to }] of next) moved = Math.max(moved, Math.abs(to - (at.get(id)?.mean ?? 0)));
-    at = next;
+      evidence.mean[at]! += Math.max(-LARGEST_STEP_MM, Math.min(LARGEST_STEP_MM, move));
+      evidence.precision[at] = precision;
+    }
+    const next = offsetPosterior(families, evidence, WIDTH_SPREAD);
+    moved = next.mean.reduce((most, to, at) => Math.max(most, Math.abs(to - here.mean[at]!)), 0);
+    here = next;
   }
-  return at;
+  return here;
 }
 
 /** A sizing that starts from what was learned. */
@@ -215,32 +214,3 @@ export const withLearned = (sizing: ModelSizing, fit: LearnedFit): ModelSizing =
   widthOffsetMm: fit.width.meanMm,
   ...(fit.fold ? { foldOffsetMm: fit.fold.meanMm } : {}),
 });
-
-/** Ends of the central 95 % interval, mm. */
-export const interval95 = ({ meanMm, sdMm }: LearnedOffset): readonly [number, number] => [
-  meanMm - Z_95 * sdMm,
-  meanMm + Z_95 * sdMm,
-];
-
-/** Below this a mean is no more than rounding. */
-const NOTHING_MM = 0.5;
-const WAYS = { length: ['short', 'long'], width: ['narrow', 'wide'] } as const;
-const one = (value: number): string => (Math.round(value * 10) / 10).toFixed(1).replace('-', '−');
-
-/** An offset as people read it: `runs 3.1 mm short (95 %: −4.9 to −1.3), 7 fittings`. */
-export function offsetInWords(of: 'length' | 'width', learned: LearnedOffset): string {
-  const [from, to] = interval95(learned);
-  const [less, more] = WAYS[of];
-  const says =
-    Math.abs(learned.meanMm) < NOTHING_MM
-      ? `${of} as labelled`
-      : `runs ${one(Math.abs(learned.meanMm))} mm ${learned.meanMm < 0 ? less : more}`;
-  const count = (number: number, of: string) => `${number} ${of}${number === 1 ? '' : 's'}`;
-  const from_ =
-    learned.fittings > 0
-      ? count(learned.fittings, 'fitting')
-      : learned.relatives > 0
-        ? `no fitting yet, after ${count(learned.relatives, 'fitting')} of this maker`
-        : 'no fitting yet';
-  return `${says} (95 %: ${one(from)} to ${one(to)} mm), ${from_}`;
-}

@@ -9,17 +9,16 @@ import { normalBelow } from '../../statistics/normal';
 import { insideWidth, UPPER_GIVES_MM } from '../start-size';
 import {
   type FitObservation,
-  interval95,
   type LabelledVersion,
   LENGTH_SPREAD,
   learnOffsets,
   lengthOffsetSeen,
-  offsetInWords,
   WIDTH_SPREAD,
   withLearned,
 } from './learn-offsets';
 import { ROOM_ERROR_MM, readingVariance } from './length-evidence';
-import { offsetPosterior, type VersionEvidence } from './offset-tree';
+import { interval95, offsetInWords } from './offset-in-words';
+import { type FamilyMember, familiesOf, offsetPosterior } from './offset-tree';
 import { LOOSE_FROM_MM, WIDTH_ERROR_MM, widthScore } from './width-evidence';
 
 const sizing = testSizing({ sizes: halfSizes(38, 48) });
@@ -52,15 +51,32 @@ function solve(matrix: number[][], right: number[]): number[] {
 
 describe('offsets as a family', () => {
   const spread = { maker: 2.5, model: 2, version: 1.5 };
-  const evidence: VersionEvidence[] = [
+  interface Seen extends FamilyMember {
+    id: string;
+    mean: number;
+    precision: number;
+  }
+  const evidence: Seen[] = [
     { id: 'a1', model: 'a', maker: 'm', mean: -4, precision: 3 / 9 },
     { id: 'a2', model: 'a', maker: 'm', mean: 0, precision: 0 },
     { id: 'b1', model: 'b', maker: 'm', mean: 2, precision: 1 / 9 },
     { id: 'c1', model: 'c', maker: 'n', mean: 0, precision: 0 },
   ];
+  /** Mean and variance by identifier. */
+  const posterior = (of: readonly Seen[]) => {
+    const { mean, variance } = offsetPosterior(
+      familiesOf(of),
+      {
+        mean: Float64Array.from(of, (entry) => entry.mean),
+        precision: Float64Array.from(of, (entry) => entry.precision),
+      },
+      spread,
+    );
+    return new Map(of.map(({ id }, at) => [id, { mean: mean[at]!, variance: variance[at]! }]));
+  };
 
   it('equals conditioning the joint Gaussian in general', () => {
-    const covariance = (x: VersionEvidence, y: VersionEvidence) =>
+    const covariance = (x: Seen, y: Seen) =>
       (x.maker === y.maker ? spread.maker ** 2 : 0) +
       (x.maker === y.maker && x.model === y.model ? spread.model ** 2 : 0) +
       (x.id === y.id ? spread.version ** 2 : 0);
@@ -70,7 +86,7 @@ describe('offsets as a family', () => {
       joint,
       seen.map((entry) => entry.mean),
     );
-    const { versions } = offsetPosterior(evidence, spread);
+    const versions = posterior(evidence);
     for (const entry of evidence) {
       const across = seen.map((other) => covariance(entry, other));
       const mean = across.reduce((sum, value, at) => sum + value * weights[at]!, 0);
@@ -81,11 +97,11 @@ describe('offsets as a family', () => {
   });
 
   it('shrinks to the maker, then to zero: a relative without a fitting follows its family, a stranger stays at zero', () => {
-    const { versions, makers } = offsetPosterior(evidence, spread);
+    const versions = posterior(evidence);
     expect(versions.get('a1')!.mean).toBeGreaterThan(-4);
     expect(versions.get('a2')!.mean).toBeLessThan(-1);
     expect(versions.get('a2')!.mean).toBeGreaterThan(versions.get('a1')!.mean);
-    expect(makers.get('m')!.mean).toBeLessThan(0);
+    expect(versions.get('a2')!.mean).toBeLessThan(versions.get('b1')!.mean);
     expect(versions.get('c1')).toEqual({
       mean: 0,
       variance: expect.closeTo(2.5 ** 2 + 2 ** 2 + 1.5 ** 2, 9),
@@ -94,10 +110,7 @@ describe('offsets as a family', () => {
 
   it('more fittings pull further and are surer', () => {
     const learnedFrom = (fittings: number) =>
-      offsetPosterior(
-        [{ id: 'v', model: 'm', maker: 'k', mean: 5, precision: fittings / 9 }],
-        spread,
-      ).versions.get('v')!;
+      posterior([{ id: 'v', model: 'm', maker: 'k', mean: 5, precision: fittings / 9 }]).get('v')!;
     for (const [few, many] of [
       [1, 3],
       [3, 10],
@@ -125,9 +138,9 @@ describe('what a fitting says', () => {
   });
 
   it('the clinic’s own scatter takes the place of the assumed error as fittings add up', () => {
-    expect(readingVariance(new Map([['a', [1]]]))).toBe(ROOM_ERROR_MM ** 2);
+    expect(readingVariance([[1]])).toBe(ROOM_ERROR_MM ** 2);
     const exact = Array.from({ length: 400 }, (_, at) => (at % 2 === 0 ? 0.5 : -0.5));
-    expect(readingVariance(new Map([['a', exact]]))).toBeLessThan(1);
+    expect(readingVariance([exact])).toBeLessThan(1);
   });
 
   it('the normal curve equals a general library’s to its table’s four figures', () => {

@@ -7,10 +7,10 @@ const ROOM_ERROR_WORTH = 12;
  * The error of a reading as this clinic's own fittings show it: scatter within versions, pulled to the assumption while
  * there are few. A variance.
  */
-export function readingVariance(offsets: ReadonlyMap<string, readonly number[]>): number {
+export function readingVariance(offsets: readonly (readonly number[])[]): number {
   let squares = 0;
   let freedom = 0;
-  for (const list of offsets.values()) {
+  for (const list of offsets) {
     if (list.length < 2) continue;
     const mean = list.reduce((sum, value) => sum + value, 0) / list.length;
     squares += list.reduce((sum, value) => sum + (value - mean) ** 2, 0);

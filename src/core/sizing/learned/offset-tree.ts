@@ -13,89 +13,94 @@ export interface FamilySpread {
   version: number;
 }
 
-/** What was seen of one version: a mean with its precision (1 / variance); precision 0 is nothing seen. */
-export interface VersionEvidence {
-  id: string;
+/** A version in its family. */
+export interface FamilyMember {
   model: string;
   maker: string;
-  mean: number;
-  precision: number;
 }
 
-export interface Gaussian {
-  mean: number;
-  variance: number;
+/** Versions by their place in a list, under their models, under their makers. */
+type Family = readonly (readonly (readonly number[])[])[];
+
+/** Families in the order in which they are first met. */
+export function familiesOf(members: readonly FamilyMember[]): Family {
+  const makers = new Map<string, Map<string, number[]>>();
+  for (const [at, { maker, model }] of members.entries()) {
+    const models = makers.get(maker) ?? new Map<string, number[]>();
+    makers.set(maker, models);
+    const line = models.get(model);
+    if (line) line.push(at);
+    else models.set(model, [at]);
+  }
+  return [...makers.values()].map((models) => [...models.values()]);
 }
 
+/** What was seen of each version, by its place: a mean with its precision (1 / variance); precision 0 is nothing seen. */
+export interface Evidence {
+  mean: Float64Array;
+  precision: Float64Array;
+}
+
+/** Mean and variance of each version, by its place. */
 export interface OffsetPosterior {
-  versions: ReadonlyMap<string, Gaussian>;
-  models: ReadonlyMap<string, Gaussian>;
-  makers: ReadonlyMap<string, Gaussian>;
+  mean: Float64Array;
+  variance: Float64Array;
 }
 
-/** Information form: precision and precision-weighted mean; they add up. */
-interface Information {
-  precision: number;
-  weighted: number;
-}
-const NOTHING: Information = { precision: 0, weighted: 0 };
-const plus = (a: Information, b: Information): Information => ({
-  precision: a.precision + b.precision,
-  weighted: a.weighted + b.weighted,
-});
-const minus = (a: Information, b: Information): Information => ({
-  precision: a.precision - b.precision,
-  weighted: a.weighted - b.weighted,
-});
-/** The same information seen from a relative that lies a standard deviation away. */
-function through({ precision, weighted }: Information, spread: number): Information {
-  if (precision <= 0) return NOTHING;
-  const passed = 1 / (1 / precision + spread ** 2);
-  return { precision: passed, weighted: (weighted / precision) * passed };
-}
-const gaussian = ({ precision, weighted }: Information): Gaussian => ({
-  mean: weighted / precision,
-  variance: 1 / precision,
-});
-
-interface Branch<Child> {
-  children: Map<string, Child>;
-  up: Information;
-}
+/** Information seen from a relative that lies a standard deviation away: its precision there. */
+const through = (precision: number, spread: number): number =>
+  precision <= 0 ? 0 : 1 / (1 / precision + spread ** 2);
+/** Precision-weighted mean that has passed on with `passed` of its precision. */
+const weightedThrough = (weighted: number, precision: number, passed: number): number =>
+  precision <= 0 ? 0 : (weighted / precision) * passed;
 
 /**
- * Posterior of every version, model and maker. Relatives without a fitting of their own follow their family; with
- * nothing seen anywhere all stay at zero with the family's whole spread.
+ * Posterior of every version. Relatives without a fitting of their own follow their family; with nothing seen anywhere all stay at
+ * zero with the family's whole spread. Information adds up as precision and precision-weighted mean; it is kept in flat arrays, because
+ * thousands of versions are asked several times over.
  */
-export function offsetPosterior(evidence: readonly VersionEvidence[], spread: FamilySpread): OffsetPosterior {
-  const tree = new Map<string, Branch<Branch<Information>>>();
-  for (const { id, model, maker, mean, precision } of evidence) {
-    const family: Branch<Branch<Information>> = tree.get(maker) ?? { children: new Map(), up: NOTHING };
-    tree.set(maker, family);
-    const line: Branch<Information> = family.children.get(model) ?? { children: new Map(), up: NOTHING };
-    family.children.set(model, line);
-    line.children.set(id, { precision, weighted: precision * mean });
-  }
-  const result = {
-    versions: new Map<string, Gaussian>(),
-    models: new Map<string, Gaussian>(),
-    makers: new Map<string, Gaussian>(),
-  };
-  const prior: Information = { precision: 1 / spread.maker ** 2, weighted: 0 };
-  for (const [makerId, family] of tree) {
-    for (const line of family.children.values()) {
-      for (const seen of line.children.values()) line.up = plus(line.up, through(seen, spread.version));
-      family.up = plus(family.up, through(line.up, spread.model));
+export function offsetPosterior(
+  families: Family,
+  { mean, precision }: Evidence,
+  spread: FamilySpread,
+): OffsetPosterior {
+  const result = { mean: new Float64Array(mean.length), variance: new Float64Array(mean.length) };
+  const ofMaker = 1 / spread.maker ** 2;
+  for (const lines of families) {
+    // Up: what the versions of each line tell of it, and the lines of their maker.
+    const [linePrecision, lineWeighted] = [new Float64Array(lines.length), new Float64Array(lines.length)];
+    let makerPrecision = 0;
+    let makerWeighted = 0;
+    for (const [line, versions] of lines.entries()) {
+      for (const at of versions) {
+        const passed = through(precision[at]!, spread.version);
+        linePrecision[line]! += passed;
+        lineWeighted[line]! += weightedThrough(precision[at]! * mean[at]!, precision[at]!, passed);
+      }
+      const passed = through(linePrecision[line]!, spread.model);
+      makerPrecision += passed;
+      makerWeighted += weightedThrough(lineWeighted[line]!, linePrecision[line]!, passed);
     }
-    const maker = plus(prior, family.up);
-    result.makers.set(makerId, gaussian(maker));
-    for (const [modelId, line] of family.children) {
-      const fromMaker = through(minus(maker, through(line.up, spread.model)), spread.model);
-      const model = plus(fromMaker, line.up);
-      result.models.set(modelId, gaussian(model));
-      for (const [id, seen] of line.children) {
-        const fromModel = through(minus(model, through(seen, spread.version)), spread.version);
-        result.versions.set(id, gaussian(plus(fromModel, seen)));
+    makerPrecision = ofMaker + makerPrecision;
+    // Down: to each what the others tell, without its own word.
+    for (const [line, versions] of lines.entries()) {
+      const upPrecision = linePrecision[line]!;
+      const upWeighted = lineWeighted[line]!;
+      const own = through(upPrecision, spread.model);
+      const others = makerPrecision - own;
+      const otherWeighted = makerWeighted - weightedThrough(upWeighted, upPrecision, own);
+      const down = through(others, spread.model);
+      const modelPrecision = down + upPrecision;
+      const modelWeighted = weightedThrough(otherWeighted, others, down) + upWeighted;
+      for (const at of versions) {
+        const seen = precision[at]! * mean[at]!;
+        const passed = through(precision[at]!, spread.version);
+        const rest = modelPrecision - passed;
+        const restWeighted = modelWeighted - weightedThrough(seen, precision[at]!, passed);
+        const handed = through(rest, spread.version);
+        const whole = handed + precision[at]!;
+        result.mean[at] = (weightedThrough(restWeighted, rest, handed) + seen) / whole;
+        result.variance[at] = 1 / whole;
       }
     }
   }
