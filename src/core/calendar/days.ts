@@ -1,14 +1,13 @@
 import {
   addDays as addDaysTo,
   addMonths as addMonthsTo,
-  differenceInCalendarDays,
   differenceInYears,
   formatISO,
   parseISO,
 } from 'date-fns';
+import type { IsoDay } from './spans';
 
-/** A day of the calendar as `2031-06-15`. Days have no time zone: they are compared as they are written. */
-export type IsoDay = string;
+export { DAYS_PER_MONTH, DAYS_PER_YEAR, daysBetween, type IsoDay } from './spans';
 
 /**
  * The day of a moment, by Greenwich, so that browser and server name the same one.
@@ -27,14 +26,6 @@ export const addDays = (day: IsoDay, days: number): IsoDay =>
 /** The same day of a later month, or that month's last one: `addMonths('2031-01-31', 1)` is `2031-02-28`. */
 export const addMonths = (day: IsoDay, months: number): IsoDay => write(addMonthsTo(parseISO(day), months));
 
-/** @example daysBetween('2031-02-27', '2031-03-02') // 3 */
-export const daysBetween = (from: IsoDay, to: IsoDay): number =>
-  differenceInCalendarDays(parseISO(to), parseISO(from));
-
 /** Completed years of life on a day. @example ageOn('2000-03-01', '2031-02-28') // 30 */
 export const ageOn = (bornOn: IsoDay, on: IsoDay): number =>
   differenceInYears(parseISO(on), parseISO(bornOn));
-
-/** Lengths of a mean month and year, days. */
-export const DAYS_PER_MONTH = 30.44;
-export const DAYS_PER_YEAR = 365.25;

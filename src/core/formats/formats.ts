@@ -1,7 +1,20 @@
 import { KM_PER_MILE } from '../units/distance';
 
 // Written out here: browsers and servers shorten months each in their own way, and a page drawn on both must agree.
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'] as const;
+export const MONTHS = [
+  'Jan',
+  'Feb',
+  'Mar',
+  'Apr',
+  'May',
+  'Jun',
+  'Jul',
+  'Aug',
+  'Sep',
+  'Oct',
+  'Nov',
+  'Dec',
+] as const;
 
 /** Year, month and day of an ISO date, as they stand there. */
 type Written = (year: string, month: string, day: string) => string;
@@ -10,12 +23,20 @@ const monthName = (month: string): string => MONTHS[Number(month) - 1] ?? month;
 /** How a clinic writes days, each with the eighth of June 2031. */
 export const DATE_STYLES = {
   'day-month-name': { label: '8 Jun 2031', write: (y, m, d) => `${Number(d)} ${monthName(m)} ${y}` },
-  'month-name-day': { label: 'Jun 8, 2031', write: (y, m, d) => `${monthName(m)} ${Number(d)}, ${y}` },
+  'month-name-day': {
+    label: 'Jun 8, 2031',
+    write: (y, m, d) => `${monthName(m)} ${Number(d)}, ${y}`,
+    isMonthFirst: true,
+  },
   'day-slash': { label: '08/06/2031, the day first', write: (y, m, d) => `${d}/${m}/${y}` },
-  'month-slash': { label: '06/08/2031, the month first', write: (y, m, d) => `${m}/${d}/${y}` },
+  'month-slash': {
+    label: '06/08/2031, the month first',
+    write: (y, m, d) => `${m}/${d}/${y}`,
+    isMonthFirst: true,
+  },
   'day-dot': { label: '08.06.2031', write: (y, m, d) => `${d}.${m}.${y}` },
   iso: { label: '2031-06-08', write: (y, m, d) => `${y}-${m}-${d}` },
-} as const satisfies Record<string, { label: string; write: Written }>;
+} as const satisfies Record<string, { label: string; write: Written; isMonthFirst?: true }>;
 export type DateStyle = keyof typeof DATE_STYLES;
 
 export const DISTANCE_UNITS = { km: 'kilometres', mi: 'miles' } as const;
@@ -73,6 +94,16 @@ export const USUAL_FORMATS: Formats = {
 export function printDay(day: string, { date }: Pick<Formats, 'date'>): string {
   const [year = '', month = '', ofMonth = ''] = day.slice(0, 10).split('-');
   return DATE_STYLES[date].write(year, month, ofMonth);
+}
+
+/**
+ * A year, or a month of it.
+ *
+ * @example printMonth('2031-06') // 'Jun 2031'
+ */
+export function printMonth(on: string): string {
+  const [year = '', month] = on.split('-');
+  return month === undefined ? year : `${monthName(month)} ${year}`;
 }
 
 /**

@@ -226,7 +226,7 @@ const batchIn = (text: string): Result<string> =>
 
 function past(text: string, today: string): Result<string> {
   const read = day(text);
-  return read.ok && read.value > today ? fail('future', 'This day lies ahead.') : read;
+  return read.ok && read.value > today ? fail('future', 'This day is in the future.') : read;
 }
 
 function oneOf<T extends string>(text: string, options: readonly T[]): Result<T> {

@@ -1,4 +1,4 @@
-import { type KeyboardEvent, useId } from 'react';
+import { type KeyboardEvent, type ReactNode, useId } from 'react';
 import { keysOf } from '@/core/tables/keys-of';
 
 interface Props<O extends string> {
@@ -9,6 +9,8 @@ interface Props<O extends string> {
   /** Hides the label from sight where it stands beside both feet. */
   quiet?: boolean;
   problem?: string | undefined;
+  /** What an option looks like, above its word. */
+  picture?: ((option: O) => ReactNode) | undefined;
 }
 
 /**
@@ -22,6 +24,7 @@ export function Choice<O extends string>({
   onChange,
   quiet = false,
   problem,
+  picture,
 }: Props<O>) {
   const name = useId();
   const keys = keysOf(options);
@@ -43,7 +46,7 @@ export function Choice<O extends string>({
       <legend className={quiet ? 'sr-only' : 'text-faint mb-0.5'}>{label}</legend>
       <div className="flex flex-wrap">
         {keys.map((key) => (
-          <label key={key} className="option">
+          <label key={key} className={picture ? 'option option-drawn' : 'option'}>
             <input
               type="radio"
               name={name}
@@ -52,6 +55,7 @@ export function Choice<O extends string>({
               onChange={() => onChange(key)}
               onClick={() => value === key && onChange(undefined)}
             />
+            {picture?.(key)}
             {options[key]}
           </label>
         ))}
