@@ -53,7 +53,8 @@ describe('the vocabulary', () => {
       );
     const foot = { lengthMm: 262, ballWidthMm: 100, heelBallMm: 192 };
     const walled = { ...loaded, lateralSupport: 'sidewall', medialSupport: 'rail' };
-    const side = shown(sideProfile(loaded, 285), sideProfile(walled, 285));
+    const heeled = { ...loaded, heelKind: 'block', heelHeight: 60, heelStack: 60, forefootStack: 10 };
+    const side = shown(sideProfile(loaded, 285), sideProfile(walled, 285), sideProfile(heeled, 285));
     const plan = shown(solePlan(loaded, foot, 285), solePlan(walled, foot, 285));
     for (const id of FEATURE_IDS) {
       const { drawn } = featureOf(id);

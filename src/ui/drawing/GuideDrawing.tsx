@@ -1,5 +1,38 @@
+import { Limb, tipToe } from './foot-contours';
+
 /** Small drawings that show how a measure is taken. */
 const GUIDES = {
+  heelRise: {
+    caption: null,
+    box: '0 0 150 100',
+    body: (
+      <>
+        <path d="M4 94H146" strokeWidth="2" />
+        <g transform="translate(8 4) scale(2)" strokeWidth="0.65">
+          {tipToe('C36 24 30 31 25 42')}
+        </g>
+        <path d="M86 50H144" stroke="var(--accent)" strokeDasharray="4 3" />
+        <path d="M128 92V54M123 60L128 53L133 60" stroke="var(--accent)" strokeWidth="1.8" />
+      </>
+    ),
+  },
+  oneLeg: {
+    caption: null,
+    box: '0 0 150 100',
+    body: (
+      <>
+        <path d="M30 96H120" strokeWidth="2" />
+        <Limb d="M79 52L92 66L81 79" wide={6} />
+        <Limb d="M71 52L70 92" wide={6} />
+        <path d="M68 26H82L80 50H70Z" fill="var(--draw-upper)" />
+        <path d="M66 95C66 91 74 91 77 95Z" fill="var(--draw-upper)" />
+        <Limb d="M69 29L63 40L84 36" wide={4} />
+        <Limb d="M81 29L87 40L66 36" wide={4} />
+        <circle cx="75" cy="14" r="8" fill="var(--draw-upper)" />
+        <path d="M82 84V93M78.5 89L82 94L85.5 89" stroke="var(--accent)" strokeWidth="1.8" />
+      </>
+    ),
+  },
   lunge: {
     caption:
       'Knee to the wall over the second toe, heel down. Toe to wall in cm; shin from upright in degrees.',
@@ -73,7 +106,7 @@ export function GuideDrawing({ of }: { of: Guide }) {
       >
         {body}
       </svg>
-      <figcaption className="text-faint text-xs leading-snug">{caption}</figcaption>
+      {caption && <figcaption className="text-faint text-xs leading-snug">{caption}</figcaption>}
     </figure>
   );
 }

@@ -37,7 +37,7 @@ export function LegDrawing({ changes, label }: Props) {
       viewBox="0 0 150 300"
       role="img"
       aria-label={summary(label, changes)}
-      className="leg w-full max-h-80"
+      className="leg w-full max-h-96"
     >
       <path
         className="leg-skin"

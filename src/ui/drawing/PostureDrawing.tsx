@@ -1,4 +1,5 @@
 import type { POSTURE_ITEMS } from '@/core/examination/posture/six-items';
+import { heelFromBehind, innerArch } from './foot-contours';
 
 type Item = (typeof POSTURE_ITEMS)[number]['id'];
 
@@ -32,18 +33,6 @@ export function PostureDrawing({ item, score, mirrored }: Props) {
 
 const skin = { fill: 'var(--draw-upper)' } as const;
 
-/** Seen from behind: leg, and a heel that tilts by the score. */
-const heelFromBehind = (v: number) => (
-  <>
-    <path d="M24 0C24 8 25 14 24 20L36 20C35 14 36 8 36 0" {...skin} />
-    <g transform={`rotate(${-v * 7} 30 22)`}>
-      <path d="M24 20C21 26 20 34 23 40C27 43 33 43 37 40C40 34 39 26 36 20Z" {...skin} />
-      <path d="M30 22V39" strokeDasharray="2 2" />
-    </g>
-    <path d="M30 0V18" strokeDasharray="2 2" />
-  </>
-);
-
 const DRAWN = {
   // From the front: the knuckle of the talus felt inside (left) or outside.
   postureTalarHead: (v: number) => (
@@ -75,20 +64,7 @@ const DRAWN = {
     </>
   ),
   // From the inner side: the arch.
-  postureInnerArch: (v: number) => (
-    <>
-      <path
-        d={`M44 0C44 10 46 18 52 26C56 34 54 40 46 40C40 40 38 ${35 + v * 2.5} 28 ${34 + v * 3}C18 ${35 + v * 2.5} 16 40 8 40C3 38 4 32 10 28C20 24 26 18 28 0`}
-        {...skin}
-      />
-      <path
-        d={`M46 40C40 40 38 ${35 + v * 2.5} 28 ${34 + v * 3}C18 ${35 + v * 2.5} 16 40 8 40`}
-        stroke="var(--accent)"
-        strokeWidth="2.2"
-      />
-      <path d="M2 41H58" />
-    </>
-  ),
+  postureInnerArch: innerArch,
   // From behind: toes that show beyond the heel, outside (right) or inside.
   postureForefoot: (v: number) => (
     <>

@@ -43,7 +43,7 @@ export function ShoeDrawing({
           />
         ))}
       </g>
-      {ruler && <Ruler length={width - 66} />}
+      {ruler && <Ruler length={width - 74} />}
       {numbers.map(({ number, at: [cx, cy] }) => (
         <g key={number}>
           <circle cx={cx} cy={cy} r={7.5} fill="var(--paper)" stroke="var(--ink)" strokeWidth={1} />
@@ -64,7 +64,7 @@ export function ShoeDrawing({
           )}
           <text
             x={from[0]}
-            y={feature === 'drop' ? to[1] - 5 : (from[1] + to[1]) / 2 + 3}
+            y={feature === 'drop' ? to[1] - 15 : (from[1] + to[1]) / 2 + 5}
             textAnchor="middle"
             fontWeight={lit?.has(feature) ? 600 : 400}
           >

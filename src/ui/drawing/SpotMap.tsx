@@ -69,7 +69,7 @@ export function SpotMap({ marked, current, readOnly, onPress }: Props) {
                 </g>
               );
             })}
-            <text x={SPOT_FRAME.width / 2} y={SPOT_FRAME.height - 2} textAnchor="middle" fontSize={11}>
+            <text x={SPOT_FRAME.width / 2} y={SPOT_FRAME.height - 6} textAnchor="middle" fontSize={18}>
               {side}
             </text>
           </svg>

@@ -68,14 +68,14 @@ function Part({ title, lines }: { title: string; lines: readonly string[] }) {
 }
 
 /** The pair with a number at each place that matters, and what it is for. */
-function Points({ sheet: { points, values, words, among } }: Props) {
+function Points({ sheet: { points, values, soleMm, words, among } }: Props) {
   const numbered = points.flatMap(({ feature }) => (feature === null ? [] : [feature]));
   return (
     <section className="grid sm:grid-cols-[3fr_2fr] print:grid-cols-[3fr_2fr] gap-5 items-center">
       <ShoeDrawing
-        drawing={{ ...sideProfile(values), dimensions: [] }}
+        drawing={{ ...sideProfile(values, soleMm), dimensions: [] }}
         lit={new Set(numbered)}
-        numbers={callouts(numbered, values)}
+        numbers={callouts(numbered, values, soleMm)}
         className="w-full max-h-64"
       />
       <div>

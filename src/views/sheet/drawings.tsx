@@ -6,7 +6,7 @@ import { LacingDiagram } from '@/ui/drawing/LacingDiagram';
 import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
 
 /** The pair and its laces as markup, for a page that has no React. */
-export function drawingsOf({ points, values, lacing, words }: PatientSheet): {
+export function drawingsOf({ points, values, soleMm, lacing, words }: PatientSheet): {
   shoe: string;
   lacing: string[];
 } {
@@ -14,9 +14,9 @@ export function drawingsOf({ points, values, lacing, words }: PatientSheet): {
   return {
     shoe: renderToStaticMarkup(
       <ShoeDrawing
-        drawing={{ ...sideProfile(values), dimensions: [] }}
+        drawing={{ ...sideProfile(values, soleMm), dimensions: [] }}
         lit={new Set(numbered)}
-        numbers={callouts(numbered, values)}
+        numbers={callouts(numbered, values, soleMm)}
         className="w-full"
       />,
     ),

@@ -1,7 +1,7 @@
 import type { FeatureId, FeatureValues } from '../features';
 import { BALL_SHARE } from './ball';
 import type { NumberedPlace, Point } from './part';
-import { numberOf } from './sole-measures';
+import { numberOf, shareOfHeight, USUAL_LENGTH_MM } from './sole-measures';
 
 type Zone =
   | 'heel-sole'
@@ -82,21 +82,22 @@ const TOWARD_THE_HEEL: ReadonlySet<Zone> = new Set(['toes', 'tip']);
 export function callouts(
   features: readonly FeatureId[],
   values: FeatureValues,
-  lengthMm = 285,
+  lengthMm = USUAL_LENGTH_MM,
 ): NumberedPlace[] {
   const heel = numberOf(values, 'heelStack');
   const fore = Math.max(4, heel - numberOf(values, 'drop'));
+  const tall = shareOfHeight(lengthMm);
   const places: Readonly<Record<Zone, Point>> = {
     'heel-sole': [0.12 * lengthMm, -heel / 2],
     'middle-sole': [0.4 * lengthMm, -heel / 2],
     'ball-sole': [BALL_SHARE * lengthMm, -fore / 2],
     below: [0.5 * lengthMm, 9],
-    toes: [0.86 * lengthMm, -(fore + 22)],
+    toes: [0.86 * lengthMm, -(fore + 22 * tall)],
     tip: [0.99 * lengthMm, -(fore + 4)],
-    'heel-back': [0.05 * lengthMm, -(heel + 24)],
-    collar: [0.12 * lengthMm, -(heel + 56)],
-    throat: [0.44 * lengthMm, -(heel + 46)],
-    sides: [0.5 * lengthMm, -(heel + 20)],
+    'heel-back': [0.05 * lengthMm, -(heel + 24 * tall)],
+    collar: [0.12 * lengthMm, -(heel + 56 * tall)],
+    throat: [0.44 * lengthMm, -(heel + 46 * tall)],
+    sides: [0.5 * lengthMm, -(heel + 20 * tall)],
     inside: [0.28 * lengthMm, -(heel + 4)],
   };
   const taken = new Map<Zone, number>();

@@ -1,62 +1,13 @@
 import { type FeatureValues, printFeature } from '../features';
 import { BALL_SHARE } from './ball';
 import { between, smooth, straight } from './curve';
+import { heeledSole, heelShape } from './heeled-sole';
 import type { Dimension, Drawing, DrawnPart, Point } from './part';
 import { upperParts } from './profile-upper';
-import { numberOf, type Sole } from './sole-measures';
+import { bed, soleOf, underside } from './sole-line';
+import { numberOf, type Sole, shareOfHeight, USUAL_LENGTH_MM } from './sole-measures';
 
 const INSOLE_MM = 4;
-
-/** Height and bend of a sole in millimetres, as its features have them. */
-export function soleOf(values: FeatureValues, lengthMm: number): Sole {
-  const drop = numberOf(values, 'drop');
-  const heel = numberOf(values, 'heelStack');
-  const rocker = numberOf(values, 'rocker');
-  const rockered = Math.max(0, rocker - 1) / 2;
-  return {
-    length: lengthMm,
-    heel,
-    fore: typeof values.forefootStack === 'number' ? values.forefootStack : Math.max(4, heel - drop),
-    spring: numberOf(values, 'toeSpring') + rockered * 14,
-    apex: rockered > 0 ? numberOf(values, 'rockerApex') / 100 : 0.72,
-    bevel: values.heelBevel === undefined || values.heelBevel === 'none' ? 0.25 : 1,
-  };
-}
-
-/** Ground line of the sole, heel to toe: bevel at the heel, flat to the apex, then up to the toe. */
-export function underside({ length, spring, apex, bevel, heel }: Sole): Point[] {
-  const lift = 3 + bevel * 8;
-  const at = (share: number): Point => {
-    const past = Math.max(0, (share - apex) / (1 - apex));
-    return [share * length, -spring * past ** 1.8];
-  };
-  return [
-    [2, -Math.min(heel * 0.55, lift + 4)],
-    [length * 0.035, -lift * 0.45],
-    [length * (0.07 + bevel * 0.05), 0],
-    [length * 0.3, 0],
-    [length * 0.48, 0],
-    at(apex),
-    at((apex + 1) / 2 - 0.03),
-    at(0.93),
-    [length - 3, -spring - 3],
-  ];
-}
-
-/** Where the foot stands: level under the heel, down to the ball, up to the toe. */
-export function bed({ length, heel, fore, spring, apex }: Sole, lower: number): Point[] {
-  const toeLift = spring * 0.85;
-  const past = Math.max(0, (BALL_SHARE - apex) / (1 - apex)) ** 1.8 * spring;
-  return [
-    [3, -heel - 2 + lower],
-    [length * 0.08, -heel + lower],
-    [length * 0.24, -heel + lower],
-    [length * 0.48, -(heel * 0.48 + fore * 0.52) + lower],
-    [length * BALL_SHARE, -fore - past * 0.7 + lower],
-    [length * 0.88, -fore * 0.86 - toeLift * 0.55 + lower],
-    [length - 4, -fore * 0.62 - toeLift - 2 + lower],
-  ];
-}
 
 /**
  * Side profile of a shoe from its features, to scale in millimetres, heel left. One drawing for specification,
@@ -67,16 +18,38 @@ export function bed({ length, heel, fore, spring, apex }: Sole, lower: number): 
  */
 export function sideProfile(
   values: FeatureValues,
-  lengthMm = 285,
+  lengthMm = USUAL_LENGTH_MM,
   allowed: StandingBand | null = null,
 ): Drawing {
   const sole = soleOf(values, lengthMm);
-  const ground = underside(sole);
+  const shape = heelShape(values, sole);
   const top = bed(sole, 0);
-  const lugs = values.tread === 'lugs';
-  const outsoleTop = ground.map(([x, y]): Point => [x, y - (lugs ? 5 : 3)]);
   const parts: DrawnPart[] = [
     ...upperParts(values, sole),
+    ...(shape === null ? flatSole(values, sole) : heeledSole(shape, sole, INSOLE_MM)),
+    {
+      id: 'insole',
+      kind: 'insole',
+      d: between(top, bed(sole, INSOLE_MM)),
+      features: ['removableInsole', 'insoleDepth', 'archContour'],
+    },
+    ...(shape === null ? soleDetails(values, sole) : []),
+    ...(allowed ? [standingBand(sole, allowed)] : []),
+  ];
+  const above = sole.heel + (72 + numberOf(values, 'collarHeight') * 26) * shareOfHeight(lengthMm);
+  return {
+    viewBox: [-32, -above, lengthMm + 74, above + 28],
+    parts,
+    dimensions: dimensionsOf(sole),
+    summary: `Side profile: drop ${printFeature('drop', sole.heel - sole.fore)}, heel ${printFeature('heelStack', sole.heel)}, forefoot ${printFeature('forefootStack', sole.fore)}.`,
+  };
+}
+
+/** Midsole and outsole of one piece, on the ground from heel to toe. */
+function flatSole(values: FeatureValues, sole: Sole): DrawnPart[] {
+  const ground = underside(sole);
+  const outsoleTop = ground.map(([x, y]): Point => [x, y - (values.tread === 'lugs' ? 5 : 3)]);
+  return [
     {
       id: 'midsole',
       kind: 'foam',
@@ -91,31 +64,12 @@ export function sideProfile(
       ],
     },
     {
-      id: 'insole',
-      kind: 'insole',
-      d: between(top, bed(sole, INSOLE_MM)),
-      features: ['removableInsole', 'insoleDepth', 'archContour'],
-    },
-    {
       id: 'outsole',
       kind: 'outsole',
       d: between(outsoleTop, ground),
       features: ['outsoleHardness', 'tread', 'heelBevel', 'rocker', 'toeSpring', 'rockerApex'],
     },
-    ...soleDetails(values, sole),
-    ...(allowed ? [standingBand(sole, allowed)] : []),
   ];
-  return {
-    viewBox: [
-      -26,
-      -(sole.heel + 72 + numberOf(values, 'collarHeight') * 26),
-      lengthMm + 66,
-      sole.heel + 100 + numberOf(values, 'collarHeight') * 26,
-    ],
-    parts,
-    dimensions: dimensionsOf(sole),
-    summary: `Side profile: drop ${printFeature('drop', sole.heel - sole.fore)}, heel ${printFeature('heelStack', sole.heel)}, forefoot ${printFeature('forefootStack', sole.fore)}.`,
-  };
 }
 
 /** How low and how high a specification lets heel and ball stand, mm. */

@@ -1,8 +1,10 @@
 import type { FeatureValues } from '../features';
 import { smooth, smoothClosed, straight } from './curve';
 import { type FootMeasures, footPath } from './foot-outline';
+import { type HeelShape, heelShape, STANDS_AT } from './heeled-sole';
 import type { Drawing, DrawnPart, Point } from './part';
-import { numberOf } from './sole-measures';
+import { soleOf } from './sole-line';
+import { numberOf, USUAL_LENGTH_MM } from './sole-measures';
 
 /** Half-widths near the tip as shares of the ball width: lateral and medial at 90 % and 97 %, and where the tip lies. */
 const TOE_SHAPES: Record<string, readonly [number, number, number, number, number]> = {
@@ -37,13 +39,63 @@ export function soleOutline(length: number, heel: number, ball: number, toe: str
   ];
 }
 
+/** Where a heel of its own stands: its top piece, and the breast line where the sole leaves it. */
+function heelParts(shape: HeelShape, length: number, heel: number): DrawnPart[] {
+  const features = ['heelKind', 'heelHeight', 'heelBase'] as const;
+  if (shape === 'wedge') return [];
+  const { back, breast } = STANDS_AT[shape];
+  const half = shape === 'slender' ? SLENDER_HALF_MM : heel * 0.46;
+  const [from, to] = [length * back, length * breast];
+  const long = to - from;
+  return [
+    {
+      id: 'top-piece',
+      kind: 'support',
+      d: `${smooth([
+        [to, half],
+        [from + long * 0.6, half],
+        [from + long * 0.12, half * 0.6],
+        [from, 0],
+        [from + long * 0.12, -half * 0.6],
+        [from + long * 0.6, -half],
+        [to, -half],
+      ])}Z`,
+      features,
+    },
+    {
+      id: 'breast',
+      kind: 'line',
+      d: smooth([
+        [length * STANDS_AT[shape].seat, heel * 0.47],
+        [length * (STANDS_AT[shape].seat - 0.02), 0],
+        [length * STANDS_AT[shape].seat, -heel * 0.45],
+      ]),
+      features,
+    },
+  ];
+}
+
+/** Half the width of the little piece that a slender heel stands on, mm. Ours. */
+const SLENDER_HALF_MM = 6;
+
+/** A width as it is known, else a usual one for the length. */
+const widthOf = (values: FeatureValues, id: 'heelBase' | 'forefootBase', lengthMm: number): number =>
+  typeof values[id] === 'number'
+    ? numberOf(values, id)
+    : numberOf(values, id) * Math.min(1, lengthMm / USUAL_LENGTH_MM);
+
 /**
  * Plan of a right sole from its features, to scale in millimetres, with bend line, rocker apex, support and, when
  * measured, the patient's own foot inside.
  */
-export function solePlan(values: FeatureValues, foot: FootMeasures | null, lengthMm = 285): Drawing {
-  const heel = numberOf(values, 'heelBase');
-  const ball = numberOf(values, 'forefootBase');
+export function solePlan(
+  values: FeatureValues,
+  foot: FootMeasures | null,
+  lengthMm = USUAL_LENGTH_MM,
+): Drawing {
+  const heel = widthOf(values, 'heelBase', lengthMm);
+  const ball = widthOf(values, 'forefootBase', lengthMm);
+  const heelApart = heelShape(values, soleOf(values, lengthMm));
   const toe = String(values.toeBoxShape ?? 'round');
   const stiffWaist = 0.2 + (numberOf(values, 'torsionalStiffness') - 1) * 0.035;
   const shape = soleOutline(lengthMm, heel, ball, toe, stiffWaist);
@@ -67,6 +119,7 @@ export function solePlan(values: FeatureValues, foot: FootMeasures | null, lengt
     d: smoothClosed(shape),
     features: ['heelBase', 'forefootBase', 'toeBoxShape', 'width', 'tread', 'category'],
   });
+  if (heelApart) parts.push(...heelParts(heelApart, lengthMm, heel));
   const medial = values.medialSupport;
   if (medial !== undefined && medial !== 'none')
     parts.push({
@@ -112,7 +165,7 @@ export function solePlan(values: FeatureValues, foot: FootMeasures | null, lengt
   }
   const half = Math.max(ball, heel) * 0.53 + 14;
   return {
-    viewBox: [-26, -half, lengthMm + 66, half * 2],
+    viewBox: [-32, -half, lengthMm + 74, half * 2],
     parts,
     dimensions: [
       {

@@ -78,7 +78,7 @@ export const HEEL_FEATURES = {
     group: 'heel and sides',
     plain: 'how broad the sole is under the heel',
     measured: 'outsole width at the heel',
-    drawn: 'plan',
+    drawn: 'both',
   },
   forefootBase: {
     kind: 'scale',

@@ -49,7 +49,7 @@ export const HEIGHT_FEATURES = {
     group: 'heights',
     plain: 'the kind of heel',
     measured: 'seen',
-    drawn: 'words',
+    drawn: 'side',
   },
   heelHeight: {
     kind: 'scale',
@@ -62,6 +62,6 @@ export const HEIGHT_FEATURES = {
     group: 'heights',
     plain: 'how high your heel stands above the ground',
     measured: 'ground to the seat of the heel; in a flat sole the heel stack; 1 in = 25.4 mm',
-    drawn: 'words',
+    drawn: 'side',
   },
 } as const satisfies Record<string, FeatureDefinition>;

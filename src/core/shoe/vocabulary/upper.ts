@@ -99,7 +99,7 @@ export const UPPER_FEATURES = {
   },
   insoleDepth: {
     kind: 'scale',
-    label: 'Depth freed by the insole',
+    label: 'Extra depth, insole out',
     unit: 'mm',
     bounds: [0, 16],
     step: 0.5,
