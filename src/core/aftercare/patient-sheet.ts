@@ -51,6 +51,8 @@ export interface PatientSheet {
   replaceBetween: { from: string; to: string } | null;
   startNextOn: string | null;
   values: FeatureValues;
+  /** Length of the sole as the pair is drawn, mm; an adult’s where nothing is said. */
+  soleMm?: number | undefined;
   points: SheetPoint[];
   /** The pair among others of its use; null where nobody can say. */
   among: AmongKinds | null;
@@ -85,6 +87,7 @@ export interface SheetInput {
   picture: ClinicalPicture;
   specification: Specification;
   values: FeatureValues;
+  soleMm?: number | undefined;
   tryOn: TryOn | null;
   /** What leads to hot spots, as the visit found it. */
   found?: Readonly<Record<Side, FoundCauses>>;
@@ -256,6 +259,7 @@ export function patientSheet(input: SheetInput): PatientSheet {
     size,
     startedOn,
     values,
+    soleMm: input.soleMm,
     points: sheetPoints(specification, say),
     among: amongKinds(values, input.shelf ?? []),
     roomMm,

@@ -59,6 +59,7 @@ export const patientSheetSchema: z.ZodType<PatientSheet> = z.object({
   replaceBetween: z.object({ from: isoDay, to: isoDay }).nullable(),
   startNextOn: isoDay.nullable(),
   values: featureValuesSchema,
+  soleMm: z.number().optional(),
   points: z.array(z.object({ feature: keySchema<FeatureId>(FEATURES).nullable(), text: z.string() })),
   among: z.object({ pair: place, others: z.array(place) }).nullable(),
   roomMm: z.object({ least: z.number(), most: z.number() }),

@@ -55,6 +55,8 @@ export type Picture = EnteredPicture | ClinicalPicture;
 /** Where a finding is recorded: once for the person, or on a foot. */
 export type FindingPlace = 'body' | Side;
 
+export const PLACES = ['body', ...SIDES] as const satisfies readonly FindingPlace[];
+
 export const placesOf = (id: FindingId): readonly FindingPlace[] =>
   definitionOf(id).scope === 'body' ? BODY : SIDES;
 const BODY = ['body'] as const;

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { keySchema } from '../tables/key-schema';
 import type { FindingDefinition } from './finding-kinds';
 import { definitionOf, FINDING_IDS, isFindingId } from './findings';
-import type { Findings } from './picture';
+import { type Findings, PLACES } from './picture';
 import { INSTRUMENTS } from './taken';
 
 function valueSchema(definition: FindingDefinition): z.ZodType {
@@ -44,7 +44,7 @@ const takenSchema = z.strictObject({
 const takenKey = z.string().refine((key) => {
   const [place, id, ...rest] = key.split('.');
   if (rest.length > 0 || !isFindingId(id ?? '')) return false;
-  return ['body', 'left', 'right'].includes(place ?? '');
+  return PLACES.some((one) => one === place);
 }, 'Name a place and a finding, such as left.footLength.');
 
 /** Findings as they cross a boundary: absent keys are “not examined”, unknown keys are refused. */

@@ -49,6 +49,26 @@ describe('which way to go', () => {
     expect(guess({ model: 'middle', feels: ['too-much'] })!.candidates[0]!.id).toBe('light');
   });
 
+  it('says of the next pair first what goes the way that was felt, then what goes against it', () => {
+    const shoes = [
+      shoe('tried', base),
+      shoe('softer but higher', { ...base, midsoleHardness: 1, drop: 14, mass: 400 }),
+      shoe('heavier alone', { ...base, mass: 400 }),
+    ];
+    const models = new Map(shoes.map((model) => [model.id, model]));
+    const entries = shoes.map(({ id }) => ({ id, score: 0.8, unknown: 0, spread: 0 }));
+    const next = (...feels: NonNullable<TryOn['feels']>) =>
+      new Map(
+        nextGuess([{ model: 'tried', feels }], entries, models)!.candidates.map(({ id, differs }) => [
+          id,
+          differs,
+        ]),
+      );
+    expect(next('too-firm').get('softer but higher')).toBe('much softer, much heavier');
+    expect(next('too-firm', 'too-much').get('softer but higher')).toBe('much softer, but much heavier');
+    expect(next('too-firm', 'too-much').get('heavier alone')).toBe('but much heavier');
+  });
+
   it('equals ridge regression, worked the general way, for one axis', () => {
     // One axis moves: comfort − 70 = level + taste · place, places 0 and −1 in felt steps of two features (hardness alone known).
     const next = guess({ model: 'middle', comfort: 60 }, { model: 'soft', comfort: 80 })!;

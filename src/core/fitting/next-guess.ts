@@ -3,7 +3,9 @@ import {
   differenceInWords,
   FEEL_AXES,
   FEEL_AXIS_IDS,
+  FELT,
   type FeelAxis,
+  type FeelDifference,
   feelDifference,
   feelOf,
 } from '../match/feel';
@@ -47,6 +49,9 @@ const COMPLAINT_SD = 5;
 const POINTS_OF_SCORE = 60;
 /** A direction is named once it is likelier than not by this many standard deviations. */
 const NAMED_FROM_SD = 0.5;
+
+/** Differences that are named of a pair. */
+const MOST_NAMED = 2;
 
 const MIDDLE = FEEL_AXIS_IDS.length;
 
@@ -198,7 +203,7 @@ export function nextGuess(
       return {
         id: entry.id,
         points,
-        differs: best ? differenceInWords(feelDifference(best.features, model.features), 2) : '',
+        differs: best ? differsInWords(feelDifference(best.features, model.features), taste) : '',
         worth: points + POINTS_OF_SCORE * entry.score,
       };
     })
@@ -208,10 +213,29 @@ export function nextGuess(
   return { taste, direction: directionInWords(taste), candidates, earlier };
 }
 
-function directionInWords(taste: NextGuess['taste']): string {
-  return FEEL_AXIS_IDS.filter((axis) => Math.abs(taste[axis].points) >= NAMED_FROM_SD * taste[axis].sd)
+/** The ways worth going, the one that is worth most first. */
+const waysOf = (taste: NextGuess['taste']): FeelAxis[] =>
+  FEEL_AXIS_IDS.filter((axis) => Math.abs(taste[axis].points) >= NAMED_FROM_SD * taste[axis].sd)
     .toSorted((a, b) => Math.abs(taste[b].points) - Math.abs(taste[a].points))
-    .slice(0, 2)
+    .slice(0, 2);
+
+const directionInWords = (taste: NextGuess['taste']): string =>
+  waysOf(taste)
     .map((axis) => FEEL_AXES[axis][taste[axis].points > 0 ? 'more' : 'less'])
     .join(', ');
+
+/** How a pair differs from the best of those that were felt: what goes the way that was felt, what goes against it, then the rest. */
+function differsInWords(difference: FeelDifference, taste: NextGuess['taste']): string {
+  const ways = waysOf(taste);
+  const isAlong = (axis: FeelAxis) => (difference[axis] ?? 0) * taste[axis].points > 0;
+  const only = (axes: readonly FeelAxis[]): FeelDifference =>
+    Object.fromEntries(axes.map((axis) => [axis, difference[axis] ?? 0]));
+  const along = differenceInWords(only(ways.filter(isAlong)), MOST_NAMED);
+  const against = differenceInWords(only(ways.filter((axis) => !isAlong(axis))), MOST_NAMED);
+  const said = ways.filter((axis) => Math.abs(difference[axis] ?? 0) >= FELT).length;
+  const rest = differenceInWords(
+    only(FEEL_AXIS_IDS.filter((axis) => !ways.includes(axis))),
+    MOST_NAMED - said,
+  );
+  return [along, against && `but ${against}`, rest].filter(Boolean).join(', ');
 }

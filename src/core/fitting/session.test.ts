@@ -60,6 +60,11 @@ describe('candidates', () => {
     const free = candidatesOf(ranked, models, (model) => sizePair(model, nobody, specification));
     expect(free.noSize).toEqual([]);
     expect(free.usable.every(({ pair }) => pair === null)).toBe(true);
+    // Whether they are among the last pairs of a model nobody can say.
+    expect(free.usable.map(({ model }) => model.id)).toContain('last pairs');
+    const proposed = proposeFrom(free.usable, models, specification).proposals.map(({ id }) => id);
+    expect(proposed.length).toBeGreaterThan(1);
+    expect(proposed).not.toContain('last pairs');
   });
 
   it('the fewer of two boxes make up pairs; a shelf of no known size holds none', () => {

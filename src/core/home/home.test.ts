@@ -99,6 +99,22 @@ describe('what today asks', () => {
         if (said && day.inNew > 0) expect(said.text).toContain('in this pair');
       }
   });
+  it('says a day at home that is also one of an outing, whatever weekday it begins on', () => {
+    for (let later = 0; later < 7; later += 1) {
+      const startOn = addDays(input.startOn, later);
+      const plan = planBreakIn({ ...input, startOn });
+      const outing = plan.weeks[0]!.days.some(({ on, inOld }) => on === startOn && inOld > 0);
+      expect(daysInWords(plan, input.unit, speech, startOn)[0]!.text).toBe(
+        outing ? 'At home only, up to 1 hour; your old pair to go out.' : 'At home only, up to 1 hour.',
+      );
+    }
+  });
+  it('adds up two outings of one day', () => {
+    const [day] = [{ on: input.startOn, step: 'short', inNew: 2, inOld: 3, hoursAtHome: null } as const];
+    const plan = { weeks: [{ from: day.on, share: 0.4, days: [day, { ...day, inNew: 0, inOld: 5 }] }] };
+    const [first] = daysInWords({ ...planBreakIn(input), ...plan }, 'km', speech, day.on);
+    expect(first!.text).toBe('2 km in this pair, 8 km in the old pair.');
+  });
   it('is to stop, or to come, where an answer asks for it', () => {
     const severe = { ...input, answers: [{ on: input.startOn, felt: 'severe' as const }] };
     const [first] = daysInWords(planBreakIn(severe), input.unit, speech, input.startOn);

@@ -23,7 +23,7 @@ export const HOME_PICTURES = {
 } as const;
 export type HomePicture = keyof typeof HOME_PICTURES;
 
-const jpeg = z.base64('This is no picture.').startsWith('/9j/', 'This is no JPEG picture.');
+const jpeg = z.base64('This is not a picture.').startsWith('/9j/', 'This is not a JPEG picture.');
 
 /** What somebody says from home, by kind. A photograph comes as JPEG in base64. */
 export const homeContentSchema = z.discriminatedUnion('kind', [

@@ -17,7 +17,7 @@ export const QUESTIONS = {
     options: {
       new: { label: 'new', usual: 0.35, marks: { collar: 1, 'contour-high': 1, 'too-short': 1, spent: -2 } },
       middle: { label: 'in the middle', usual: 0.45, marks: { spent: -1 } },
-      spent: { label: 'past its life', usual: 0.2, marks: { spent: 2, 'too-wide': 1, 'contour-missing': 1 } },
+      spent: { label: 'worn out', usual: 0.2, marks: { spent: 2, 'too-wide': 1, 'contour-missing': 1 } },
     },
   },
   lacing: {

@@ -78,6 +78,37 @@ describe('what became of the pairs of a clinic', () => {
     expect(insightsOf(fates, 1, { isDistinct: false }).between).toBeNull();
   });
 
+  it('says which share of a group lies apart from all other pairs, and of how many that were looked at', () => {
+    const of = (group: string, many: number, part: Partial<PairFate>) =>
+      Array.from({ length: many }, () => fate({ groups: [group], ...part }));
+    const fates = [
+      ...of('racing', 9, { because: 'hurt', comfort: 'no real change' }),
+      ...of('racing', 3, { because: 'worn-out' }),
+      ...of('walking', 2, { because: 'hurt', comfort: 'no real change' }),
+      ...of('walking', 28, { because: 'worn-out' }),
+      ...of('dress', 2, { because: 'worn-out' }),
+    ];
+    const { apart, held } = insightsOf(fates, 5);
+    // Of racing 9 of 12 hurt: 47–91 %; of the others 2 of 32: 2–20 %. Wilson's intervals, worked out by hand.
+    expect(apart.map(({ group, by }) => [group, by])).toEqual([
+      ['walking', 'hurt'],
+      ['racing', 'hurt'],
+    ]);
+    expect(apart[1]!.own).toMatchObject({ count: 9, of: 12 });
+    expect(apart[1]!.others).toMatchObject({ count: 2, of: 32 });
+    // Hurt, really better and really worse comfort, of two groups; pain was taken twice of nobody.
+    expect(held).toBe(6);
+  });
+
+  it('says nothing of a group where the others are too few', () => {
+    const fates = [
+      ...Array.from({ length: 30 }, () => fate({ because: 'worn-out' as const })),
+      ...Array.from({ length: 4 }, () => fate({ groups: ['dress'], because: 'hurt' as const })),
+    ];
+    expect(insightsOf(fates, 5).apart).toEqual([]);
+    expect(insightsOf(fates, 4).apart.map(({ group }) => group)).toEqual(['walking', 'dress']);
+  });
+
   it('counts as an end what is asked for: worn out, hurt, or any', () => {
     const fates = [
       fate({ days: 50, because: 'hurt' }),

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { linesOf } from '../aftercare/lines';
 import { clinicalPicture } from '../examination/clinical-picture';
 import type { Findings } from '../findings/picture';
+import { USUAL_FORMATS } from '../formats/formats';
 import { BUILT_IN, resolve } from '../prescribe/engine/resolve';
 import { boardOf } from '../prescribe/explain/board';
 import { speechIn } from '../texts/languages';
@@ -61,7 +62,14 @@ describe('the letter to the doctor who referred', () => {
   const letterFor = (findings: Findings, over: Partial<Parameters<typeof referrerLetter>[0]> = {}) => {
     const picture = clinicalPicture(findings);
     const board = boardOf(resolve(picture), picture, BUILT_IN);
-    return referrerLetter({ board, picture, contents: {}, modifications: [], ...over });
+    return referrerLetter({
+      board,
+      picture,
+      contents: {},
+      modifications: [],
+      formats: USUAL_FORMATS,
+      ...over,
+    });
   };
 
   it('says what was found and led to something, the firmest reasons first, and how often the feet are seen', () => {
@@ -89,7 +97,7 @@ describe('the letter to the doctor who referred', () => {
       modifications: [{ kind: 'heel-lift', side: 'left', amount: 6 }],
     });
     expect(letter.warnings).toEqual([
-      'Open wound, ulcer, discharge or black tissue (ulcer or infection); referred; wound clinic; 2030-03-01',
+      'Open wound, ulcer, discharge or black tissue (ulcer or infection); referred; wound clinic; 1 Mar 2030',
     ]);
     expect(letter.changes).toEqual(['left: lift inside 6 mm']);
   });

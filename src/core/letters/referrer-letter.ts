@@ -1,6 +1,7 @@
 import { categoryOfPerson, REVIEW_MONTHS } from '../examination/at-risk-category';
 import { definitionOf } from '../findings/findings';
 import type { ClinicalPicture } from '../findings/picture';
+import { type Formats, printDay } from '../formats/formats';
 import { type Modification, modificationInWords } from '../modification/modification';
 import { activePushes, type Target } from '../prescribe/engine/specification';
 import type { Board, BoardColumn, BoardRow } from '../prescribe/explain/board';
@@ -58,13 +59,15 @@ function reasonOf({ target, side }: BoardColumn): LetterReason[] {
 }
 
 /** A sign with what it may mean, what was done about it, and whether it is over. */
-function warningInWords(seen: SeenWarning): string {
+function warningInWords(seen: SeenWarning, formats: Pick<Formats, 'date'>): string {
   const known = WARNING_SIGNS.find(({ id }) => id === seen.sign);
   return [
     known ? `${known.sign} (${known.suspect})` : seen.sign,
     ...(seen.action ? [WARNING_ACTIONS[seen.action].toLowerCase()] : []),
-    ...[seen.to, seen.on, seen.how, seen.note].filter((part) => part !== undefined && part !== ''),
-    ...(seen.clearedOn ? [`cleared on ${seen.clearedOn}`] : []),
+    ...[seen.to, seen.on && printDay(seen.on, formats), seen.how, seen.note].filter(
+      (part) => part !== undefined && part !== '',
+    ),
+    ...(seen.clearedOn ? [`cleared on ${printDay(seen.clearedOn, formats)}`] : []),
   ].join('; ');
 }
 
@@ -77,11 +80,14 @@ export function referrerLetter({
   picture,
   contents,
   modifications,
+  formats,
 }: {
   board: Board;
   picture: ClinicalPicture;
   contents: VisitContents;
   modifications: readonly Modification[];
+  /** How the clinic writes days. */
+  formats: Pick<Formats, 'date'>;
 }): ReferrerLetter {
   const columns = board.columns.toSorted((a, b) => firmest(a.target, b.target));
   const reasons = columns.flatMap(reasonOf);
@@ -92,7 +98,7 @@ export function referrerLetter({
     reasons: reasons.slice(0, MOST_REASONS),
     more: Math.max(0, reasons.length - MOST_REASONS),
     changes: modifications.map(modificationInWords),
-    warnings: (contents.warnings?.present ?? []).map(warningInWords),
+    warnings: (contents.warnings?.present ?? []).map((seen) => warningInWords(seen, formats)),
     risk:
       category === null
         ? null

@@ -82,7 +82,9 @@ export function proposeFrom(
 ): Trial {
   const first = notYet(specification);
   if (first.length > 0) return { proposals: [], because: first };
-  const usable = onFoot ? all.filter(({ model }) => mayStand(onFoot(model))) : all;
+  // Of what is no longer made the size decides: unmeasured, nobody can say whether it is among the last pairs.
+  const sure = all.filter(({ model, pair }) => pair !== null || model.status === 'current');
+  const usable = onFoot ? sure.filter(({ model }) => mayStand(onFoot(model))) : sure;
   if (onFoot && usable.length === 0 && all[0]) return { proposals: [], because: onFoot(all[0].model).checks };
   const ranked = (of: readonly Candidate[]) => of.map(({ entry }) => entry);
   const from = (of: readonly Candidate[]) =>

@@ -180,7 +180,7 @@ const liked = (difference: FeelDifference): string =>
 const teaches: Record<Exclude<TrialRole, 'optimum'>, (difference: FeelDifference) => string> = {
   structured: liked,
   softer: liked,
-  other: (difference) => `${sentence(difference)}: shows whether that is felt and minded.`,
+  other: (difference) => `${sentence(difference)}: shows whether the difference is felt.`,
 };
 
 const sentence = (difference: FeelDifference): string => {

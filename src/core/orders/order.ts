@@ -15,22 +15,41 @@ export const ORDER_STATES = {
 export type OrderState = keyof typeof ORDER_STATES;
 
 interface OrderMove {
+  /** What happened. */
   label: string;
+  /** What it is called before it is done, on its button, where that is another word. */
+  act?: string;
   from: readonly OrderState[];
   to: OrderState;
 }
 
 /** What happens to an order. */
 export const ORDER_EVENTS = {
-  place: { label: 'Ordered', from: ['wanted'], to: 'ordered' },
-  arrive: { label: 'Arrived', from: ['ordered'], to: 'arrived' },
-  pass: { label: 'Right: put by for collection', from: ['arrived'], to: 'checked' },
-  reject: { label: 'Wrong: back to the supplier', from: ['arrived', 'checked'], to: 'wrong' },
-  return: { label: 'Sent back', from: ['wrong', 'checked'], to: 'returned' },
+  place: { label: 'Ordered', act: 'Mark as ordered', from: ['wanted'], to: 'ordered' },
+  arrive: { label: 'Arrived', act: 'Mark as arrived', from: ['ordered'], to: 'arrived' },
+  pass: {
+    label: 'Right: put by for collection',
+
+    from: ['arrived'],
+    to: 'checked',
+  },
+  reject: {
+    label: 'Wrong: back to the supplier',
+
+    from: ['arrived', 'checked'],
+    to: 'wrong',
+  },
+  return: { label: 'Sent back', act: 'Mark as sent back', from: ['wrong', 'checked'], to: 'returned' },
   collect: { label: 'Collected', from: ['checked'], to: 'collected' },
-  cancel: { label: 'Cancelled', from: ['wanted', 'ordered'], to: 'cancelled' },
+  cancel: { label: 'Cancelled', act: 'Cancel the order', from: ['wanted', 'ordered'], to: 'cancelled' },
 } as const satisfies Record<string, OrderMove>;
 export type OrderEvent = keyof typeof ORDER_EVENTS;
+
+/** What is pressed to let it happen. */
+export function actOf(event: OrderEvent): string {
+  const { act, label }: OrderMove = ORDER_EVENTS[event];
+  return act ?? label;
+}
 
 /** The state after an event, or why it cannot happen now. */
 export function orderAfter(state: OrderState, event: OrderEvent): Result<OrderState> {
@@ -51,7 +70,7 @@ export interface OrderedPair {
   sizeRight: string;
 }
 
-/** What lies in the box. */
+/** What is in the box. */
 export interface Arrival extends OrderedPair {
   /** Both shoes alike, no fault of making. */
   sound: boolean;

@@ -103,7 +103,7 @@ function oneComfort(measure: string, before: number | undefined, after: number |
       now: after,
       same: [before - COMFORT_REAL_CHANGE, before + COMFORT_REAL_CHANGE],
       reading: readChange(before, after),
-      mark: 'Mills 2010, within one session, from memory; between weeks it is larger, and nobody has said how large',
+      mark: 'Mills 2010, within one session, from memory; between weeks it is larger, how much is not published',
     },
   ];
 }
@@ -204,7 +204,7 @@ function gaitChanges(baseline: Outcome, now: Outcome): OutcomeChange[] {
         reading: reading[readDifference(before.measure, after.value - before.value)],
         mark: real
           ? `${real.least} is the measurement’s own error (${real.says}); better or worse is yours to say`
-          : 'nobody stated the measurement’s own error',
+          : 'the measurement’s own error is not stated',
       },
     ];
   });

@@ -21,15 +21,15 @@ export type TiltLines = z.infer<typeof tiltLinesSchema>;
 /** A length that is known in a picture, mm, and one that is measured against it. */
 export const pictureScaleSchema = z.strictObject({
   known: line,
-  mm: z.number('Write the length in mm.').min(5, 'From 5 mm on.').max(2000, 'Up to 2000 mm.'),
+  mm: z.number('Write the length in mm.').min(5, 'At least 5 mm.').max(2000, 'Up to 2000 mm.'),
   measured: line.optional(),
 });
 export type PictureScale = z.infer<typeof pictureScaleSchema>;
 
 const jpeg = (most: number) =>
   z
-    .base64('This is no picture.')
-    .startsWith('/9j/', 'This is no JPEG picture.')
+    .base64('This is not a picture.')
+    .startsWith('/9j/', 'This is not a JPEG picture.')
     .max(Math.ceil((most * 4) / 3), 'This picture is too large.');
 
 export const photographSchema = z.strictObject({

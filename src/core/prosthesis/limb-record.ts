@@ -56,7 +56,7 @@ export const EMPTY_LIMB: LimbRecord = { drawer: [], therapyOn: [] };
 
 export const sockEntrySchema = z.strictObject({
   at: localMoment,
-  ply: z.int('Whole plies.').min(0, 'From 0 ply on.').max(MOST_PLY, `Up to ${MOST_PLY} ply in all.`),
+  ply: z.int('Whole plies.').min(0, 'At least 0 ply.').max(MOST_PLY, `Up to ${MOST_PLY} ply in all.`),
   feel: keySchema<SockFeel>(SOCK_FEELS).optional(),
   tags: z.array(z.enum(SOCK_TAG_IDS)).max(SOCK_TAG_IDS.length).optional(),
 });
@@ -87,7 +87,7 @@ export const tableCheckSchema = z.strictObject({
   on: isoDay,
   decision: keySchema<TableDecision>(TABLE_DECISIONS),
   riseMm: z.number().min(0).max(120),
-  wedgeMm: z.number().min(0, 'From 0 mm on.').max(30, 'Up to 30 mm.'),
+  wedgeMm: z.number().min(0, 'At least 0 mm.').max(30, 'Up to 30 mm.'),
   /** Lean as read, degrees forward; absent where it was judged by eye. */
   leanDeg: lean.optional(),
   leanError: z.number().min(0).max(20).optional(),

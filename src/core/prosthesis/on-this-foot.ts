@@ -141,7 +141,7 @@ function refusalsOf(features: FeatureValues, shank: ShankAnswer | null): Refusal
 function checksOf(foot: ProstheticFoot, features: FeatureValues, riseMm: number | null): string[] {
   const checks: string[] = [];
   if (foot.setRiseMm === null)
-    checks.push('Measure first: nobody has said what heel rise the foot is set for.');
+    checks.push('Measure first: the heel rise that the foot is set for is not stated.');
   else if (foot.leverMm === null)
     checks.push(`Measure the foot’s heel–ball length: until then degrees are those of ${USUAL_LEVER_MM} mm.`);
   if (riseMm === null) checks.push('Measure this shoe: neither its drop nor its heights are stated.');

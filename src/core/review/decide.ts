@@ -129,7 +129,7 @@ export function reviewProblems(pair: ReviewedPair, review: Review): ReviewProble
   if (decision === 'refit' && !isTold)
     problems.push({ path: 'because', message: 'Write what was changed on the pair, or is to be.' });
   if (decision === 'keep' && reading.suggestion !== 'keep' && !isTold)
-    problems.push({ path: 'because', message: 'Write why it is kept although something speaks against it.' });
+    problems.push({ path: 'because', message: 'Write why it is kept although something is against it.' });
   if (outing && !pair.breakIn)
     problems.push({ path: 'outing', message: 'No break-in was planned for this pair.' });
   if (again !== undefined && (again <= on || again > addDays(on, LONGEST_DAYS)))

@@ -38,7 +38,7 @@ export function parseGirths(text: string): Result<number[]> {
   for (const part of parts) {
     const read = parseLength(part);
     if (!read.ok || read.value < 100 || read.value > 900)
-      return fail('girth', `“${part}” is no girth: numbers from 100 to 900 mm with a space between.`);
+      return fail('girth', `“${part}” is not a girth: numbers from 100 to 900 mm with a space between.`);
     girths.push(read.value);
   }
   return girths.length > MOST_GIRTHS ? fail('too-many', `At most ${MOST_GIRTHS} girths a leg.`) : ok(girths);

@@ -32,7 +32,7 @@ describe('leg volume by truncated cones (by arithmetic)', () => {
     expect(parseGirths('214 22.6cm')).toMatchObject({ ok: true, value: [214, 226] });
     expect(parseGirths('')).toEqual({ ok: true, value: [] });
     const slip = parseGirths('214 22.6');
-    expect(slip.ok ? '' : slip.problem.message).toContain('“22.6” is no girth');
+    expect(slip.ok ? '' : slip.problem.message).toContain('“22.6” is not a girth');
     expect(parseGirths(Array(21).fill('214').join(' ')).ok).toBe(false);
   });
 

@@ -17,7 +17,7 @@ export function languageTag(typed: string): Result<string> {
     const tag = new Intl.Locale(typed.trim()).toString();
     // A tag that nobody knows has no name of its own.
     return nameOf(tag) === tag || tag.includes('-x-')
-      ? fail('unknown', `“${typed}” is no language that is known here. Write a tag such as fr, pt-BR or ar.`)
+      ? fail('unknown', `“${typed}” is not a language known here. Write a tag such as fr, pt-BR or ar.`)
       : ok(tag);
   } catch {
     return fail('malformed', 'Write a tag such as fr, pt-BR or ar.');

@@ -27,7 +27,7 @@ import { benchAnswersSchema } from '../shoe/bench/bench-schema';
 import { COMPRESSION, type Compression, TREATMENTS, type Treatment } from '../swelling/course';
 import { keySchema } from '../tables/key-schema';
 import { keysOf } from '../tables/keys-of';
-import { SAVED_STEPS, type SavedStep, type StepState } from './steps';
+import { SAVED_STEPS, type SavedStep, type StepState, type StepStates } from './steps';
 import { candidatesSchema, tryOnsSchema } from './try-on-schema';
 import { oldPairSchema, pairsBeforeSchema } from './worn-pairs-schema';
 
@@ -129,7 +129,7 @@ export const injuryMarkSchema = z.strictObject({
   ...markBase,
   layer: z.literal('injury'),
   what: z.enum([...keysOf(FINDINGS.injuries.options), 'other']).optional(),
-  on: z.string().regex(INJURY_DATE, 'Write a year, or year-month: 2029-03.').optional(),
+  on: z.string().regex(INJURY_DATE, 'Write a year, or year-month: 2024-03.').optional(),
   state: keySchema<InjuryState>(INJURY_STATES).optional(),
 });
 const skinMark = z.strictObject({
@@ -259,6 +259,7 @@ export type StepContents = { [S in SavedStep]: z.infer<(typeof STEP_CONTENT)[S]>
 export type StepContent = StepContents[SavedStep];
 
 export const savedStepSchema = z.enum(SAVED_STEPS);
+export const stepStatesSchema: z.ZodType<StepStates> = z.partialRecord(savedStepSchema, stepStateSchema);
 
 interface SavedAs<S extends SavedStep> {
   step: S;

@@ -86,7 +86,7 @@ describe('what follows from a week and from events', () => {
 describe('what may still be changed before an event', () => {
   it('less and less, the nearer it is: never more again', () => {
     const rank = (days: number) =>
-      ['It is over', 'Nothing new', 'A new pair like', 'Time for'].findIndex((start) =>
+      ['It is over', 'Too late for anything new', 'A new pair like', 'Time for'].findIndex((start) =>
         beforeEventInWords(days).startsWith(start),
       );
     expect([-1, 0, 13, 14, 55, 56].map(rank)).toEqual([0, 1, 1, 2, 2, 3]);

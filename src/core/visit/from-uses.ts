@@ -94,7 +94,7 @@ const BREAK_IN_DAYS = 14;
  */
 export function beforeEventInWords(days: number): string {
   if (days < 0) return 'It is over.';
-  if (days < BREAK_IN_DAYS) return 'Nothing new any more: only a pair that is worn in.';
+  if (days < BREAK_IN_DAYS) return 'Too late for anything new: only a pair that is worn in.';
   return days < LARGE_CHANGE_DAYS
     ? 'A new pair like the one they know, begun now; no other drop, nothing minimal.'
     : 'Time for another kind of shoe, if it is begun now.';

@@ -25,6 +25,29 @@ export const STEP_NAME: Readonly<Record<SavedStep, string>> = {
 
 export type StepState = 'untouched' | 'in-progress' | 'done' | 'skipped';
 
+export const STEP_STATE: Readonly<Record<StepState, string>> = {
+  untouched: 'untouched',
+  'in-progress': 'in progress',
+  done: 'done',
+  skipped: 'skipped',
+};
+
+/** What was begun of a visit; a step that is not here is untouched. */
+export type StepStates = Partial<Record<SavedStep, StepState>>;
+
+/**
+ * Where a visit stands: at the furthest step that is in progress, or at the one after the furthest that is done or left out.
+ *
+ * @example whereVisitStands({ ask: 'done', feet: 'in-progress' }) // 'feet'
+ * @example whereVisitStands({ ask: 'done', 'old-pair': 'skipped' }) // 'feet'
+ */
+export function whereVisitStands(states: StepStates): VisitStep {
+  const at = VISIT_STEPS.findLastIndex((step) => (states[step] ?? 'untouched') !== 'untouched');
+  const furthest = VISIT_STEPS[at];
+  if (furthest === undefined) return VISIT_STEPS[0];
+  return states[furthest] === 'in-progress' ? furthest : (VISIT_STEPS[at + 1] ?? furthest);
+}
+
 const SAVED: ReadonlySet<string> = new Set(SAVED_STEPS);
 const VISITED: ReadonlySet<string> = new Set(VISIT_STEPS);
 const FINDING: ReadonlySet<string> = new Set(FINDING_STEPS);

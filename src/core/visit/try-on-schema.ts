@@ -23,7 +23,7 @@ const one = <T extends string>(...values: [T, ...T[]]) => z.enum(values).optiona
 const note = z.string().max(2000);
 
 /** Any system's size: a child's UK 0 to a Mondopoint in millimetres. */
-const size = z.number().min(0, 'A size is not negative.').max(400, 'This is no size.').optional();
+const size = z.number().min(0, 'A size is not negative.').max(400, 'This is not a size.').optional();
 const comfort = z
   .number()
   .min(0, 'Comfort lies between 0 and 100.')

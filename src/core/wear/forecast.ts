@@ -238,7 +238,7 @@ function withoutUse(
       windowDays: null,
       startNextDay: null,
       state: 'unknown',
-      dominates: 'the use: nobody said how much, and no calendar is stated for this kind',
+      dominates: 'the use: how much is not stated, and no calendar is stated for this kind',
     };
   const startNextDay = startNextFrom(input, windowDays, bringInAt(bringInOf(input), windowDays, false), null);
   return {

@@ -28,7 +28,7 @@ export const OLD_PAIR_FINDINGS = {
     prior: FLAT,
     readBy: 'says how likely it is spent; what the pair showed is read from its signs',
   }),
-  oldPairDrop: number('Its drop', 'mm', [0, 15], [0, 25], {
+  oldPairDrop: number('Drop of the old pair', 'mm', [0, 15], [0, 25], {
     scope: 'body',
     step: 'old-pair',
     seconds: 40,
@@ -37,7 +37,7 @@ export const OLD_PAIR_FINDINGS = {
     readBy: RULES,
   }),
   oldPairCategory: choice(
-    'Its kind',
+    'Kind of the old pair',
     {
       neutral: 'neutral',
       structured: 'structured cushioning',
