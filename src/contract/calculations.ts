@@ -68,7 +68,7 @@ export const calculations = {
       limitsOfUse: z.string(),
     }),
     tag: 'calculations',
-    summary: 'For each feature the findings that its target hangs on',
+    summary: 'For each feature the findings that its target depends on',
     body: pictureSchema.omit({ decisions: true }),
   }),
   whatIf: operation(ROUTES.whatIf, {

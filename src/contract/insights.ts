@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { INSIGHT_GROUPS, type InsightGroup } from '@/core/insights/group-by';
-import { PAIR_ENDS, type PairEnd } from '@/core/insights/what-became';
+import { APART_BY, type ApartBy, PAIR_ENDS, type PairEnd } from '@/core/insights/what-became';
 import { FEATURES, type FeatureId } from '@/core/shoe/features';
 import { keySchema } from '@/core/tables/key-schema';
 import { SAVED_STEPS } from '@/core/visit/steps';
@@ -71,6 +71,15 @@ export const insightsSchema = z.object({
       }),
     })
     .nullable(),
+  held: z.int(),
+  apart: z.array(
+    z.object({
+      group: z.string(),
+      by: keySchema<ApartBy>(APART_BY),
+      own: proportionSchema,
+      others: proportionSchema,
+    }),
+  ),
 });
 
 const guessesSchema = z.object({

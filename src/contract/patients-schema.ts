@@ -20,7 +20,7 @@ export const patientSchema = z.strictObject({
   givenName: named('given name'),
   familyName: named('family name'),
   bornOn: isoDay
-    .refine((day) => day <= dayOf(new Date()), 'A date of birth cannot lie ahead.')
+    .refine((day) => day <= dayOf(new Date()), 'A date of birth cannot be in the future.')
     .refine((day) => day > '1900-01-01', 'Check the year of birth.'),
   sizingGroup: keySchema(FINDINGS.sizingGroup.options),
   heightMm: z
@@ -71,7 +71,7 @@ export const retirePairSchema = z.strictObject({
   because: keySchema<RetiredBecause>(RETIRED_BECAUSE),
 });
 
-const notAhead = isoDay.refine((day) => day <= dayOf(new Date()), 'This day lies ahead.');
+const notAhead = isoDay.refine((day) => day <= dayOf(new Date()), 'This day is in the future.');
 
 export const consentSchema = z.strictObject({
   kind: keySchema<ConsentKind>(CONSENTS),

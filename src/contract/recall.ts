@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { isoDay } from '@/core/calendar/iso-day';
-import { CONTACT_TRIES, type ContactTry, RECALL, type RecallKindId } from '@/core/recall/kinds';
+import { CONTACT_TRIES, type ContactTry, MOST_LETTERS, RECALL, type RecallKindId } from '@/core/recall/kinds';
 import { keySchema } from '@/core/tables/key-schema';
 import { recallItemSchema } from './answers/records';
 import { idSchema, momentSchema } from './answers/shared';
@@ -19,9 +19,6 @@ export const trySchema = z.strictObject({
   /** Until when it is put off. */
   until: isoDay.optional(),
 });
-
-/** Letters that go out in one go at most. */
-const MOST_LETTERS = 60;
 
 export const writeSchema = z.strictObject({
   to: z
@@ -55,8 +52,11 @@ export const recall = {
     answer: z.array(recallItemSchema),
     tag: 'records',
     summary:
-      'Who needs what, most urgent first, with what was tried; of one site where one is named; up to 30 of a kind',
-    query: z.object({ site: z.uuid('This is not an identifier.').optional() }),
+      'Who needs what, most urgent first, with what was tried: of one site where one is named; the first 9 of each kind, or up to 200 of the one that is named',
+    query: z.object({
+      site: z.uuid('This is not an identifier.').optional(),
+      kind: kindSchema.optional(),
+    }),
   }),
   noteTry: operation(ROUTES.noteTry, {
     id: 'noteTry',

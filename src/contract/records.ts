@@ -26,7 +26,7 @@ import type { SignStrengths } from '@/core/signs/signs';
 import type { SwellingReading } from '@/core/swelling/course';
 import type { Choices, StepRecord } from '@/core/visit/contents';
 import type { IssuedPair } from '@/core/visit/read-visit';
-import type { SavedStep } from '@/core/visit/steps';
+import type { SavedStep, StepStates } from '@/core/visit/steps';
 import type { BringIn } from '@/core/wear/bring-in';
 import type { WearForecast } from '@/core/wear/forecast';
 import type { WearConditions, WearSurface } from '@/core/wear/learned/life-factors';
@@ -328,7 +328,10 @@ export interface RecallItem {
   /** What it is about, in words. */
   what: string;
   on: string;
-  visitId: string | null;
+  /** The pair, order, visit or report that it is about; null where it is about the person. */
+  aboutId: string | null;
+  /** What was begun of a visit that is open; null of anything else. */
+  steps: StepStates | null;
   /** What was tried last, about this. */
   tried: { way: ContactTry; at: string; by: string } | null;
 }

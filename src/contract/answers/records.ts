@@ -17,7 +17,12 @@ import { CONTACT_TRIES, type ContactTry, RECALL, type RecallKindId } from '@/cor
 import { retentionSchema } from '@/core/retention/keep-until';
 import { SIGNS, type SignId } from '@/core/signs/signs';
 import { keySchema } from '@/core/tables/key-schema';
-import { injuryMarkSchema, savedStepSchema, swellingReadingSchema } from '@/core/visit/contents';
+import {
+  injuryMarkSchema,
+  savedStepSchema,
+  stepStatesSchema,
+  swellingReadingSchema,
+} from '@/core/visit/contents';
 import { feltBeforeSchema } from '@/core/visit/try-on-schema';
 import { CLOCKS, type Clock } from '@/core/wear/clocks';
 import type { WearForecast } from '@/core/wear/forecast';
@@ -270,7 +275,8 @@ export const recallItemSchema: z.ZodType<RecallItem> = z.object({
   reach: z.string().nullable(),
   what: z.string(),
   on: daySchema,
-  visitId: z.string().nullable(),
+  aboutId: z.string().nullable(),
+  steps: stepStatesSchema.nullable(),
   tried: z.object({ way: keySchema<ContactTry>(CONTACT_TRIES), at: momentSchema, by: z.string() }).nullable(),
 });
 

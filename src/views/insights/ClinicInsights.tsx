@@ -2,7 +2,8 @@ import { lazy, Suspense } from 'react';
 import type { ClinicInsights as Found } from '@/contract/insights';
 import { STEP_NAME } from '@/core/visit/steps';
 import { DataTable } from '@/ui/table/DataTable';
-import { inWords, percent } from './words';
+import { ShareBar } from './ShareBar';
+import { percent } from './words';
 
 const GuessChart = lazy(() => import('./GuessChart'));
 
@@ -35,14 +36,14 @@ function Guesses({ found: { least, forecasts, comfort } }: { found: Found }) {
   return (
     <div className="grid xl:grid-cols-2 gap-8 items-start">
       <section className="grid gap-3">
-        <h2>Life: foretold when the pair began, and what came</h2>
+        <h2>Life: forecast at the start, and what came of it</h2>
         {forecasts ? (
           <>
             <Suspense fallback={<Drawing />}>
               <GuessChart
-                label="Share of pairs worn out: foretold against seen"
+                label="Share of pairs worn out: forecast against seen"
                 most={100}
-                titles={{ foretold: 'foretold worn out, %', seen: 'seen worn out, %' }}
+                titles={{ foretold: 'forecast to be worn out, %', seen: 'seen worn out, %' }}
                 points={forecasts.at.map(({ foretold, seen }) => ({
                   foretold: 100 * foretold,
                   seen: 100 * seen,
@@ -69,7 +70,7 @@ function Guesses({ found: { least, forecasts, comfort } }: { found: Found }) {
             <p className="text-faint text-sm">
               {forecasts.pairs} pairs, {forecasts.wornOut} worn out. Each lies on the scale of its own
               forecast; what is still worn, or ended for another reason, was followed until then (Kaplan and
-              Meier, interval after Greenwood). Below the line they last longer than foretold.
+              Meier, interval after Greenwood). Below the line they last longer than forecast.
             </p>
           </>
         ) : (
@@ -77,11 +78,11 @@ function Guesses({ found: { least, forecasts, comfort } }: { found: Found }) {
         )}
       </section>
       <section className="grid gap-3">
-        <h2>Comfort: guessed before it was rated, and what was said</h2>
+        <h2>Comfort: guessed before it was rated, and as rated</h2>
         {comfort.points && (
           <Suspense fallback={<Drawing />}>
             <GuessChart
-              label="Comfort: guessed against said"
+              label="Comfort: guessed against rated"
               most={100}
               titles={{ foretold: 'guessed', seen: 'said' }}
               points={comfort.points.map(({ guess, comfort: said, isFirst }) => ({
@@ -109,7 +110,7 @@ function Guesses({ found: { least, forecasts, comfort } }: { found: Found }) {
             {
               id: 'near',
               head: 'within 10 points',
-              cell: ({ reading }) => (reading ? inWords(reading.near) : ''),
+              cell: ({ reading }) => (reading ? <ShareBar share={reading.near} /> : ''),
             },
           ]}
         />
@@ -138,10 +139,10 @@ function MisfitTable({ found: { least, misfits } }: { found: Found }) {
           },
           { id: 'n', head: 'tried', figure: true, cell: ({ pairs }) => pairs },
           { id: 'people', head: 'people', figure: true, cell: ({ patients }) => patients },
-          { id: 'short', head: 'too short', cell: ({ short }) => inWords(short) },
-          { id: 'long', head: 'too long', cell: ({ long }) => inWords(long) },
-          { id: 'narrow', head: 'too narrow', cell: ({ narrow }) => inWords(narrow) },
-          { id: 'wide', head: 'too wide', cell: ({ wide }) => inWords(wide) },
+          { id: 'short', head: 'too short', cell: ({ short }) => <ShareBar share={short} /> },
+          { id: 'long', head: 'too long', cell: ({ long }) => <ShareBar share={long} /> },
+          { id: 'narrow', head: 'too narrow', cell: ({ narrow }) => <ShareBar share={narrow} /> },
+          { id: 'wide', head: 'too wide', cell: ({ wide }) => <ShareBar share={wide} /> },
         ]}
       />
       <p className="text-faint text-sm">

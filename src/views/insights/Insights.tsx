@@ -1,8 +1,15 @@
 import { lazy, Suspense } from 'react';
-import { type Insights as Found, PAIR_ENDS } from '@/core/insights/what-became';
+import {
+  APART_BY,
+  type ApartBy,
+  type Insights as Found,
+  type GroupInsight,
+  PAIR_ENDS,
+} from '@/core/insights/what-became';
 import { DataTable } from '@/ui/table/DataTable';
 import { LINES } from './lines';
-import { inWords } from './words';
+import { ShareBar } from './ShareBar';
+import { percent, probabilityInWords } from './words';
 
 const SurvivalChart = lazy(() => import('./SurvivalChart'));
 
@@ -23,15 +30,19 @@ const Swatch = ({ colour, dash }: { colour: string; dash: readonly number[] }) =
 
 /** What became of the clinic's pairs: a picture, the same as a table, and how far it may be trusted. */
 export function Insights({ found }: { found: Found }) {
-  const { groups, withheld, least, between, ends } = found;
+  const { groups, withheld, least, between, ends, apart } = found;
   if (groups.length === 0)
     return (
       <p>
         No group has {least} people yet{withheld > 0 && `; ${withheld} smaller ones are not shown`}.
       </p>
     );
+  const share = (by: ApartBy) => (row: GroupInsight) => (
+    <ShareBar share={row[by]} isApart={apart.some((one) => one.group === row.group && one.by === by)} />
+  );
   return (
     <div className="grid gap-4">
+      <StandsOut found={found} />
       <Suspense fallback={<p className="text-faint">Drawing …</p>}>
         <SurvivalChart groups={groups} ends={ends} />
       </Suspense>
@@ -42,7 +53,7 @@ export function Insights({ found }: { found: Found }) {
             ? 'they end at different times'
             : 'no difference that could not be chance'}{' '}
           <span className="text-faint">
-            (log-rank {between.test.chiSquare.toFixed(2)}, p = {between.test.pValue.toFixed(3)})
+            (log-rank {between.test.chiSquare.toFixed(2)}, {probabilityInWords(between.test.pValue)})
           </span>
           .
         </p>
@@ -75,15 +86,15 @@ export function Insights({ found }: { found: Found }) {
             figure: true,
             cell: ({ atRisk }) => atRisk.map(({ pairs }) => pairs).join(', '),
           },
-          { id: 'hurt', head: 'Retired because it hurt', cell: ({ hurt }) => inWords(hurt) },
-          { id: 'pain', head: 'Less pain', cell: ({ lessPain }) => inWords(lessPain) },
-          { id: 'more-pain', head: 'More pain', cell: ({ morePain }) => inWords(morePain) },
-          { id: 'better', head: 'Comfort really better', cell: ({ better }) => inWords(better) },
-          { id: 'worse', head: 'Comfort really worse', cell: ({ worse }) => inWords(worse) },
+          { id: 'hurt', head: 'Retired because it hurt', cell: share('hurt') },
+          { id: 'pain', head: 'Less pain', cell: share('lessPain') },
+          { id: 'more-pain', head: 'More pain', cell: share('morePain') },
+          { id: 'better', head: 'Comfort really better', cell: share('better') },
+          { id: 'worse', head: 'Comfort really worse', cell: share('worse') },
           {
             id: 'unheard',
-            head: 'Worn, and not heard of for seven months',
-            cell: ({ unheard }) => inWords(unheard),
+            head: 'Still worn, no news for seven months',
+            cell: ({ unheard }) => <ShareBar share={unheard} />,
           },
         ]}
       />
@@ -94,5 +105,29 @@ export function Insights({ found }: { found: Found }) {
         Wilson’s interval, 95 %.
       </p>
     </div>
+  );
+}
+
+/** What differs from the other pairs by more than their numbers leave open, first of all. */
+function StandsOut({ found: { apart, held } }: { found: Found }) {
+  return (
+    <section aria-labelledby="stands-out">
+      <h2 id="stands-out">What stands out</h2>
+      {apart.length === 0 && (
+        <p>Nothing: no group differs from the other pairs by more than its numbers leave open.</p>
+      )}
+      <ul>
+        {apart.map(({ group, by, own, others }) => (
+          <li key={`${group} ${by}`}>
+            <strong>{group}</strong>: {own.count} of {own.of} {APART_BY[by].of} ({percent(own.share ?? 0)} %){' '}
+            {APART_BY[by].say}; of all others {others.count} of {others.of} ({percent(others.share ?? 0)} %).
+          </li>
+        ))}
+      </ul>
+      <p className="text-faint text-sm">
+        {held} shares were held against the others. Of so many some may stand out by chance: look at who got
+        these pairs before you change anything.
+      </p>
+    </section>
   );
 }

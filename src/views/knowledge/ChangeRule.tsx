@@ -52,7 +52,9 @@ function ChangeRuleForm({ rule, onChange }: Props) {
         {(control) => <input className="w-full" maxLength={600} {...register('reason')} {...control} />}
       </Field>
       {rule.strength === 'limit' && (
-        <p className="text-hold text-xs">This is a limit: it protects. Weigh it well.</p>
+        <p className="text-hold text-xs">
+          This is a limit: it protects the patient. Weigh the change carefully.
+        </p>
       )}
       <button type="submit" className="press">
         Into the draft

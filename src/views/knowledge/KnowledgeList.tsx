@@ -85,7 +85,7 @@ export function KnowledgeList({ rules, changes, use, onChange }: Props) {
             </ul>
           </section>
         ))}
-      {found.length === 0 && <p>No rule speaks of that.</p>}
+      {found.length === 0 && <p>No rule matches.</p>}
     </>
   );
 }

@@ -20,7 +20,7 @@ export function Referrer({ letter, clinic, patient, seenOn, provided }: Props) {
         {provided && provided.phone !== '' && `, ${provided.phone}`}
       </p>
       <h1>
-        {patient.name}, born {writtenDay(patient.bornOn)}
+        <bdi>{patient.name}</bdi>, born {writtenDay(patient.bornOn)}
       </h1>
       <p>
         Seen for footwear on {writtenDay(seenOn)}.{' '}

@@ -100,7 +100,7 @@ export function DayPicture({
       </figcaption>
       {today.length > 0 && (
         <details>
-          <summary className="cursor-pointer">Looks of today</summary>
+          <summary className="cursor-pointer">Today’s checks</summary>
           <ul>
             {today.map(({ at, ply, feel }) => (
               <li key={at} className="figure">

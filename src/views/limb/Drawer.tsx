@@ -187,7 +187,7 @@ function Stack({ drawer, needs }: { drawer: readonly DrawerSock[]; needs: boolea
         )}
         {needs === null && drawer.length > 0 && (
           <span className="block text-hold">
-            Nobody has said how the prosthesis is held: pin and lanyard need socks with a hole.
+            How the prosthesis is held is not stated: pin and lanyard need socks with a hole.
           </span>
         )}
       </p>

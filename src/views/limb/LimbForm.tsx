@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { LimbPage } from '@/contract/limb';
 import { SUSPENSIONS } from '@/core/prosthesis/drawer';
 import { LIMB_LEVELS, type LimbRecord } from '@/core/prosthesis/limb-record';
+import { DayInput } from '@/ui/fields/DayInput';
 import { Field } from '@/ui/fields/Field';
 import { Select } from '@/ui/fields/Select';
 import { writtenDay } from '@/ui/formats';
@@ -35,10 +36,9 @@ export function LimbForm({ limb, page }: { limb: Limb; page: LimbPage }) {
           />
           <Field label="Socket made on" hint="its log begins then">
             {(control) => (
-              <input
-                type="date"
+              <DayInput
                 value={record.socketOn ?? ''}
-                onChange={({ target }) => put({ socketOn: target.value || undefined })}
+                onChange={(socketOn) => put({ socketOn: socketOn || undefined })}
                 {...control}
               />
             )}
@@ -73,12 +73,7 @@ export function LimbForm({ limb, page }: { limb: Limb; page: LimbPage }) {
             ))}
           </ul>
           <p className="flex gap-2">
-            <input
-              type="date"
-              aria-label="Another day of therapy"
-              value={day}
-              onChange={({ target }) => setDay(target.value)}
-            />
+            <DayInput aria-label="Another day of therapy" value={day} onChange={setDay} />
             <button
               type="button"
               className="press"

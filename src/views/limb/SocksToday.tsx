@@ -57,14 +57,14 @@ function stepInWords(step: SockStep): string {
   switch (step.kind) {
     case 'stop':
       return step.because === 'pain'
-        ? 'Pain in the socket: no advice on ply. Prosthesis off, look at the skin, be seen.'
+        ? 'Pain in the socket: no advice on ply. Prosthesis off, look at the skin, have it seen.'
         : 'A warning from home is open: no advice on ply until somebody has seen to it.';
     case 'none-left':
       return 'Tight with no sock on: prosthesis off, have the socket seen.';
     case 'stay':
       return 'Leave the socks as they are.';
     case 'no-look':
-      return 'No look at the socks yet today.';
+      return 'Socks not checked yet today.';
     case 'add':
     case 'take-off': {
       const wear =
@@ -78,7 +78,7 @@ function stepInWords(step: SockStep): string {
   }
 }
 
-/** A look at the socks: ply, feel, and what moved the day. */
+/** Sock check: ply, feel, and what moved the day. */
 function LookForm({ limb, page, patientId }: Props) {
   const usual = page.day.worn ?? page.entries.at(-1)?.ply ?? 3;
   const [typed, setTyped] = useState<string | null>(null);
@@ -111,7 +111,7 @@ function LookForm({ limb, page, patientId }: Props) {
   };
   const step = (by: number) => setTyped(String(Math.min(MOST_PLY, Math.max(0, (Number(ply) || 0) + by))));
   return (
-    <section aria-label="A look at the socks" className="grid gap-3">
+    <section aria-label="Sock check" className="grid gap-3">
       <div className="flex gap-2 items-end">
         <button type="button" className="press" aria-label="One ply less" onClick={() => step(-1)}>
           −

@@ -4,6 +4,7 @@ import type { OrderRecord } from '@/contract/records';
 import { checkArrival } from '@/core/orders/order';
 import { Choice } from '@/ui/fields/Choice';
 import { Field } from '@/ui/fields/Field';
+import { FormDay } from '@/ui/fields/FormDay';
 import { useApiForm } from '../use-api-form';
 
 const YES_NO = { yes: 'yes', no: 'no' };
@@ -65,9 +66,9 @@ export function ArrivalForm({ order, onCheck }: Props) {
         {text('sizeRight', 'Right')}
         {text('batch', 'Batch')}
         <Field label="Made on" error={formState.errors.madeOn?.message}>
-          {(attributes) => <input type="date" {...register('madeOn')} {...attributes} />}
+          {(attributes) => <FormDay control={control} name="madeOn" {...attributes} />}
         </Field>
-        {choice('sound', 'Alike, without fault')}
+        {choice('sound', 'A matched pair, no faults')}
         <button type="submit" className="press press-main" disabled={!looked}>
           {!looked
             ? 'Look at both shoes first'

@@ -69,7 +69,7 @@ export function CollectForm({ order, error, onCollect }: Props) {
         </>
       )}
       <h4 className="font-medium">
-        {order.cameVersion ? 'Another version: tried on again' : 'Felt on the feet once more'}
+        {order.cameVersion ? 'Another version: tried on again' : 'Tried on once more'}
       </h4>
       <div className="flex flex-wrap gap-3 items-end">
         {figure('left', 'Room left, mm')}

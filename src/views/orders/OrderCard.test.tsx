@@ -42,7 +42,7 @@ describe('what came, held against what was ordered', () => {
     const calls = serve({ [path]: () => ({ body: order({ state: 'checked' }) }) });
     render(<OrderCard order={order()} />);
     expect(screen.getByRole('button', { name: 'Look at both shoes first' })).toHaveProperty('disabled', true);
-    answer('Alike, without fault', 'yes');
+    answer('A matched pair, no faults', 'yes');
     await press('Right: put by');
     expect(calls[0]!.body).toEqual({
       event: 'check',
@@ -55,7 +55,7 @@ describe('what came, held against what was ordered', () => {
     serve({});
     render(<OrderCard order={order()} />);
     write('Right', 'UK 7.5 D');
-    answer('Alike, without fault', 'no');
+    answer('A matched pair, no faults', 'no');
     expect(screen.getByText('Right: UK 7.5 D came, UK 8 D was ordered.')).toBeTruthy();
     expect(screen.getByText(/differ from each other or have a fault/)).toBeTruthy();
     expect(screen.getByRole('button', { name: 'Wrong: to be returned' })).toBeTruthy();
@@ -65,7 +65,7 @@ describe('what came, held against what was ordered', () => {
     serve({});
     render(<OrderCard order={order()} />);
     write('Version', '6');
-    answer('Alike, without fault', 'yes');
+    answer('A matched pair, no faults', 'yes');
     expect(screen.getByRole('button', { name: 'Put by, to try again' })).toBeTruthy();
     write('Left', 'UK 9 D');
     expect(screen.getByRole('button', { name: 'Wrong: to be returned' })).toBeTruthy();
@@ -75,7 +75,7 @@ describe('what came, held against what was ordered', () => {
     const calls = serve({});
     render(<OrderCard order={order()} />);
     expect(screen.getByRole('button', { name: 'Look at both shoes first' })).toBeTruthy();
-    answer('Alike, without fault', 'no');
+    answer('A matched pair, no faults', 'no');
     write('Left', ' ');
     await press('Wrong: to be returned');
     expect(screen.getByText('The size in the left shoe.')).toBeTruthy();
@@ -180,7 +180,7 @@ describe('terms of an order', () => {
     });
     render(<OrderCard order={order({ state: 'wanted', daysToReturn: null })} />);
     write('Expected on', '2030-02-01');
-    await press('Ordered');
+    await press('Mark as ordered');
     expect(calls[0]!.body).toEqual({ event: 'place', expectedOn: '2030-02-01' });
     expect(screen.getByText('Was expected on 1 Feb 2030: ask the supplier.')).toBeTruthy();
   });

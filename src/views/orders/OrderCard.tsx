@@ -4,12 +4,14 @@ import type { OrderRecord } from '@/contract/records';
 import { modelTitle } from '@/core/catalogue/model';
 import { modificationInWords } from '@/core/modification/modification';
 import {
+  actOf,
   ORDER_EVENTS,
   ORDER_STATES,
   type OrderEvent,
   type OrderState,
   possibleEvents,
 } from '@/core/orders/order';
+import { DayInput } from '@/ui/fields/DayInput';
 import { Field } from '@/ui/fields/Field';
 import { writtenDay } from '@/ui/formats';
 import { ArrivalForm } from './ArrivalForm';
@@ -35,73 +37,55 @@ export function OrderCard({ order: given, patient = false }: { order: OrderRecor
   return (
     <article
       aria-label={`Order: ${modelTitle(order.model)}`}
-      className="border-b border-line py-2 grid gap-1"
+      className="border-b border-line py-2 grid gap-x-6 gap-y-1 lg:grid-cols-[1fr_auto]"
     >
-      <h3>
-        {modelTitle(order.model)}{' '}
-        <span className="figure font-text text-base">
-          {order.sizeLeft === order.sizeRight
-            ? order.sizeLeft
-            : `left ${order.sizeLeft}, right ${order.sizeRight}`}
-        </span>
-      </h3>
-      {patient && (
-        <p>
-          <a href={`/patients/${order.patient.id}`}>{order.patient.name}</a>
-        </p>
-      )}
-      <Course order={order} />
-      {order.modifications.length > 0 && (
-        <p>
-          {order.modifications.map(modificationInWords).join('; ')}.{' '}
-          <a href={`/orders/${order.id}/job`}>Order for the technician</a>
-        </p>
-      )}
-      {order.daysToReturn !== null && !['collected', 'returned'].includes(order.state) && (
-        <p className={order.daysToReturn < 7 ? 'text-hold' : 'text-faint'}>
-          {order.daysToReturn >= 0
-            ? `Can be sent back for ${order.daysToReturn} more days, until ${order.returnBy && writtenDay(order.returnBy)}.`
-            : `The term for sending it back ended on ${order.returnBy && writtenDay(order.returnBy)}.`}
-        </p>
-      )}
-      {order.expectedOn && order.state === 'ordered' && (
-        <p className={order.late ? 'text-hold' : 'text-faint'}>
-          {order.late
-            ? `Was expected on ${writtenDay(order.expectedOn)}: ask the supplier.`
-            : `Expected on ${writtenDay(order.expectedOn)}.`}
-        </p>
-      )}
-      {order.cameVersion && (
-        <p className="text-hold">
-          Version {order.cameVersion} came, {order.model.version} was tried.
-        </p>
-      )}
-      {order.state === 'arrived' && (
-        <ArrivalForm order={order} onCheck={(arrival) => move('check', { arrival })} />
-      )}
-      {order.state === 'checked' && (
-        <CollectForm
-          order={order}
-          error={errorAt(answer, 'tryAgain')}
-          onCollect={(checks, tryAgain) =>
-            move('collect', {
-              ...(checks.length > 0 ? { checks } : {}),
-              ...(tryAgain ? { tryAgain } : {}),
-            })
-          }
-        />
-      )}
-      <div className="flex flex-wrap gap-3 items-end">
+      <div className="grid gap-1 content-start">
+        <h3>
+          {modelTitle(order.model)}{' '}
+          <span className="figure font-text text-base">
+            {order.sizeLeft === order.sizeRight
+              ? order.sizeLeft
+              : `left ${order.sizeLeft}, right ${order.sizeRight}`}
+          </span>
+        </h3>
+        {patient && (
+          <p>
+            <a href={`/patients/${order.patient.id}`}>
+              <bdi>{order.patient.name}</bdi>
+            </a>
+          </p>
+        )}
+        <Course order={order} />
+        {order.modifications.length > 0 && (
+          <p>
+            {order.modifications.map(modificationInWords).join('; ')}.{' '}
+            <a href={`/orders/${order.id}/job`}>Order for the technician</a>
+          </p>
+        )}
+        {order.daysToReturn !== null && !['collected', 'returned'].includes(order.state) && (
+          <p className={order.daysToReturn < 7 ? 'text-hold' : 'text-faint'}>
+            {order.daysToReturn >= 0
+              ? `Can be sent back for ${order.daysToReturn} more days, until ${order.returnBy && writtenDay(order.returnBy)}.`
+              : `The term for sending it back ended on ${order.returnBy && writtenDay(order.returnBy)}.`}
+          </p>
+        )}
+        {order.expectedOn && order.state === 'ordered' && (
+          <p className={order.late ? 'text-hold' : 'text-faint'}>
+            {order.late
+              ? `Was expected on ${writtenDay(order.expectedOn)}: ask the supplier.`
+              : `Expected on ${writtenDay(order.expectedOn)}.`}
+          </p>
+        )}
+        {order.cameVersion && (
+          <p className="text-hold">
+            Version {order.cameVersion} came, {order.model.version} was tried.
+          </p>
+        )}
+      </div>
+      <div className="flex flex-wrap gap-3 items-end self-start lg:justify-end">
         {order.state === 'wanted' && (
           <Field label="Expected on" error={errorAt(answer, 'expectedOn')}>
-            {(control) => (
-              <input
-                type="date"
-                value={expected}
-                onChange={({ target }) => setExpected(target.value)}
-                {...control}
-              />
-            )}
+            {(control) => <DayInput value={expected} onChange={setExpected} {...control} />}
           </Field>
         )}
         {events.map((event) => (
@@ -111,31 +95,49 @@ export function OrderCard({ order: given, patient = false }: { order: OrderRecor
             className="press"
             onClick={() => move(event, event === 'place' && expected ? { expectedOn: expected } : {})}
           >
-            {ORDER_EVENTS[event].label}
+            {actOf(event)}
           </button>
         ))}
       </div>
-      {answer && !answer.ok && (
-        <p role="alert" className="problem">
-          {failureInWords(answer)}
-        </p>
-      )}
-      {order.state === 'collected' && (
-        <p role="status">
-          Collected and in use. <a href={`/visits/${order.visitId}/sheet`}>Patient’s sheet</a>
-        </p>
-      )}
-      <details>
-        <summary className="cursor-pointer text-faint">What happened</summary>
-        <ol className="text-sm">
-          {order.events.map((event) => (
-            <li key={event.at + event.event}>
-              {writtenDay(event.at)} {event.event === 'created' ? 'Chosen' : ORDER_EVENTS[event.event].label}
-              {event.note && `: ${event.note}`} <span className="text-faint">({event.by})</span>
-            </li>
-          ))}
-        </ol>
-      </details>
+      <div className="lg:col-span-2 grid gap-1 empty:hidden">
+        {order.state === 'arrived' && (
+          <ArrivalForm order={order} onCheck={(arrival) => move('check', { arrival })} />
+        )}
+        {order.state === 'checked' && (
+          <CollectForm
+            order={order}
+            error={errorAt(answer, 'tryAgain')}
+            onCollect={(checks, tryAgain) =>
+              move('collect', {
+                ...(checks.length > 0 ? { checks } : {}),
+                ...(tryAgain ? { tryAgain } : {}),
+              })
+            }
+          />
+        )}
+        {answer && !answer.ok && (
+          <p role="alert" className="problem">
+            {failureInWords(answer)}
+          </p>
+        )}
+        {order.state === 'collected' && (
+          <p role="status">
+            Collected and in use. <a href={`/visits/${order.visitId}/sheet`}>Patient’s sheet</a>
+          </p>
+        )}
+        <details>
+          <summary className="cursor-pointer text-faint">What happened</summary>
+          <ol className="text-sm">
+            {order.events.map((event) => (
+              <li key={event.at + event.event}>
+                {writtenDay(event.at)}{' '}
+                {event.event === 'created' ? 'Chosen' : ORDER_EVENTS[event.event].label}
+                {event.note && `: ${event.note}`} <span className="text-faint">({event.by})</span>
+              </li>
+            ))}
+          </ol>
+        </details>
+      </div>
     </article>
   );
 }

@@ -7,7 +7,8 @@ import { PLAN_NAMES } from '@/core/break-in/plan-names';
 import { ENGLISH } from '@/core/texts/english';
 import { WeekStrip } from '@/ui/drawing/WeekStrip';
 import { Choice } from '@/ui/fields/Choice';
-import { FormProblem } from '@/ui/fields/Field';
+import { DayInput } from '@/ui/fields/DayInput';
+import { Field, FormProblem } from '@/ui/fields/Field';
 import { writtenDay } from '@/ui/formats';
 
 const STATE = {
@@ -152,17 +153,9 @@ function AnswerForm({
   return (
     <section aria-label="An outing in it" className="grid gap-2">
       <h3>An outing in it</h3>
-      <label>
-        <span className="block text-faint">Day</span>
-        <input
-          type="date"
-          value={on}
-          max={today}
-          aria-invalid={day ? true : undefined}
-          onChange={({ target }) => setOn(target.value)}
-        />
-        {day && <span className="problem block">{day}</span>}
-      </label>
+      <Field label="Day" error={day}>
+        {(control) => <DayInput value={on} max={today} onChange={setOn} {...control} />}
+      </Field>
       <Choice label="How it felt" options={FELT} value={felt} onChange={setFelt} />
       <label>
         <input type="checkbox" checked={gaitChanged} onChange={({ target }) => setGait(target.checked)} />{' '}

@@ -11,6 +11,7 @@ import { distributionOf } from '@/core/wear/life-schools';
 import { verdictOf } from '@/core/wear/verdict';
 import type { InspectionContent } from '@/core/wear/worn-schema';
 import { Amount } from '@/ui/fields/Amount';
+import { DayInput } from '@/ui/fields/DayInput';
 import { Field, FormProblem } from '@/ui/fields/Field';
 import { useKeptDraft } from '../use-kept-draft';
 import { MidsoleMap } from '../worn/MidsoleMap';
@@ -67,14 +68,7 @@ export function Inspect({
       <div className="grid gap-3 content-start min-w-0">
         <div className="flex flex-wrap gap-5 items-end">
           <Field label="Looked at on" error={errorAt(answer, 'on')}>
-            {(control) => (
-              <input
-                type="date"
-                value={on}
-                onChange={({ target }) => change({ on: target.value })}
-                {...control}
-              />
-            )}
+            {(control) => <DayInput value={on} onChange={(day) => change({ on: day })} {...control} />}
           </Field>
           <span className="grid">
             <span className="text-faint">Used since the last entry</span>

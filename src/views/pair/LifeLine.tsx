@@ -2,10 +2,10 @@ import type { PairRecord } from '@/contract/records';
 import { LIFE_SCHOOLS } from '@/core/wear/life-schools';
 import { amountInWords } from './pair-words';
 
-const WIDTH = 560;
+const WIDTH = 660;
 const LEFT = 8;
 const RIGHT = 392;
-const ROW = 13;
+const ROW = 19;
 
 /** How long this pair lasts, in its own clock, with what every school says beside it and where it stands now. */
 export function LifeLine({ pair }: { pair: Pick<PairRecord, 'forecast' | 'schools'> }) {
@@ -17,11 +17,11 @@ export function LifeLine({ pair }: { pair: Pick<PairRecord, 'forecast' | 'school
   const x = (amount: number) => LEFT + (amount / most) * (RIGHT - LEFT);
   const words = (amount: number) => amountInWords(life.clock, amount);
   const top = 34;
-  const height = top + 20 + rows * ROW;
+  const height = top + 24 + rows * ROW;
   return (
     <svg
       viewBox={`0 0 ${WIDTH} ${height}`}
-      className="w-full max-w-2xl"
+      className="w-full max-w-3xl"
       role="img"
       aria-label={`Life: 10 % of such pairs are used up at ${words(life.q10)}, half at ${words(life.q50)}, 90 % at ${words(life.q90)}${used === null ? '' : `; used ${words(used)}`}`}
     >
@@ -46,22 +46,22 @@ export function LifeLine({ pair }: { pair: Pick<PairRecord, 'forecast' | 'school
         <>
           <path d={`M${x(used)} ${top - 3} l-5 -9 h10 z`} fill="var(--accent)" />
           <text
-            x={Math.min(RIGHT - 40, Math.max(LEFT, x(used) - 20))}
+            x={Math.min(RIGHT - 60, Math.max(LEFT, x(used) - 24))}
             y={top - 17}
-            fontSize={11}
+            fontSize={18}
             fill="var(--accent)"
           >
             now {words(used)}
           </text>
         </>
       )}
-      <text x={RIGHT + 8} y={top + 4} fontSize={11} fontWeight={600} fill="var(--ink)">
+      <text x={RIGHT + 8} y={top + 4} fontSize={18} fontWeight={600} fill="var(--ink)">
         this pair, half by {words(life.q50)}
       </text>
       {inspected && (
         <Range
           label="before the last inspection"
-          y={top + 20}
+          y={top + 24}
           from={x(inspected.before.q10)}
           to={x(inspected.before.q90)}
           dashed
@@ -71,7 +71,7 @@ export function LifeLine({ pair }: { pair: Pick<PairRecord, 'forecast' | 'school
         <Range
           key={school}
           label={LIFE_SCHOOLS[school].label}
-          y={top + 20 + (at + (inspected ? 1 : 0)) * ROW}
+          y={top + 24 + (at + (inspected ? 1 : 0)) * ROW}
           from={x(q10)}
           to={x(q90)}
         />
@@ -104,7 +104,7 @@ function Range({
         strokeWidth={dashed ? 1.5 : 3}
         strokeDasharray={dashed ? '3 3' : undefined}
       />
-      <text x={RIGHT + 8} y={y + 3.5} fontSize={10.5} fill="var(--faint)">
+      <text x={RIGHT + 8} y={y + 5} fontSize={18} fill="var(--faint)">
         {label}
       </text>
     </g>

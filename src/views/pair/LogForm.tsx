@@ -7,6 +7,7 @@ import { parseNumber } from '@/core/units/quantity';
 import type { Clock } from '@/core/wear/clocks';
 import { RETIRED_BECAUSE, type RetiredBecause } from '@/core/wear/retired';
 import { Field, FormProblem } from '@/ui/fields/Field';
+import { FormDay } from '@/ui/fields/FormDay';
 import { Select } from '@/ui/fields/Select';
 import { clinicFormats } from '@/ui/formats';
 import { typedNumber } from '../typed-number';
@@ -25,7 +26,7 @@ const AMOUNT_LABEL = { hours: 'Hours', 'hours-on-feet': 'Hours', 'days-worn': 'D
 /** Use and comfort of a pair in its own clock, in whatever unit people type. */
 export function LogForm({ pairId, today, clock }: { pairId: string; today: string; clock: Clock }) {
   const [because, setBecause] = useState<RetiredBecause>('worn-out');
-  const { register, handleSubmit, setError, refuse, formState } = useApiForm(
+  const { register, control, handleSubmit, setError, refuse, formState } = useApiForm(
     formSchema,
     { on: today, distance: '', amount: '', comfort: '', note: '' },
     { distanceKm: 'distance' },
@@ -44,18 +45,24 @@ export function LogForm({ pairId, today, clock }: { pairId: string; today: strin
     if (answer.ok) location.reload();
     else setError('root', { message: failureInWords(answer) });
   };
-  const text = (name: 'on' | 'distance' | 'amount' | 'comfort' | 'note', label: string, type = 'text') => (
+  const text = (name: 'distance' | 'amount' | 'comfort' | 'note', label: string) => (
     <Field
       label={label}
       error={errors[name]?.message}
       className="grid-cols-[5rem_1fr] gap-x-2 items-baseline [&_.problem]:col-start-2"
     >
-      {(control) => <input type={type} className="w-full" {...register(name)} {...control} />}
+      {(control) => <input className="w-full" {...register(name)} {...control} />}
     </Field>
   );
   return (
     <form onSubmit={submit} noValidate className="grid gap-1.5 content-start" aria-label="Log use">
-      {text('on', 'Day', 'date')}
+      <Field
+        label="Day"
+        error={errors.on?.message}
+        className="grid-cols-[5rem_1fr] gap-x-2 items-baseline [&_.problem]:col-start-2"
+      >
+        {(attributes) => <FormDay control={control} name="on" {...attributes} />}
+      </Field>
       {clock === 'km'
         ? text('distance', `Distance, ${clinicFormats().distance}`)
         : text('amount', AMOUNT_LABEL[clock])}

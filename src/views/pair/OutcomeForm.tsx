@@ -1,6 +1,7 @@
 import { type SubmitEvent, useState } from 'react';
 import type { OutcomeRecord } from '@/contract/answers/outcomes';
 import { type Answer, call, errorAt, failureInWords } from '@/contract/client';
+import { DayInput } from '@/ui/fields/DayInput';
 import { Field, FormProblem } from '@/ui/fields/Field';
 import { MeasureFields, SkinMarks } from '../measures/MeasureFields';
 import { blankMeasures, type MeasureDraft, measureDraftSchema, measuresOf } from '../measures/measure-draft';
@@ -49,15 +50,7 @@ export function OutcomeForm({ pairId, today, activities, onKept }: Props) {
         error={errorAt(answer, 'on')}
         className="grid-cols-[11rem_auto] gap-x-2 items-baseline"
       >
-        {(control) => (
-          <input
-            type="date"
-            max={today}
-            value={on}
-            onChange={({ target }) => setOn(target.value)}
-            {...control}
-          />
-        )}
+        {(control) => <DayInput max={today} value={on} onChange={setOn} {...control} />}
       </Field>
       <MeasureFields draft={draft} onChange={put} problemAt={problemAt} />
       <SkinMarks marks={draft.skinAt} onChange={(skinAt) => put({ ...draft, skinAt })} />

@@ -1,7 +1,7 @@
 import type { PairRecord } from '@/contract/records';
+import { pictureOf } from '@/core/catalogue/drawing-of-model';
 import { modelTitle } from '@/core/catalogue/model';
 import { modificationInWords } from '@/core/modification/modification';
-import { sideProfile } from '@/core/shoe/drawing/side-profile';
 import { cushioningKept } from '@/core/wear/cushioning';
 import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
 import { writtenDay } from '@/ui/formats';
@@ -17,7 +17,7 @@ export function PairCard({ pair, today }: { pair: PairRecord; today: string }) {
       className="grid md:grid-cols-[11rem_minmax(0,1fr)_16rem] gap-5 border-b border-line py-3"
       aria-label={modelTitle(pair.model)}
     >
-      <ShoeDrawing drawing={{ ...sideProfile(pair.model.features), dimensions: [] }} className="w-44" />
+      <ShoeDrawing drawing={pictureOf(pair.model)} className="w-44" />
       <div className="grid gap-1.5 content-start">
         <h3 className="text-lg">
           <a href={`/pairs/${pair.id}`}>{modelTitle(pair.model)}</a>

@@ -2,9 +2,9 @@ import { lazy, useState } from 'react';
 import type { ReviewRecord } from '@/contract/answers/reviews';
 import { call } from '@/contract/client';
 import type { PairPage as PairPageRecord, PairRecord } from '@/contract/records';
+import { pictureOf } from '@/core/catalogue/drawing-of-model';
 import type { RepeatAnswer } from '@/core/repeat/repeat';
 import { REVIEW_DECISIONS } from '@/core/review/review';
-import { sideProfile } from '@/core/shoe/drawing/side-profile';
 import { SIGNS } from '@/core/signs/signs';
 import { keysOf } from '@/core/tables/keys-of';
 import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
@@ -47,6 +47,7 @@ export function PairPage({
       <HowLong pair={pair} repeat={repeat} today={today} />
       <Sections
         label="Parts of the pair"
+        byAddress
         parts={[
           ...(inUse
             ? [
@@ -142,7 +143,7 @@ function HowLong({ pair, repeat, today }: { pair: PairRecord; repeat: RepeatAnsw
   const { life, inspected } = forecast;
   return (
     <div className="grid grid-cols-[11rem_1fr_24rem] gap-5 items-start">
-      <ShoeDrawing drawing={{ ...sideProfile(pair.model.features), dimensions: [] }} className="w-44" />
+      <ShoeDrawing drawing={pictureOf(pair.model)} className="w-44" />
       <section aria-label="How long it lasts" className="grid gap-1">
         <Standing pair={pair} />
         <LifeLine pair={pair} />
@@ -151,7 +152,7 @@ function HowLong({ pair, repeat, today }: { pair: PairRecord; repeat: RepeatAnsw
         {pair.window ? (
           <WindowBar pair={pair} window={pair.window} today={today} />
         ) : (
-          <p className="text-faint">No window: nobody said how much it is used.</p>
+          <p className="text-faint">No window: how much it is used is not stated.</p>
         )}
         {pair.window && (
           <p>
@@ -199,7 +200,7 @@ function Reviews({ reviews }: { reviews: readonly ReviewRecord[] }) {
 
 /** What each inspection saw, newest first. */
 function Seen({ pair }: { pair: PairRecord }) {
-  if (pair.inspections.length === 0) return <p className="text-faint">Nobody has inspected this pair yet.</p>;
+  if (pair.inspections.length === 0) return <p className="text-faint">Not inspected yet.</p>;
   return (
     <ul className="grid gap-2">
       {pair.inspections.toReversed().map(({ id, on, by, used, content }) => (

@@ -23,7 +23,7 @@ export function SoleHistory({ pair, forerunners }: { pair: PairRecord; forerunne
           seen.length === 0 ? null : (
             <section
               key={entry.id}
-              aria-label={`Soles of ${modelTitle(entry.model)} since ${entry.startedOn}`}
+              aria-label={`Soles of ${modelTitle(entry.model)} since ${writtenDay(entry.startedOn)}`}
             >
               <h2 className="text-base">
                 {modelTitle(entry.model)}, {writtenDay(entry.startedOn)}

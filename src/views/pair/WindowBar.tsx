@@ -18,7 +18,7 @@ export function WindowBar({
   const x = (day: string) => Math.round(((at(day) - start) / (end - start)) * 380) + 10;
   return (
     <svg
-      viewBox="0 0 400 46"
+      viewBox="0 0 400 50"
       className="w-full min-w-72 max-w-lg"
       role="img"
       aria-label={`Likely used up between ${writtenDay(window.from)} and ${writtenDay(window.to)}, half by ${writtenDay(window.middle)}; start the next pair from ${writtenDay(window.startNextOn)}`}
@@ -41,16 +41,16 @@ export function WindowBar({
         strokeWidth={1.5}
       />
       <path d={`M${x(today)} 16 l-5 -10 h10 z`} fill="var(--accent)" />
-      <g fontSize="10.5" fill="var(--ink)">
-        <text x={10} y={42}>
+      <g fontSize="14.5" fill="var(--ink)">
+        <text x={10} y={45}>
           {writtenDay(pair.startedOn)}
         </text>
-        {x(window.from) > 110 && x(window.from) < 330 && (
-          <text x={x(window.from) - 30} y={42} textAnchor="start">
+        {x(window.from) > 140 && x(window.from) < 270 && (
+          <text x={x(window.from) - 30} y={45} textAnchor="start">
             {writtenDay(window.from)}
           </text>
         )}
-        <text x={Math.min(390, Math.max(x(window.to), x(window.from) + 95))} y={42} textAnchor="end">
+        <text x={Math.min(390, Math.max(x(window.to), x(window.from) + 152))} y={45} textAnchor="end">
           {writtenDay(window.to)}
         </text>
       </g>

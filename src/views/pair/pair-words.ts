@@ -8,7 +8,7 @@ export const STATE: Record<PairRecord['forecast']['state'], string> = {
   'in-life': 'in its life',
   'bring-in-next': 'bring in the next pair',
   'in-window': 'in the replacement window',
-  overdue: 'past its life',
+  overdue: 'overdue for replacement',
   unknown: 'cannot be forecast yet',
 };
 

@@ -4,6 +4,7 @@ import { type ConsentRecord, consentSchema } from '@/contract/patients-schema';
 import { CONSENT_WAYS, CONSENTS, type ConsentKind, consentState } from '@/core/contact/consent';
 import { keysOf } from '@/core/tables/keys-of';
 import { Field, FormProblem } from '@/ui/fields/Field';
+import { FormDay } from '@/ui/fields/FormDay';
 import { writtenDay } from '@/ui/formats';
 import { useApiForm } from '../use-api-form';
 
@@ -32,7 +33,7 @@ export function Consents({ patientId, consents, today }: Props) {
   };
   return (
     <section aria-labelledby="consents" className="mt-6 border-t border-rule pt-2">
-      <h2 id="consents">Agreed to</h2>
+      <h2 id="consents">Consents</h2>
       <ul>
         {keysOf(CONSENTS).map((kind) => {
           const state = consentState(list, kind);
@@ -97,7 +98,7 @@ interface FormProps {
 }
 
 function ConsentForm({ patientId, kind, today, onSaved }: FormProps) {
-  const { register, handleSubmit, refuse, formState } = useApiForm(consentSchema, {
+  const { register, control, handleSubmit, refuse, formState } = useApiForm(consentSchema, {
     kind,
     how: 'spoken',
     givenOn: today,
@@ -112,7 +113,7 @@ function ConsentForm({ patientId, kind, today, onSaved }: FormProps) {
   return (
     <form onSubmit={submit} noValidate className="col-span-3 flex flex-wrap gap-3 items-end bg-desk p-3 mt-1">
       <Field label="On" error={errors.givenOn?.message}>
-        {(control) => <input type="date" {...register('givenOn')} {...control} />}
+        {(attributes) => <FormDay control={control} name="givenOn" {...attributes} />}
       </Field>
       <Field label="How" error={errors.how?.message}>
         {(control) => (

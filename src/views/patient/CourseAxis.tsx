@@ -81,7 +81,7 @@ export function CourseAxis({ line }: { line: TimeLineRecord }) {
       ))}
       {pairs.map(({ id, title, startedOn, endedOn }, row) => (
         <g key={id}>
-          <text x={0} y={row * ROW + 15} fontSize={12} fill="var(--ink)">
+          <text x={0} y={row * ROW + 15} fontSize={13} fill="var(--ink)">
             {title}
           </text>
           <rect
@@ -163,7 +163,7 @@ export function CourseAxis({ line }: { line: TimeLineRecord }) {
           names={SIDES}
         />
       )}
-      <g fontSize={12} fill="var(--faint)">
+      <g fontSize={13} fill="var(--faint)">
         <text x={NAME} y={height - 6}>
           {writtenDay(line.from)}
         </text>
@@ -179,7 +179,7 @@ export function CourseAxis({ line }: { line: TimeLineRecord }) {
 }
 
 const RowName = ({ y, name }: { y: number; name: string }) => (
-  <text x={0} y={y + 4} fontSize={12} fill="var(--faint)">
+  <text x={0} y={y + 4} fontSize={13} fill="var(--faint)">
     {name}
   </text>
 );
@@ -207,7 +207,7 @@ function Lane({
       {[least, most].map((end) => (
         <g key={end}>
           <line x1={NAME} x2={WIDTH - 12} y1={y(end)} y2={y(end)} stroke="var(--line)" />
-          <text x={NAME - 6} y={y(end) + 4} fontSize={12} textAnchor="end" fill="var(--faint)">
+          <text x={NAME - 6} y={y(end) + 4} fontSize={13} textAnchor="end" fill="var(--faint)">
             {end}
           </text>
         </g>
@@ -229,7 +229,7 @@ function Lane({
               </circle>
             ))}
             {names && last && (
-              <text x={last.x + 6} y={y(last.value) + 4} fontSize={12} fill="var(--ink)">
+              <text x={last.x + 6} y={y(last.value) + 4} fontSize={13} fill="var(--ink)">
                 {names[at]}
               </text>
             )}

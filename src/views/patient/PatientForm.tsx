@@ -7,6 +7,7 @@ import { FINDINGS } from '@/core/findings/findings';
 import { keysOf } from '@/core/tables/keys-of';
 import { parseLength } from '@/core/units/length';
 import { Field, FormProblem } from '@/ui/fields/Field';
+import { FormDay } from '@/ui/fields/FormDay';
 import { useApiForm } from '../use-api-form';
 
 /** A height as people type it, `172`, `172 cm` or `5 ft 8 in`, in whole millimetres. */
@@ -44,7 +45,7 @@ export function PatientForm({
   /** Languages that a sheet can be written in. */
   languages: readonly { language: string; name: string }[];
 }) {
-  const { register, handleSubmit, refuse, formState } = useApiForm(
+  const { register, control, handleSubmit, refuse, formState } = useApiForm(
     formSchema,
     {
       givenName: patient?.givenName ?? '',
@@ -75,7 +76,7 @@ export function PatientForm({
     else refuse(answer);
   });
   const text = (
-    name: 'givenName' | 'familyName' | 'bornOn' | 'height' | 'occupation' | 'phone' | 'email' | 'address',
+    name: 'givenName' | 'familyName' | 'height' | 'occupation' | 'phone' | 'email' | 'address',
     label: string,
     type = 'text',
     hint?: string,
@@ -88,7 +89,9 @@ export function PatientForm({
     <form onSubmit={submit} noValidate className="grid gap-3 max-w-md">
       {text('givenName', 'Given name')}
       {text('familyName', 'Family name')}
-      {text('bornOn', 'Date of birth', 'date')}
+      <Field label="Date of birth" error={errors.bornOn?.message}>
+        {(attributes) => <FormDay control={control} name="bornOn" {...attributes} />}
+      </Field>
       <Field label="Shoe sizing" error={errors.sizingGroup?.message}>
         {(control) => (
           <select {...register('sizingGroup')} {...control}>

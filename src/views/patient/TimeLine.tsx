@@ -41,7 +41,7 @@ function Ache({ ache }: { ache: TimeLineRecord['aches'][number] }) {
       </h3>
       {reading.first && <p className="text-hold">{reading.first}</p>}
       {reading.causes.length === 0 ? (
-        <p>Nothing that is written down changed in the four months before it.</p>
+        <p>Nothing on record changed in the four months before it.</p>
       ) : (
         <ol className="grid gap-0.5">
           {reading.causes.slice(0, SHOWN_CAUSES).map((cause) => (

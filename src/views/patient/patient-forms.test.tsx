@@ -158,7 +158,7 @@ describe('what was agreed to', () => {
     expect(row().textContent).toContain('taken back 6 May 2030');
   });
 
-  it('a new one begins with today; a day that lies ahead is said at its field', async () => {
+  it('a new one begins with today; a day in the future is said at its field', async () => {
     const today = new Date().toISOString().slice(0, 10);
     const calls = serve({
       'POST /patients/known/consents': () => ({ status: 201, body: { id: 'k2' } }),
@@ -168,7 +168,7 @@ describe('what was agreed to', () => {
     await press(/^Note: Being examined/);
     write('On', '2999-01-01');
     await press('Agreed');
-    expect(saidAt(screen.getByLabelText('On'))).toMatch(/lies ahead/);
+    expect(saidAt(screen.getByLabelText('On'))).toMatch(/in the future/);
     expect(calls).toEqual([]);
     write('On', today);
     write('How', 'guardian');

@@ -139,7 +139,7 @@ describe('a password through a link', () => {
     write(/^Password/, 'short');
     write('The same again', 'shorter');
     await press('Set the password');
-    expect(screen.getByText('This is not the same as above.')).toBeTruthy();
+    expect(screen.getByText('The two do not match.')).toBeTruthy();
     expect(calls).toEqual([]);
     write('The same again', 'short');
     await press('Set the password');

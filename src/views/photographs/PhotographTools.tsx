@@ -94,8 +94,8 @@ function TiltAnswers({ lines, isPlaced, width }: { lines: TiltLines; isPlaced: b
         );
       })}
       <p className="text-faint text-xs">
-        Lay one line along the table’s edge, one along the middle of each heel. The error is what placing them
-        is worth.
+        Lay one line along the table’s edge, one along the middle of each heel. The error is that of placing
+        them.
       </p>
     </div>
   );
@@ -131,7 +131,7 @@ function LengthAnswer({
         Lay one line along a ruler or a sheet of paper (A4: 297 mm) that lies as far from the camera as the
         shoe, the other along what is measured.{' '}
         <button type="button" className="underline cursor-pointer" onClick={taking.leaveScale}>
-          Take the scale away
+          Remove the scale
         </button>
       </p>
     </div>

@@ -56,7 +56,8 @@ export function KeepingRecords({
         {number('childrenUntilAge', 'Who was a child at the last visit: at least until the age of')}
         <p className="text-faint">
           Empty: no rule. The numbers come from the law of your country and your insurer; Sovet proposes none.
-          Whoever asks to be erased before is closed from view until then, and erased by itself afterwards.
+          A record whose person asks to be erased earlier is hidden until then and erased automatically
+          afterwards.
         </p>
         <FormProblem message={errors.root?.message} />
         <div className="flex gap-3">

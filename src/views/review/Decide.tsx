@@ -5,6 +5,7 @@ import { againOn, mustRefer, type ReviewDraft as Readable, type ReviewReading } 
 import { REVIEW_DECISIONS, type ReviewDecision } from '@/core/review/review';
 import { keysOf } from '@/core/tables/keys-of';
 import { verdictInWords } from '@/core/wear/verdict';
+import { DayInput } from '@/ui/fields/DayInput';
 import { Field, FormProblem } from '@/ui/fields/Field';
 import { writtenDay } from '@/ui/formats';
 import { ChangeList } from '../measures/ChangeList';
@@ -26,7 +27,7 @@ interface Props {
 }
 
 const ASKS: Readonly<Record<ReviewDecision, string>> = {
-  keep: 'Nothing speaks against keeping it',
+  keep: 'Nothing against keeping it',
   refit: 'Asks for a refit',
   next: 'Asks for the next pair',
   refer: 'Refer first',
@@ -140,10 +141,9 @@ function Details({ draft, change, problemAt, review, page }: Props) {
       {usual !== null && (
         <Field label="Seen again on" error={problemAt('again')}>
           {(control) => (
-            <input
-              type="date"
+            <DayInput
               value={draft.again ?? usual}
-              onChange={({ target }) => change({ again: target.value || undefined })}
+              onChange={(again) => change({ again: again || undefined })}
               {...control}
             />
           )}

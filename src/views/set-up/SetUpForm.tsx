@@ -28,7 +28,7 @@ export function SetUpForm() {
     if (!answer.ok) return refuse(answer);
     const entered = await signIn(wanted.email, wanted.password);
     if (entered.ok) location.assign('/people');
-    else setError('root', { message: 'The clinic is made. Sign in with what you typed here.' });
+    else setError('root', { message: 'The clinic is set up. Sign in with what you typed here.' });
   });
   const field = (
     name: keyof typeof EMPTY,
@@ -76,7 +76,7 @@ export function SetUpForm() {
       )}
       <FormProblem message={errors.root?.message} />
       <button type="submit" className="press press-main justify-self-start" disabled={isSubmitting}>
-        Make the clinic
+        Set up the clinic
       </button>
     </form>
   );

@@ -19,7 +19,7 @@ export function ClinicName({ clinic, mine }: { clinic: ClinicRecord; mine: boole
   const [said, setSaid] = useState('');
   const submit = handleSubmit(async (body) => {
     const answer = await call('changeClinic', { body });
-    if (answer.ok) setSaid('Saved. Sheets that were handed over keep the name of their day.');
+    if (answer.ok) setSaid('Saved. Sheets already handed over keep the old name.');
     else refuse(answer);
   });
   const ask = async (secondFactorRequired: boolean) => {
@@ -30,7 +30,7 @@ export function ClinicName({ clinic, mine }: { clinic: ClinicRecord; mine: boole
       !answer.ok
         ? failureInWords(answer)
         : secondFactorRequired
-          ? 'From now on whoever has none is led to set one up and sees nothing else.'
+          ? 'From now on anyone without one must set it up before anything else.'
           : 'A second factor is each person’s own choice.',
     );
   };

@@ -10,7 +10,7 @@ const formSchema = z
   .object({ current, password, again: z.string() })
   .refine((typed) => typed.password === typed.again, {
     path: ['again'],
-    message: 'This is not the same as the new one.',
+    message: 'The two do not match.',
   });
 const EMPTY = { current: '', password: '', again: '' };
 
@@ -34,9 +34,9 @@ export function Password() {
     <section aria-labelledby="password" className="border-t border-rule pt-2 mt-5">
       <h2 id="password">Password</h2>
       <form onSubmit={submit} noValidate className="flex flex-wrap gap-3 items-start mt-1">
-        {field('current', 'The one you have', 'current-password')}
-        {field('password', 'A new one, at least 12 characters', 'new-password')}
-        {field('again', 'The new one again', 'new-password')}
+        {field('current', 'Current password', 'current-password')}
+        {field('password', 'New password, at least 12 characters', 'new-password')}
+        {field('again', 'New password again', 'new-password')}
         <button type="submit" className="press self-end" disabled={isSubmitting}>
           Change it
         </button>

@@ -81,7 +81,7 @@ export function SecondFactor({ enabled, after }: { enabled: boolean; after?: str
       <p className="text-faint">
         {on
           ? 'After the password, sign-in asks for a code that your device shows.'
-          : 'A code from your device beside the password: a password that got out is then not enough.'}
+          : 'A code from your device as well as the password: a stolen password alone is then not enough.'}
       </p>
       <p role="status">{said}</p>
       {started ? (

@@ -1,9 +1,8 @@
 import { useMemo, useState } from 'react';
+import { planOf, profileOf } from '@/core/catalogue/drawing-of-model';
 import { modelTitle, pairsInStock, type ShoeModel } from '@/core/catalogue/model';
 import { printPrice } from '@/core/formats/formats';
 import { compareModels } from '@/core/match/compare';
-import { sideProfile } from '@/core/shoe/drawing/side-profile';
-import { solePlan } from '@/core/shoe/drawing/sole-plan';
 import type { FeatureId } from '@/core/shoe/features';
 import { CompareTable } from '@/ui/drawing/CompareTable';
 import { OverlaidProfiles } from '@/ui/drawing/OverlaidProfiles';
@@ -23,13 +22,13 @@ export function CompareModels({ models }: { models: ShoeModel[] }) {
         <OverlaidProfiles
           profiles={models.map((model) => ({
             label: modelTitle(model),
-            drawing: sideProfile(model.features),
+            drawing: profileOf(model),
           }))}
         />
         <ul className="grid grid-cols-2 gap-3">
           {models.map((model) => (
             <li key={model.id}>
-              <ShoeDrawing drawing={solePlan(model.features, null)} lit={litSet} className="w-full" />
+              <ShoeDrawing drawing={planOf(model)} lit={litSet} className="w-full" />
               <span className="text-sm">
                 <a href={`/shoes/${model.id}`}>{modelTitle(model)}</a>, {pairsInStock(model)} pairs
                 {model.price !== null && `, ${printPrice(model.price, clinicFormats())}`}

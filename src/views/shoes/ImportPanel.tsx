@@ -157,8 +157,9 @@ function Report({ name, report }: { name: string; report: CatalogueReport }) {
     <div className="grid gap-1">
       <p role="status">
         <strong>{name}</strong>: {report.rows} rows, {report.entries} models
-        {report.errorCount > 0 && `, ${report.errorCount} errors: nothing is imported until all are mended`}.{' '}
-        <span className="text-faint">{report.notes.join(' ')}</span>
+        {report.errorCount > 0 &&
+          `, ${report.errorCount} errors: nothing is imported until all are corrected`}
+        . <span className="text-faint">{report.notes.join(' ')}</span>
       </p>
       {report.errors.length > 0 && (
         <div className="max-h-72 overflow-y-auto" tabIndex={0} role="region" aria-label="Errors of the file">

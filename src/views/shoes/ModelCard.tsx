@@ -1,8 +1,7 @@
+import { planOf, profileOf } from '@/core/catalogue/drawing-of-model';
 import { modelTitle, pairsInStock, type ShoeModel } from '@/core/catalogue/model';
-import { sideProfile } from '@/core/shoe/drawing/side-profile';
-import { solePlan } from '@/core/shoe/drawing/sole-plan';
 import { FEATURE_IDS, FEATURES, isPerFoot, printFeature } from '@/core/shoe/features';
-import { offsetInWords } from '@/core/sizing/learned/learn-offsets';
+import { offsetInWords } from '@/core/sizing/learned/offset-in-words';
 import { SIZE_SYSTEM_LABEL } from '@/core/sizing/systems';
 import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
 
@@ -15,8 +14,8 @@ export function ModelCard({ model }: { model: ShoeModel }) {
       <p>
         <a href={`/shoes/${model.id}`}>Sources, versions, shelf, bench test</a>
       </p>
-      <ShoeDrawing drawing={sideProfile(model.features)} ruler className="w-full" />
-      <ShoeDrawing drawing={solePlan(model.features, null)} className="w-full" />
+      <ShoeDrawing drawing={profileOf(model)} ruler className="w-full" />
+      <ShoeDrawing drawing={planOf(model)} className="w-full" />
       <p className="text-faint text-sm">
         {SIZE_SYSTEM_LABEL[sizing.system]} {sizing.sizes[0]}–{sizing.sizes.at(-1)}, widths{' '}
         {sizing.widths.join(' ')}; {pairsInStock(model)} pairs on the shelf

@@ -33,7 +33,7 @@ export function ModelLife({ life }: { life: ModelLifeRecord }) {
           const y = row * 26 + 14;
           return (
             <g key={id}>
-              <text x={0} y={y + 4} fontSize={12} fill="var(--faint)">
+              <text x={0} y={y + 4} fontSize={14} fill="var(--faint)">
                 {label}
               </text>
               <rect

@@ -2,17 +2,19 @@ import { useState } from 'react';
 import type { ModelLifeRecord } from '@/contract/answers/pairs';
 import { type Answer, call, failureInWords } from '@/contract/client';
 import type { ModelRecord } from '@/contract/records';
+import { profileOf } from '@/core/catalogue/drawing-of-model';
 import { pairsInStock } from '@/core/catalogue/model';
 import { printPrice } from '@/core/formats/formats';
 import { versionDifferences } from '@/core/match/version-differences';
-import { sideProfile } from '@/core/shoe/drawing/side-profile';
 import { FEATURE_IDS, FEATURES, isPerFoot, printFeature } from '@/core/shoe/features';
 import { minimalistIndexOf } from '@/core/shoe/minimalist-index';
 import { MOTION_CONTROL_MOST, motionControlScaleOf } from '@/core/shoe/motion-control-scale';
 import { decidingReading, disagreements, VALUE_SOURCES } from '@/core/shoe/readings/readings';
-import { offsetInWords } from '@/core/sizing/learned/learn-offsets';
+import { offsetInWords } from '@/core/sizing/learned/offset-in-words';
 import { SIZE_SYSTEM_LABEL } from '@/core/sizing/systems';
 import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
+import { DayInput } from '@/ui/fields/DayInput';
+import { Field } from '@/ui/fields/Field';
 import { clinicFormats, writtenDay } from '@/ui/formats';
 import { DataTable } from '@/ui/table/DataTable';
 import { ModelLife } from './ModelLife';
@@ -70,7 +72,7 @@ export function ModelPage({ record: given, life }: { record: ModelRecord; life: 
               className: 'text-faint',
               cell: (id) => {
                 const counts = decidingReading(readings[id]);
-                return counts && `${VALUE_SOURCES[counts.from]}, ${counts.on}`;
+                return counts && `${VALUE_SOURCES[counts.from]}, ${writtenDay(counts.on)}`;
               },
             },
             {
@@ -83,7 +85,7 @@ export function ModelPage({ record: given, life }: { record: ModelRecord; life: 
                   ?.filter((reading) => reading !== counts)
                   .map(
                     (reading) =>
-                      `${VALUE_SOURCES[reading.from]} ${printFeature(id, reading.value)}, ${reading.on}`,
+                      `${VALUE_SOURCES[reading.from]} ${printFeature(id, reading.value)}, ${writtenDay(reading.on)}`,
                   )
                   .join('; ');
               },
@@ -92,7 +94,7 @@ export function ModelPage({ record: given, life }: { record: ModelRecord; life: 
         />
       </section>
       <div className="grid grid-cols-[minmax(0,1fr)] gap-4 content-start min-w-0">
-        <ShoeDrawing drawing={sideProfile(model.features)} ruler className="w-full" />
+        <ShoeDrawing drawing={profileOf(model)} ruler className="w-full" />
         <p>
           <a className="press press-main" href={`/shoes/${model.id}/bench`}>
             Bench test
@@ -127,17 +129,11 @@ export function ModelPage({ record: given, life }: { record: ModelRecord; life: 
                 }}
               />
             </label>
-            <label>
-              <span className="block text-faint">Made on</span>
-              <input
-                type="date"
-                key={model.boxes.madeOn}
-                defaultValue={model.boxes.madeOn ?? ''}
-                onBlur={({ target }) => {
-                  if (target.value !== (model.boxes.madeOn ?? '')) change({ madeOn: target.value || null });
-                }}
-              />
-            </label>
+            <MadeOn
+              key={model.boxes.madeOn}
+              kept={model.boxes.madeOn ?? ''}
+              onKeep={(madeOn) => change({ madeOn: madeOn || null })}
+            />
           </div>
           {answer && !answer.ok && (
             <p role="alert" className="problem">
@@ -173,7 +169,7 @@ export function ModelPage({ record: given, life }: { record: ModelRecord; life: 
         <section aria-labelledby="wearers">
           <h2 id="wearers">Worn by</h2>
           {wearers.length === 0 ? (
-            <p className="text-faint">Nobody now.</p>
+            <p className="text-faint">Nobody at present.</p>
           ) : (
             <ul className="text-sm">
               {wearers.map((wearer) => {
@@ -204,5 +200,24 @@ export function ModelPage({ record: given, life }: { record: ModelRecord; life: 
         )}
       </div>
     </div>
+  );
+}
+
+/** The day of making on the boxes of the shelf; kept when the field is left. */
+function MadeOn({ kept, onKeep }: { kept: string; onKeep: (day: string) => void }) {
+  const [day, setDay] = useState(kept);
+  return (
+    <Field label="Made on">
+      {(control) => (
+        <DayInput
+          value={day}
+          onChange={setDay}
+          onBlur={() => {
+            if (day !== kept) onKeep(day);
+          }}
+          {...control}
+        />
+      )}
+    </Field>
   );
 }

@@ -9,7 +9,7 @@ const chosenSchema = z
   .object({ password: joinSchema.shape.password, again: z.string() })
   .refine(({ password, again }) => password === again, {
     path: ['again'],
-    message: 'This is not the same as above.',
+    message: 'The two do not match.',
   });
 const knownSchema = z.object({ password: joinSchema.shape.password, again: z.string() });
 

@@ -42,7 +42,7 @@ describe('signing in', () => {
   });
 
   it.each([
-    [401, /do not belong together/],
+    [401, /is not right/],
     [429, /Too many tries. Wait a moment/],
     [503, /cannot be reached/],
     [0, /cannot be reached/],

@@ -48,7 +48,7 @@ export async function signIn(email: string, password: string): Promise<SignedIn>
   if (!(response instanceof Response)) return response;
   const { person, asksForSecond } = await read(response);
   if (asksForSecond) return refused('Type the code of your second factor.', true);
-  return person === null ? refused('E-mail and password do not belong together.') : { ok: true, person };
+  return person === null ? refused('E-mail or password is not right.') : { ok: true, person };
 }
 
 /** The second step: six digits of the moment, or one of the codes for a lost device. */
@@ -60,7 +60,5 @@ export async function signInSecond(code: string): Promise<SignedIn> {
   });
   if (!(response instanceof Response)) return response.ok ? response : { ...response, second: true };
   const { person } = await read(response);
-  return person === null
-    ? refused('This code is not right, or its time has passed.', true)
-    : { ok: true, person };
+  return person === null ? refused('This code is wrong or has expired.', true) : { ok: true, person };
 }

@@ -31,7 +31,7 @@ export function MessageFiles({ language, texts, onRead }: Props) {
       .then((text) => fileSchema.safeParse(JSON.parse(text)))
       .catch(() => null);
     if (!parsed?.success) {
-      setSaid('This is no message file: a JSON object of sentences by key.');
+      setSaid('This is not a message file: a JSON object of sentences by key.');
       return;
     }
     const here = Object.entries(parsed.data).filter(

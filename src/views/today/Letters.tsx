@@ -28,7 +28,10 @@ export function Letters({
             <ul className="list-disc ps-5">
               {not.map(({ patient, kind, why }) => (
                 <li key={`${patient.id} ${kind}`}>
-                  <a href={`/patients/${patient.id}`}>{patient.name}</a>, {recallKind(kind).title}: {why}
+                  <a href={`/patients/${patient.id}`}>
+                    <bdi>{patient.name}</bdi>
+                  </a>
+                  , {recallKind(kind).title}: {why}
                 </li>
               ))}
             </ul>
@@ -53,7 +56,7 @@ export function Letters({
             className="border border-line p-6 mt-3 max-w-2xl whitespace-pre-line break-after-page"
           >
             <address className="not-italic mb-8">
-              {patient.name}
+              <bdi>{patient.name}</bdi>
               {'\n'}
               {letter.address}
             </address>

@@ -3,12 +3,14 @@ import { useState } from 'preact/hooks';
 import { call, failureInWords } from '@/contract/client';
 import { addDays, dayOf } from '@/core/calendar/days';
 import { CONTACT_TRIES, type ContactTry, recallKind } from '@/core/recall/kinds';
+import { writtenDay } from '@/ui/formats';
 import type { RecallRowProps } from './RecallRow';
 
 type Way = Exclude<ContactTry, 'written'>;
 const WAYS = ['spoke', 'called', 'no-answer'] as const satisfies readonly Way[];
-/** Days ahead that something is put off for unless another day is chosen. Ours. */
-const USUAL_SNOOZE_DAYS = 7;
+/** Weeks that something may be put off for. Ours. */
+const WEEKS = [1, 2, 4, 8, 12, 16] as const;
+const inWords = (weeks: number): string => (weeks === 1 ? '1 week' : `${weeks} weeks`);
 
 /** What was tried, or until when it is put off and why. */
 export function TryForm({
@@ -18,11 +20,12 @@ export function TryForm({
   onDone,
 }: Pick<RecallRowProps, 'row' | 'onChange' | 'onProblem'> & { onDone: () => void }) {
   const [note, setNote] = useState('');
-  const [until, setUntil] = useState(addDays(dayOf(new Date()), USUAL_SNOOZE_DAYS));
+  const [weeks, setWeeks] = useState<number>(WEEKS[0]);
+  const until = (many: number) => addDays(dayOf(new Date()), 7 * many);
   const keep = async (way: Way) => {
     const answer = await call('noteTry', {
       params: { id: row.patient.id },
-      body: { kind: row.kind, on: row.on, way, note, ...(way === 'snoozed' ? { until } : {}) },
+      body: { kind: row.kind, on: row.on, way, note, ...(way === 'snoozed' ? { until: until(weeks) } : {}) },
     });
     if (!answer.ok) return onProblem(failureInWords(answer));
     onProblem(undefined);
@@ -46,8 +49,14 @@ export function TryForm({
       {!recallKind(row.kind).isWarning && (
         <>
           <label className="grid">
-            Put off until
-            <input type="date" value={until} onChange={(event) => setUntil(event.currentTarget.value)} />
+            Put off for
+            <select value={weeks} onChange={(event) => setWeeks(Number(event.currentTarget.value))}>
+              {WEEKS.map((many) => (
+                <option key={many} value={many}>
+                  {inWords(many)}, until {writtenDay(until(many))}
+                </option>
+              ))}
+            </select>
           </label>
           <button
             type="button"

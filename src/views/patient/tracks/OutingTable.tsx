@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { WornThen } from '@/core/tracks/assign';
 import { noteInWords } from '@/core/tracks/track';
+import { DayInput } from '@/ui/fields/DayInput';
 import { writtenDay } from '@/ui/formats';
 import { type TrackRow, wornOn } from './track-rows';
 
@@ -53,11 +54,10 @@ export function OutingTable({ rows, pairs, onChange, onKeep }: Props) {
                 </td>
                 <td>
                   {outing.from === null ? (
-                    <input
-                      type="date"
+                    <DayInput
                       aria-label={`Day of ${outing.name}`}
                       value={on ?? ''}
-                      onChange={(event) => change(at, { on: event.currentTarget.value || null })}
+                      onChange={(day) => change(at, { on: day || null })}
                     />
                   ) : (
                     on !== null && writtenDay(on)

@@ -145,7 +145,7 @@ function Kept({ kept: { kept, doubled, refused } }: { kept: KeptOutings }) {
         <strong>{kept === 1 ? 'One outing is kept.' : `${kept} outings are kept.`}</strong>{' '}
         {doubled.length > 0 && `${doubled.length} were there already. `}
         <button type="button" className="press press-quiet" onClick={() => location.reload()}>
-          Look at the pairs anew
+          Assign the pairs again
         </button>
       </p>
       {refused.map(({ source, why }) => (

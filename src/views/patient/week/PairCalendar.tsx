@@ -33,7 +33,7 @@ export function PairCalendar({ pairs, today }: { pairs: WeekRecord['pairs']; tod
             <g key={month}>
               <line x1={x(month)} x2={x(month)} y1={2} y2={known.length * ROW + 6} stroke="var(--line)" />
               {at % 2 === 0 && at < 12 && (
-                <text x={x(month) + 2} y={known.length * ROW + 20} fontSize={10.5} fill="var(--faint)">
+                <text x={x(month) + 2} y={known.length * ROW + 20} fontSize={12} fill="var(--faint)">
                   {writtenDay(month).replace(/ ?\d{4}$/, '')}
                 </text>
               )}
@@ -44,7 +44,7 @@ export function PairCalendar({ pairs, today }: { pairs: WeekRecord['pairs']; tod
             const buy = x(buyBy(window.startNextOn, today));
             return (
               <g key={id}>
-                <text x={0} y={y + 4} fontSize={12} fill="var(--ink)">
+                <text x={0} y={y + 4} fontSize={13} fill="var(--ink)">
                   {title}
                 </text>
                 <line x1={NAME} x2={x(window.to)} y1={y} y2={y} stroke="var(--rule)" />

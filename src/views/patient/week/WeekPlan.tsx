@@ -73,7 +73,7 @@ export function WeekPlan({
             );
           })}
         </ul>
-        <ul aria-label="What is left to be wished for" className="text-hold">
+        <ul aria-label="What the week still lacks" className="text-hold">
           {notes.map((note) => (
             <li key={note}>{note}</li>
           ))}
@@ -100,7 +100,7 @@ function Outing({
   const isWrong = text.trim() === '' || !(amount >= 0 && amount <= 400);
   return (
     <fieldset className="flex flex-wrap gap-3 items-end">
-      <legend className="sr-only">The outing that is picked</legend>
+      <legend className="sr-only">The selected outing</legend>
       <Select
         label="What for"
         options={FINDINGS.activities.options}
