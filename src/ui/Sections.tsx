@@ -1,16 +1,34 @@
 import { Content, List, Root, Trigger } from '@radix-ui/react-tabs';
-import { type ReactNode, Suspense } from 'react';
+import { type ReactNode, Suspense, useEffect, useState } from 'react';
 
-/** Parts of a long step, one at a time, so that each fits the page; a part that few open may be lazy. */
+/**
+ * Parts of a long step, one at a time, so that each fits the page; a part that few open may be lazy.
+ *
+ * @param byAddress a page’s own parts: `#outcomes` in the address opens that one
+ */
 export function Sections({
   label,
   parts,
+  byAddress = false,
 }: {
   label: string;
+  byAddress?: boolean;
   parts: readonly { id: string; title: string; content: ReactNode }[];
 }) {
+  const [open, setOpen] = useState(parts[0]?.id ?? '');
+  const ids = parts.map(({ id }) => id).join(' ');
+  useEffect(() => {
+    if (!byAddress) return;
+    const go = () => {
+      const wanted = location.hash.slice(1);
+      if (ids.split(' ').includes(wanted)) setOpen(wanted);
+    };
+    go();
+    window.addEventListener('hashchange', go);
+    return () => window.removeEventListener('hashchange', go);
+  }, [byAddress, ids]);
   return (
-    <Root defaultValue={parts[0]?.id ?? ''}>
+    <Root value={open} onValueChange={setOpen}>
       <List
         aria-label={label}
         className="flex gap-5 border-b border-line mb-3"
@@ -35,7 +53,15 @@ export function Sections({
       {parts.map((part) => (
         // What is in it takes the focus, not the part itself.
         <Content key={part.id} value={part.id} tabIndex={-1} className="outline-none">
-          <Suspense fallback={<p className="text-faint">Opening …</p>}>{part.content}</Suspense>
+          <Suspense
+            fallback={
+              <p className="text-faint" data-opening>
+                Opening …
+              </p>
+            }
+          >
+            {part.content}
+          </Suspense>
         </Content>
       ))}
     </Root>

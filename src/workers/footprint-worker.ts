@@ -32,7 +32,7 @@ async function decode(file: Blob): Promise<Result<Picture>> {
   try {
     bitmap = await createImageBitmap(file);
   } catch {
-    return fail('no-picture', 'This is no picture that can be read: use PNG or JPEG.');
+    return fail('no-picture', 'This cannot be read as a picture: use PNG or JPEG.');
   }
   const { width, height } = bitmap;
   if (width * height > MOST_PIXELS) return fail('too-large', 'The picture has more than 60 megapixels.');

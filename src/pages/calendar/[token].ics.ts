@@ -1,7 +1,7 @@
 import type { APIRoute } from 'astro';
 import { signedIn } from '@/server/auth/actor';
 import { calendarResponse } from '@/server/calendar/calendar-file';
-import { asTenant } from '@/server/database/tenant';
+import { asReader } from '@/server/database/tenant';
 import { failed } from '@/server/http/endpoint';
 import { problemResponse } from '@/server/http/problem';
 import { siteOrigin } from '@/server/http/site-origin';
@@ -21,7 +21,7 @@ export const GET: APIRoute = async ({ params, clientAddress }) => {
       if (await tooManyFrom(clientAddress)) return problemResponse(429, 'Too many tries. Wait a minute.');
       return problemResponse(404, 'This calendar was not found.');
     }
-    return await asTenant(who.actor, async (tenant) =>
+    return await asReader(who.actor, async (tenant) =>
       calendarResponse(await clinicCalendar(tenant, siteOrigin()), 'contacts.ics'),
     );
   } catch (error) {

@@ -2,13 +2,12 @@ import { bandOf } from '@/core/examination/bands';
 import { markInWords } from '@/core/examination/sources';
 import type { FindingId } from '@/core/findings/findings';
 import { NOT_EXAMINED } from '@/core/findings/picture';
-import { useVisit } from './visit-context';
+import { useGround } from './visit-context';
 
 /** The band under a number, small, with its boundary rule and source one press away; nothing where none is published. */
 export function BandLine({ id, value }: { id: FindingId; value: number | undefined }) {
-  const { picture } = useVisit();
+  const { ageYears: age } = useGround();
   if (value === undefined) return null;
-  const age = picture.body.ageYears;
   const band = bandOf(id, value, age === NOT_EXAMINED ? null : age);
   if (!band) return null;
   return (

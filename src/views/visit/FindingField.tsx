@@ -1,3 +1,4 @@
+import { memo, type ReactNode } from 'react';
 import { definitionOf, type FindingId, numberIn, optionsIn, textIn } from '@/core/findings/findings';
 import { INSTRUMENTS } from '@/core/findings/taken';
 import type { Place } from '@/core/findings/with-values';
@@ -9,7 +10,7 @@ import { Steps } from '@/ui/fields/Steps';
 import { writtenDay } from '@/ui/formats';
 import { BandLine } from './BandLine';
 import { useFinding } from './use-findings';
-import { useVisit } from './visit-context';
+import { useGround } from './visit-context';
 
 interface Props {
   id: FindingId;
@@ -18,12 +19,13 @@ interface Props {
   quiet?: boolean;
   /** Options that apply to this patient, where not all do; one that was chosen is always shown. */
   only?: readonly string[];
+  /** Draws an option on this foot, for findings that are chosen by eye. */
+  draw?: ((id: FindingId, place: Place) => ((option: string) => ReactNode) | undefined) | undefined;
   className?: string;
 }
 
-/** The control that suits a finding; a carried value says where it comes from. */
-export function FindingField({ id, place = 'body', label, quiet = false, only, className = '' }: Props) {
-  const { visit } = useVisit();
+function OneFinding({ id, place = 'body', label, quiet = false, only, draw, className = '' }: Props) {
+  const { visit } = useGround();
   const definition = definitionOf(id);
   const field = useFinding(id, place);
   const name = label ?? (place === 'body' ? definition.label : `${definition.label}, ${place}`);
@@ -57,6 +59,7 @@ export function FindingField({ id, place = 'body', label, quiet = false, only, c
           value={textIn(field.value)}
           problem={field.problem}
           onChange={(value) => field.set(value)}
+          picture={draw?.(id, place)}
         />
       )}
       {definition.kind === 'set' && (
@@ -100,13 +103,16 @@ export function FindingField({ id, place = 'body', label, quiet = false, only, c
   );
 }
 
+/** The control that suits a finding; a carried value says where it comes from. */
+export const FindingField = memo(OneFinding);
+
 const those = (options: Readonly<Record<string, string>>, ids: readonly string[]) =>
   Object.fromEntries(Object.entries(options).filter(([id]) => ids.includes(id)));
 
 /** Left foot, name, right foot: side by side as the feet stand. */
-export function BothFeet({ ids }: { ids: readonly FindingId[] }) {
+export function BothFeet({ ids, draw }: { ids: readonly FindingId[] } & Pick<Props, 'draw'>) {
   return (
-    <div className="grid grid-cols-[1fr_9.5rem_1fr] gap-x-4 gap-y-2 items-start">
+    <div className="grid grid-cols-[1fr_11rem_1fr] gap-x-4 gap-y-1.5 items-start">
       <h2 className="text-right text-base">Left</h2>
       <span />
       <h2 className="text-base">Right</h2>
@@ -118,13 +124,14 @@ export function BothFeet({ ids }: { ids: readonly FindingId[] }) {
               id={id}
               place="left"
               quiet
+              draw={draw}
               className="justify-self-end [&_.flex]:justify-end text-right"
             />
             <div className="text-center pt-1 leading-tight">
               {definition.label}
               {definition.how && <span className="block text-faint text-xs">{definition.how}</span>}
             </div>
-            <FindingField id={id} place="right" quiet />
+            <FindingField id={id} place="right" quiet draw={draw} />
           </div>
         );
       })}

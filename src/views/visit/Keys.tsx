@@ -1,12 +1,15 @@
-import { useEffect, useRef } from 'react';
-import { keysOf } from '@/core/tables/keys-of';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import type { SavedStep } from '@/core/visit/steps';
-import { isVisitStep, STEP_NAME, VISIT_STEPS } from '@/core/visit/steps';
-import { MARK_MEANING, MarkShape } from '@/ui/drawing/Marks';
+import { isVisitStep, VISIT_STEPS } from '@/core/visit/steps';
+
+// Few jump or look keys up, and whoever does waits for it once.
+const JumpTo = lazy(() => import('./JumpTo').then((part) => ({ default: part.JumpTo })));
+const KeysPage = lazy(() => import('./KeysPage').then((part) => ({ default: part.KeysPage })));
 
 interface Props {
   current: SavedStep;
   onGo: (step: SavedStep) => void;
+  onUndo: () => void;
 }
 
 const typing = (target: EventTarget | null): boolean =>
@@ -14,17 +17,52 @@ const typing = (target: EventTarget | null): boolean =>
   (target.matches('input:not([type=radio]):not([type=checkbox]), textarea, select') ||
     target.isContentEditable);
 
-/** Shortcuts of the visit, and the page that lists them with the legend of marks. */
-export function Keys({ current, onGo }: Props) {
-  const dialog = useRef<HTMLDialogElement>(null);
+/** The part of a step before or after the one that is open, with the focus on its first field. */
+function turnPart(by: 1 | -1): void {
+  const list = document.querySelector('[data-work] [role=tablist]');
+  const tabs = [...(list?.querySelectorAll<HTMLElement>('[role=tab]') ?? [])];
+  const next = tabs[tabs.findIndex((tab) => tab.ariaSelected === 'true') + by];
+  if (!next) return;
+  // A tab that takes the focus opens its part.
+  next.focus();
+  requestAnimationFrame(() => {
+    const part = document.getElementById(next.getAttribute('aria-controls') ?? '');
+    part
+      ?.querySelector<HTMLElement>('input:not(:disabled), select, textarea, button:not(:disabled)')
+      ?.focus();
+  });
+}
+
+/** Shortcuts of the visit. */
+export function Keys({ current, onGo, onUndo }: Props) {
+  const [isListing, setListing] = useState(false);
+  const [isJumping, setJumping] = useState(false);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.key === '?' && !typing(event.target)) {
         event.preventDefault();
-        dialog.current?.showModal();
+        setListing(true);
+        return;
+      }
+      if (event.key === '/' && !typing(event.target)) {
+        event.preventDefault();
+        setJumping(true);
+        return;
+      }
+      if (
+        event.code === 'KeyZ' &&
+        (event.altKey || ((event.ctrlKey || event.metaKey) && !typing(event.target)))
+      ) {
+        event.preventDefault();
+        onUndo();
         return;
       }
       if (!event.altKey || event.ctrlKey || event.metaKey) return;
+      if (event.code === 'Period' || event.code === 'Comma') {
+        event.preventDefault();
+        turnPart(event.code === 'Period' ? 1 : -1);
+        return;
+      }
       const digit = /^Digit([1-9])$/.exec(event.code)?.[1];
       const at = isVisitStep(current) ? VISIT_STEPS.indexOf(current) : -1;
       const wanted = digit
@@ -42,47 +80,19 @@ export function Keys({ current, onGo }: Props) {
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [current, onGo]);
+  }, [current, onGo, onUndo]);
   return (
-    <dialog
-      ref={dialog}
-      aria-labelledby="keys-title"
-      className="m-auto bg-paper text-ink border border-rule p-6 max-w-2xl backdrop:bg-ink/40"
-    >
-      <h2 id="keys-title">Keys and marks</h2>
-      <div className="grid grid-cols-2 gap-8 mt-3">
-        <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
-          {[
-            ['Alt + 1 … 9', `${STEP_NAME.ask} … ${STEP_NAME['hand-over']}`],
-            ['Alt + N, Alt + P', 'next step, step before'],
-            ['Alt + W', 'warning signs'],
-            ['1 … 9', 'choose an option'],
-            ['Delete', 'back to “not examined”'],
-            ['Enter', 'take a measure, go on'],
-            ['?', 'this page'],
-          ].map(([keys, what]) => (
-            <div key={keys} className="contents">
-              <dt className="font-medium whitespace-nowrap">{keys}</dt>
-              <dd>{what}</dd>
-            </div>
-          ))}
-        </dl>
-        <dl className="grid grid-cols-[auto_1fr] gap-x-3 gap-y-1">
-          {keysOf(MARK_MEANING).map((mark) => (
-            <div key={mark} className="contents">
-              <dt>
-                <MarkShape mark={mark} />
-              </dt>
-              <dd>{MARK_MEANING[mark]}</dd>
-            </div>
-          ))}
-        </dl>
-      </div>
-      <form method="dialog" className="mt-4">
-        <button type="submit" className="press">
-          Close
-        </button>
-      </form>
-    </dialog>
+    <>
+      {isJumping && (
+        <Suspense>
+          <JumpTo onGo={onGo} onClose={() => setJumping(false)} />
+        </Suspense>
+      )}
+      {isListing && (
+        <Suspense>
+          <KeysPage onClose={() => setListing(false)} />
+        </Suspense>
+      )}
+    </>
   );
 }

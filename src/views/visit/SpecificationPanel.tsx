@@ -64,10 +64,10 @@ export function SpecificationPanel({ onLight, lit, onOpen }: Props) {
   return (
     <aside
       aria-label="Specification"
-      className="bg-desk border-l border-rule flex flex-col min-h-0 px-4 py-2"
+      className="bg-desk border-t md:border-t-0 md:border-l border-rule flex flex-col min-h-0 px-4 py-2"
     >
-      <ShoeDrawing drawing={profile} lit={litFeatures} ruler className="w-full max-h-52" />
-      <ShoeDrawing drawing={plan} lit={litFeatures} className="w-full max-h-36" />
+      <ShoeDrawing drawing={profile} lit={litFeatures} ruler className="w-full shrink-0" />
+      <ShoeDrawing drawing={plan} lit={litFeatures} className="w-full shrink-0 max-h-32" />
       {specification.deadlocks.map((deadlock) => (
         <p key={deadlock.feature} role="alert" className="problem">
           {deadlock.message}
@@ -75,14 +75,14 @@ export function SpecificationPanel({ onLight, lit, onOpen }: Props) {
       ))}
       {targets.length === 0 ? (
         <p className="text-faint mt-3">
-          No finding asks for anything yet. What is drawn is a usual shoe; it changes with each finding.
+          Nothing found so far calls for a particular shoe. A typical one is drawn; it changes as you examine.
         </p>
       ) : (
         <>
           <p className="text-faint text-xs border-b border-line pb-1 mt-1">
-            {targets.length} targets. Others are drawn as in a usual shoe.
+            {targets.length} targets; everything else is drawn as on a typical shoe.
           </p>
-          <ul className="grow overflow-y-auto min-h-0" tabIndex={0} aria-label="Targets">
+          <ul className="grow overflow-y-auto min-h-0 pr-2 ends-softly" tabIndex={0} aria-label="Targets">
             {targets.map((target) => (
               <li
                 key={target.feature}
@@ -117,9 +117,7 @@ export function SpecificationPanel({ onLight, lit, onOpen }: Props) {
         </>
       )}
       <UnknownCosts specification={specification} />
-      <p className="text-faint text-[0.7rem] pt-1">
-        Decision support for licensed practitioners; not a diagnosis.
-      </p>
+      <p className="text-faint text-xs pt-1">Decision support for licensed practitioners; not a diagnosis.</p>
     </aside>
   );
 }
@@ -136,8 +134,8 @@ function UnknownCosts({ specification }: { specification: Specification }) {
   return (
     <details className="border-t border-rule pt-1 max-h-[45%] overflow-y-auto shrink-0">
       <summary className="cursor-pointer text-sm">
-        <MarkShape mark="unknown" /> {costs.length} not examined
-        {blind > 0 && `: ${blind} ${blind === 1 ? 'feature' : 'features'} cannot be limited`}
+        <MarkShape mark="unknown" /> {costs.length} findings open
+        {blind > 0 && `, and with them ${blind} ${blind === 1 ? 'feature' : 'features'}`}
       </summary>
       <ul className="text-xs grid gap-1 py-1">
         {costs.map((cost) => (

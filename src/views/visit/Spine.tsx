@@ -1,31 +1,18 @@
 import { definitionOf } from '@/core/findings/findings';
 import type { SavedStep, StepState } from '@/core/visit/steps';
-import { STEP_NAME, VISIT_STEPS } from '@/core/visit/steps';
+import { STEP_NAME, STEP_STATE, VISIT_STEPS } from '@/core/visit/steps';
 import { wantsOldPairFirst } from '@/core/wear/old-pair';
+import { STATE_BOX, STATE_SHAPE } from '@/ui/step-state-shape';
 import { timeInWords } from './time-in-words';
 import { useVisit } from './visit-context';
 
-const STATE_WORD: Record<StepState, string> = {
-  untouched: 'untouched',
-  'in-progress': 'in progress',
-  done: 'done',
-  skipped: 'skipped',
-};
-
-/** State of a step by shape: an empty ring, a half, a full disc, a struck ring. */
+/** State of a step by shape. */
 function StateShape({ state }: { state: StepState }) {
+  const { ring, mark } = STATE_SHAPE[state];
   return (
-    <svg viewBox="0 0 14 14" width="14" height="14" aria-hidden="true" className="shrink-0">
-      <circle
-        cx="7"
-        cy="7"
-        r="5.4"
-        fill={state === 'done' ? 'currentColor' : 'none'}
-        stroke="currentColor"
-        strokeWidth="1.4"
-      />
-      {state === 'in-progress' && <path d="M7 1.6 A5.4 5.4 0 0 1 7 12.4 Z" fill="currentColor" />}
-      {state === 'skipped' && <path d="M3 11 L11 3" stroke="currentColor" strokeWidth="1.6" />}
+    <svg viewBox={STATE_BOX} width="14" height="14" aria-hidden="true" className="shrink-0">
+      <circle {...ring} />
+      {mark && <path {...mark} />}
     </svg>
   );
 }
@@ -40,6 +27,9 @@ export function Spine({ current, onGo }: Props) {
   const { state, warnings, readOnly, picture } = useVisit();
   const pairFirst = !readOnly && wantsOldPairFirst(picture);
   const { open } = warnings;
+  /** A step as it stands; what was handed over is done, whoever pressed what. */
+  const stateOf = (step: SavedStep): StepState =>
+    readOnly && step === 'hand-over' ? 'done' : state.steps[step].state;
   const button = (step: SavedStep, number: number | null) => (
     <button
       type="button"
@@ -48,7 +38,7 @@ export function Spine({ current, onGo }: Props) {
       className="w-full text-left px-3 py-1.5 flex gap-2 items-start cursor-pointer hover:bg-desk aria-[current]:bg-accent aria-[current]:text-on-accent"
     >
       <span className="pt-0.5">
-        <StateShape state={state.steps[step].state} />
+        <StateShape state={stateOf(step)} />
       </span>
       <span className="leading-tight">
         {number !== null && <span className="figure">{number} </span>}
@@ -58,7 +48,7 @@ export function Spine({ current, onGo }: Props) {
             ? 'two versions'
             : step === 'old-pair' && pairFirst && state.steps[step].state === 'untouched'
               ? 'first: look at the pair'
-              : STATE_WORD[state.steps[step].state]}
+              : STEP_STATE[stateOf(step)]}
         </span>
       </span>
     </button>
@@ -66,15 +56,17 @@ export function Spine({ current, onGo }: Props) {
   return (
     <nav
       aria-label="Steps of the visit"
-      className="border-r border-rule w-40 shrink-0 flex flex-col py-2 overflow-y-auto"
+      className="border-b md:border-b-0 md:border-r border-rule md:w-40 shrink-0 flex md:flex-col py-2 overflow-auto"
     >
-      <ol>
+      <ol className="flex md:block">
         {VISIT_STEPS.map((step, index) => (
-          <li key={step}>{button(step, index + 1)}</li>
+          <li key={step} className="shrink-0">
+            {button(step, index + 1)}
+          </li>
         ))}
       </ol>
       <NextQuestions onGo={onGo} />
-      <div className="mt-auto border-t border-line pt-1">
+      <div className="md:mt-auto md:border-t border-line md:pt-1 shrink-0">
         {button('warnings', null)}
         {!readOnly && (
           <p className={`px-3 text-xs ${open.length > 0 ? 'text-warn font-medium' : 'text-faint'}`}>
@@ -97,7 +89,10 @@ function NextQuestions({ onGo }: { onGo: (step: SavedStep) => void }) {
     .slice(0, BESIDE);
   if (readOnly || questions.length === 0) return null;
   return (
-    <section aria-label="Worth finding out next" className="border-t border-line mt-1 pt-1 px-3 text-xs">
+    <section
+      aria-label="Worth finding out next"
+      className="md:border-t border-line md:mt-1 md:pt-1 px-3 text-xs shrink-0 w-40"
+    >
       <p className="text-faint">Worth finding out next</p>
       <ul>
         {questions.map((question) => (

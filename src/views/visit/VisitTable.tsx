@@ -1,4 +1,4 @@
-import { type ComponentType, lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { type ComponentType, lazy, memo, Suspense, useEffect, useRef, useState } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import type { VisitRecord } from '@/contract/records';
 import type { Target } from '@/core/prescribe/engine/specification';
@@ -13,6 +13,7 @@ import { PairPicker } from './PairPicker';
 import { SavingLine } from './SavingLine';
 import { SpecificationPanel } from './SpecificationPanel';
 import { Spine } from './Spine';
+import { VISIT_COLUMNS } from './visit-columns';
 import { useVisit, VisitProvider } from './visit-context';
 import { VisitStore } from './visit-store';
 
@@ -33,7 +34,8 @@ const LOADERS: Record<SavedStep, () => Promise<{ default: ComponentType }>> = {
   warnings: () => import('./steps/Warnings').then(({ Warnings }) => ({ default: Warnings })),
   prosthesis: () => import('./steps/Prosthesis').then(({ Prosthesis }) => ({ default: Prosthesis })),
 };
-const SCREENS = mapTable(LOADERS, (load) => lazy(load));
+/** What surrounds a step is drawn with every keystroke, a step only for its own sake. */
+const SCREENS = mapTable(LOADERS, (load) => memo(lazy(load)));
 
 const fromHash = (): SavedStep | null => {
   const name = location.hash.slice(1);
@@ -73,17 +75,20 @@ export function VisitTable({ visit }: { visit: VisitRecord }) {
     void store.announcePresence(next);
   };
 
+  /** Takes back the latest entry, where it was made. */
+  const undo = () => {
+    const where = store.undo();
+    if (where && where !== step) go(where);
+  };
+
   return (
     <VisitProvider visit={visit} store={store} target={target}>
-      <div
-        className="grow grid grid-cols-[auto_1fr_minmax(17rem,23rem)] min-h-0 h-[calc(100vh-2.75rem)]"
-        data-visit={visit.id}
-      >
+      <div className={VISIT_COLUMNS} data-visit={visit.id}>
         <Spine current={step} onGo={go} />
-        <Work step={step} onGo={go} restored={restored} />
+        <Work step={step} onGo={go} onUndo={undo} restored={restored} />
         <SpecificationPanel lit={target} onLight={setTarget} onOpen={() => go('reason')} />
       </div>
-      <Keys onGo={go} current={step} />
+      <Keys onGo={go} onUndo={undo} current={step} />
     </VisitProvider>
   );
 }
@@ -91,10 +96,12 @@ export function VisitTable({ visit }: { visit: VisitRecord }) {
 function Work({
   step,
   onGo,
+  onUndo,
   restored,
 }: {
   step: SavedStep;
   onGo: (step: SavedStep) => void;
+  onUndo: () => void;
   restored: readonly SavedStep[];
 }) {
   const { visit, state, store, readOnly } = useVisit();
@@ -115,18 +122,20 @@ function Work({
   };
   return (
     <section aria-labelledby="step-name" className="flex flex-col min-h-0 min-w-0">
-      <header className="flex items-baseline gap-4 px-5 pt-3 pb-2">
+      <header className="flex flex-wrap md:flex-nowrap items-baseline gap-x-4 px-5 pt-3 pb-2">
         <h1 id="step-name" ref={heading} tabIndex={-1} className="outline-none">
           {STEP_NAME[step]}
         </h1>
         <p className="text-faint">
           <a href={`/patients/${visit.patient.id}`}>
-            {visit.patient.givenName} {visit.patient.familyName}
+            <bdi>
+              {visit.patient.givenName} {visit.patient.familyName}
+            </bdi>
           </a>
-          , {visit.patient.age}, {visit.patient.occupation}.{' '}
+          , {[visit.patient.age, visit.patient.occupation].filter(Boolean).join(', ')}.{' '}
           <a href={`/visits/${visit.id}/examination`}>Record</a>
         </p>
-        <SavingLine />
+        <SavingLine onUndo={onUndo} />
       </header>
       {isPairStep(step) && <PairPicker />}
       {state.others.length > 0 && (
@@ -143,7 +152,8 @@ function Work({
         </p>
       )}
       <div
-        className="grow overflow-y-auto px-5 pb-4 pt-1"
+        data-work
+        className="grow relative overflow-x-auto md:overflow-y-auto px-5 pb-4 pt-1"
         tabIndex={0}
         role="region"
         aria-label={`${STEP_NAME[step]}, work`}
@@ -152,12 +162,18 @@ function Work({
           resetKeys={[step]}
           fallbackRender={() => (
             <Failed
-              problem="This step could not be opened. What was entered is kept. Look whether the network is there, then try again."
+              problem="This step could not be opened. What was entered is kept. Check the network, then try again."
               onRetry={() => location.reload()}
             />
           )}
         >
-          <Suspense fallback={<p className="text-faint">Opening …</p>}>
+          <Suspense
+            fallback={
+              <p className="text-faint" data-opening>
+                Opening …
+              </p>
+            }
+          >
             {entry.saving === 'conflict' && entry.theirs ? (
               <ConflictPanel step={step} />
             ) : (

@@ -1,10 +1,10 @@
 import type { FindingStep } from '@/core/findings/finding-kinds';
 import { type AnyFindingValue, definitionOf, type FindingId } from '@/core/findings/findings';
 import { contributedAt } from '@/core/findings/picture';
-import type { Instrument, Taken } from '@/core/findings/taken';
+import type { Instrument, Taken, TakenKey } from '@/core/findings/taken';
 import { type Place, type PlacedValue, withValues } from '@/core/findings/with-values';
 import type { StepContents } from '@/core/visit/contents';
-import { useVisit } from './visit-context';
+import { useGround, useOfState, useVisit } from './visit-context';
 
 /** The step in which a finding is entered. */
 function stepOf(id: FindingId): FindingStep {
@@ -18,7 +18,7 @@ function stepOf(id: FindingId): FindingStep {
  * content of the step along with them.
  */
 export function useRecord(step: FindingStep) {
-  const { store, visit, readOnly } = useVisit();
+  const { store, visit, readOnly } = useGround();
   return (
     values: readonly PlacedValue[],
     how: { with: Instrument; method?: string },
@@ -54,14 +54,18 @@ export function useStepContent<S extends FindingStep>(step: S) {
 
 /** Reads and writes one finding of the step that it belongs to. */
 export function useFinding(id: FindingId, place: Place) {
-  const { store, state, visit, lit, picture } = useVisit();
+  const { store, visit, lit } = useGround();
   const step = stepOf(id);
   const record = useRecord(step);
-  const entry = state.steps[step];
-  const { findings } = store.content(step);
-  const key = `${place}.${id}`;
+  const key: TakenKey = `${place}.${id}`;
   const carried = visit.carried ? contributedAt(visit.carried.findings, place, id) : undefined;
-  const own = contributedAt(findings, place, id);
+  const own = useOfState(({ steps }) => contributedAt(steps[step].content.findings ?? {}, place, id));
+  const taken = useOfState(({ steps }) => steps[step].content.findings?.taken?.[key]);
+  const typed = useOfState(({ steps }) => steps[step].typed[key]);
+  const problem = useOfState(
+    ({ steps }) =>
+      steps[step].errors.find((error) => error.path.at(-1) === id && error.path.includes(place))?.message,
+  );
   const set = (value: AnyFindingValue | undefined, typed?: string, how: Instrument = 'hand') => {
     const texts = { ...store.snapshot().steps[step].typed };
     if (typed === undefined) delete texts[key];
@@ -71,9 +75,9 @@ export function useFinding(id: FindingId, place: Place) {
   return {
     value: own ?? carried,
     carried: own === undefined && carried !== undefined,
-    taken: own === undefined ? undefined : picture.taken[key],
-    typed: entry.typed[key],
-    problem: entry.errors.find((error) => error.path.at(-1) === id && error.path.includes(place))?.message,
+    taken: own === undefined ? undefined : taken,
+    typed,
+    problem,
     lit: lit.has(id),
     set,
   };

@@ -66,6 +66,12 @@ interface VisitView {
 
 const Context = createContext<VisitView | null>(null);
 
+/** What stays the same while somebody types: a field that reads no more than this is not drawn again for another’s sake. */
+export type VisitGround = Pick<VisitView, 'visit' | 'store' | 'lit' | 'readOnly'> & {
+  ageYears: ClinicalPicture['body']['ageYears'];
+};
+const Ground = createContext<VisitGround | null>(null);
+
 interface ProviderProps {
   visit: VisitRecord;
   store: VisitStore;
@@ -144,13 +150,37 @@ export function VisitProvider({ visit, store, target, children }: ProviderProps)
     }),
     [visit, store, state, reading, options, reasoning, lit, readOnly, judged, held],
   );
-  return <Context value={view}>{children}</Context>;
+  const { ageYears } = reading.picture.body;
+  const ground = useMemo(
+    () => ({ visit, store, lit, readOnly, ageYears }),
+    [visit, store, lit, readOnly, ageYears],
+  );
+  return (
+    <Ground value={ground}>
+      <Context value={view}>{children}</Context>
+    </Ground>
+  );
 }
+
+const OUTSIDE = 'This part belongs inside a visit.';
 
 export function useVisit(): VisitView {
   const view = useContext(Context);
-  if (!view) throw new Error('This part belongs inside a visit.');
+  if (!view) throw new Error(OUTSIDE);
   return view;
+}
+
+export function useGround(): VisitGround {
+  const ground = useContext(Ground);
+  if (!ground) throw new Error(OUTSIDE);
+  return ground;
+}
+
+/** One value of the visit’s state; whoever reads it is drawn again only when it is another. */
+export function useOfState<T>(read: (state: VisitState) => T): T {
+  const { store } = useGround();
+  const now = () => read(store.snapshot());
+  return useSyncExternalStore(store.subscribe, now, now);
 }
 
 /** State that outlives its component for as long as the visit is open on this page. */

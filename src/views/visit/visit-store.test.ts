@@ -236,3 +236,51 @@ describe('two people', () => {
     expect(store.content('ask')).toEqual(falls(5));
   });
 });
+
+describe('taking an entry back', () => {
+  const body = (values: object) => ({ findings: { body: values } });
+
+  it('goes back entry by entry, whatever step they were made in, and saves what stands then', async () => {
+    const store = new VisitStore(visit());
+    expect(store.snapshot().undoable).toBeNull();
+    store.change('ask', body({ falls: 1 }));
+    store.change('feet', { findings: { left: { footLength: 262 } } });
+    store.change('ask', body({ falls: 1, standingHours: 4 }));
+    expect(store.undo()).toBe('ask');
+    expect(store.content('ask')).toEqual(body({ falls: 1 }));
+    expect(store.snapshot().undoable).toBe('feet');
+    expect(store.undo()).toBe('feet');
+    expect(store.content('feet')).toEqual({ findings: {} });
+    await settle();
+    expect(sent.map(({ content }) => content)).toEqual([body({ falls: 1 }), { findings: {} }]);
+    expect(store.undo()).toBe('ask');
+    expect(store.undo()).toBeNull();
+  });
+
+  it('takes what was typed into one field for one entry', () => {
+    const store = new VisitStore(visit());
+    for (const standingHours of [1, 10, 10.5]) store.change('ask', body({ falls: 2, standingHours }));
+    store.undo();
+    expect(store.content('ask')).toEqual(body({ falls: 2, standingHours: 1 }));
+    store.undo();
+    expect(store.content('ask')).toEqual({ findings: {} });
+  });
+
+  it('does not reach behind what somebody else saved, nor behind a turn to another pair', async () => {
+    const store = new VisitStore(visit());
+    store.change('ask', falls(1));
+    answer = () => json(409, { title: 'saved before you', current: asked(5, 3) });
+    await settle();
+    store.settle('ask', falls(5));
+    expect(store.undo()).toBeNull();
+    store.change('try-on', { tryOns: [] });
+    store.turnTo({ reason: {}, candidates: {}, 'try-on': {}, 'hand-over': {} });
+    expect(store.undo()).toBeNull();
+  });
+
+  it('changes nothing on a closed visit', () => {
+    const store = new VisitStore(visit([], '2031-01-01T10:00:00Z'));
+    store.change('ask', falls(1));
+    expect(store.undo()).toBeNull();
+  });
+});

@@ -7,6 +7,7 @@ import { PAIR_STEPS, type PairContents, type PairStep } from '@/core/visit/pair-
 import { SAVED_STEPS, type SavedStep, type StepState, stepTable } from '@/core/visit/steps';
 import { differences } from './differences';
 import { type Draft, dropDraft, keepDraft, readDraft } from './drafts';
+import { UndoList, whereOf } from './undo-list';
 
 export type Saving = 'saved' | 'waiting' | 'saving' | 'offline' | 'signed-out' | 'refused' | 'conflict';
 
@@ -27,6 +28,8 @@ export interface StepEntry<S extends SavedStep = SavedStep> {
 export interface VisitState {
   steps: { readonly [S in SavedStep]: StepEntry<S> };
   others: PresenceAnswer['others'];
+  /** The step of the entry that can be taken back; null where there is none. */
+  undoable: SavedStep | null;
 }
 
 /** Two contents that hold the same values; the server may order their keys differently. */
@@ -77,11 +80,12 @@ export class VisitStore {
   private readonly timers = new Map<SavedStep, ReturnType<typeof setTimeout>>();
   /** Saves under way, by step: each carries what was there when it began. */
   private readonly inFlight = new Map<SavedStep, Promise<void>>();
+  private readonly entries = new UndoList();
   private closed: boolean;
 
   constructor(private readonly visit: VisitRecord) {
     const steps = stepTable<VisitState['steps']>((step) => entryOf(visit.steps, step));
-    this.state = { steps, others: [] };
+    this.state = { steps, others: [], undoable: null };
     this.closed = visit.closedAt !== null;
   }
 
@@ -138,10 +142,35 @@ export class VisitStore {
     const next =
       state ?? (entry.state === 'untouched' || entry.state === 'skipped' ? 'in-progress' : entry.state);
     const unchanged = JSON.stringify(content) === JSON.stringify(entry.content) && next === entry.state;
+    if (!unchanged) {
+      const where = whereOf(entry.content, content);
+      this.entries.note({ step, content: entry.content, typed: entry.typed, state: entry.state, where });
+    }
+    this.replace(step, content, typed ?? entry.typed, next, unchanged);
+  }
+
+  /** Takes back the latest entry of this browser; says in which step it was, or null where there is none. */
+  undo(): SavedStep | null {
+    const before = this.entries.take();
+    if (!before || this.closed) return null;
+    // A step that was saved once is not untouched again.
+    const state = before.state === 'untouched' ? 'in-progress' : before.state;
+    this.replace(before.step, before.content, before.typed, state, false);
+    return before.step;
+  }
+
+  private replace<S extends SavedStep>(
+    step: S,
+    content: StepContents[S],
+    typed: Record<string, string>,
+    state: StepState,
+    unchanged: boolean,
+  ): void {
+    const entry = this.state.steps[step];
     this.put(step, {
       content,
-      typed: typed ?? entry.typed,
-      state: next,
+      typed,
+      state,
       saving: unchanged ? entry.saving : 'waiting',
       errors: [],
       message: null,
@@ -154,6 +183,9 @@ export class VisitStore {
   /** Takes up the work on another pair; on a closed visit it is only looked at. */
   turnTo(contents: PairContents): void {
     for (const step of PAIR_STEPS) this.turnStep(step, contents[step]);
+    // Entries of the other pair are not taken back under this one.
+    for (const step of PAIR_STEPS) this.entries.forget(step);
+    this.set(this.state);
   }
 
   private turnStep<S extends PairStep>(step: S, content: PairContents[S]): void {
@@ -168,6 +200,7 @@ export class VisitStore {
   /** Ends a conflict with the content that the two versions were merged into. */
   settle<S extends SavedStep>(step: S, content: StepContents[S]): void {
     const { theirs } = this.state.steps[step];
+    this.entries.forget(step);
     this.put(step, {
       content,
       revision: theirs?.revision ?? this.state.steps[step].revision,
@@ -213,8 +246,10 @@ export class VisitStore {
     if (!fresh.ok) return;
     for (const name of behind) {
       const isThere = fresh.value.steps.some((saved) => saved.step === name);
-      if (isThere && this.state.steps[name].saving === 'saved')
+      if (isThere && this.state.steps[name].saving === 'saved') {
+        this.entries.forget(name);
         this.put(name, entryOf(fresh.value.steps, name));
+      }
     }
   }
 
@@ -326,7 +361,7 @@ export class VisitStore {
   }
 
   private set(state: VisitState): void {
-    this.state = state;
+    this.state = { ...state, undoable: this.entries.latest?.step ?? null };
     for (const listener of this.listeners) listener();
   }
 }

@@ -1,5 +1,5 @@
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
-import { settle, settleUntilGone } from '@tests/fixtures/acting';
+import { settle, settleUntil, settleUntilGone, settleUntilSaid } from '@tests/fixtures/acting';
 import { savedStep, visitRecord } from '@tests/fixtures/visit-record';
 import { serve, stubWorkers } from '@tests/fixtures/visit-view';
 import { afterAll, afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
@@ -11,7 +11,6 @@ import { VisitTable } from './VisitTable';
 let ID = '';
 const STANDING = definitionOf('hoursStanding').label;
 const SAVE = (step: string) => `PUT /visits/${ID}/steps/${step}`;
-const SAVING_MS = 700;
 
 beforeEach(() => {
   ID = crypto.randomUUID();
@@ -93,7 +92,7 @@ describe('saving as seen', () => {
     const calls = serve({ [SAVE('ask')]: accepted });
     await show();
     type('2');
-    await settle(SAVING_MS);
+    await settleUntilSaid('saved');
     const saves = calls.filter(({ path }) => path.includes(`${ID}/steps/`));
     expect(saves).toHaveLength(1);
     expect(saves[0]!.body).toMatchObject({
@@ -113,7 +112,7 @@ describe('saving as seen', () => {
     });
     await show();
     type('2');
-    await settle(SAVING_MS);
+    await settleUntil(() => screen.queryByRole('alert', { name: 'Two versions' }) !== null);
     const panel = screen.getByRole('alert', { name: 'Two versions' });
     const row = within(panel).getByRole('row', { name: new RegExp(STANDING) });
     expect(
@@ -124,7 +123,7 @@ describe('saving as seen', () => {
     expect(row.textContent).toMatch(/2.*4/);
     fireEvent.click(within(row).getAllByRole('radio')[1]!);
     fireEvent.click(within(panel).getByRole('button', { name: 'Save these values' }));
-    await settle(SAVING_MS);
+    await settleUntil(() => answers === 2);
     expect(screen.queryByRole('alert', { name: 'Two versions' })).toBeNull();
     expect(standing()).toHaveProperty('value', '4');
     expect(calls.filter(({ path }) => path.includes(`${ID}/steps/`)).at(-1)!.body).toMatchObject({
@@ -145,14 +144,14 @@ describe('saving as seen', () => {
     document.documentElement.dataset.person = 'me';
     await show();
     type('3');
-    await settle(SAVING_MS);
+    await settleUntilSaid(/Your sign-in has expired/);
     expect(screen.getByText(/Your sign-in has expired/)).toBeTruthy();
     expect(standing()).toHaveProperty('value', '3');
-    fireEvent.change(screen.getByLabelText('E-mail'), { target: { value: 'reader@clinic.example' } });
+    fireEvent.change(await screen.findByLabelText('E-mail'), { target: { value: 'reader@clinic.example' } });
     fireEvent.change(screen.getByLabelText('Password'), { target: { value: 'right' } });
     fireEvent.click(screen.getByRole('button', { name: 'Sign in' }));
-    await settle(SAVING_MS);
-    expect(screen.queryByText(/Your sign-in has expired/)).toBeNull();
+    await settleUntilGone(/Your sign-in has expired/);
+    await settleUntilSaid('saved');
     expect(calls.filter(({ path }) => path.includes(`${ID}/steps/`)).at(-1)!.body).toMatchObject({
       content: { findings: { body: { hoursStanding: 3 } } },
     });
@@ -167,12 +166,12 @@ describe('saving as seen', () => {
     document.documentElement.dataset.person = 'me';
     await show();
     type('3');
-    await settle(SAVING_MS);
+    await settleUntilSaid(/Your sign-in has expired/);
     const before = calls.filter(({ path }) => path.includes(`${ID}/steps/`)).length;
-    fireEvent.change(screen.getByLabelText('E-mail'), { target: { value: 'other@clinic.example' } });
+    fireEvent.change(await screen.findByLabelText('E-mail'), { target: { value: 'other@clinic.example' } });
     fireEvent.change(screen.getByLabelText('Password'), { target: { value: 'theirs' } });
     fireEvent.click(screen.getByRole('button', { name: 'Sign in' }));
-    await settle(100);
+    await settleUntil(() => reload.mock.calls.length > 0);
     expect(reload).toHaveBeenCalledOnce();
     expect(calls.filter(({ path }) => path.includes(`${ID}/steps/`))).toHaveLength(before);
     expect(Object.keys(localStorage).every((key) => key.startsWith('sovet:me:'))).toBe(true);
@@ -185,7 +184,7 @@ describe('saving as seen', () => {
     });
     await show();
     type('5');
-    await settle(SAVING_MS);
+    await settleUntilSaid(/No connection/);
     expect(screen.getByText(/No connection. Kept in this browser/)).toBeTruthy();
     cleanup();
     await show();
@@ -200,7 +199,7 @@ describe('saving as seen', () => {
       }),
     });
     await show();
-    await settle(50);
+    await settleUntilSaid(/Mona Other/);
     expect(document.body.textContent).toContain('Mona Other is also on this visit (Feet).');
   });
 });
@@ -210,7 +209,7 @@ describe('the specification beside the work', () => {
     serve({});
     await show();
     const panel = screen.getByRole('complementary', { name: 'Specification' });
-    expect(panel.textContent).toContain('No finding asks for anything yet');
+    expect(panel.textContent).toContain('Nothing found so far calls for a particular shoe');
     fireEvent.click(screen.getByRole('checkbox', { name: 'road running' }));
     await settle();
     const [first] = within(within(panel).getByRole('list', { name: 'Targets' })).getAllByRole('button');

@@ -1,5 +1,5 @@
 import { api } from '@/contract/contract';
-import { endpoint } from '@/server/http/endpoint';
+import { readingEndpoint } from '@/server/http/endpoint';
 import { exportTrail } from '@/server/services/people/trail';
 
-export const GET = endpoint(api.audit, (tenant, { query }) => exportTrail(tenant, query));
+export const GET = readingEndpoint(api.audit, (tenant, { query }) => exportTrail(tenant, query));

@@ -1,5 +1,5 @@
 import { api } from '@/contract/contract';
-import { endpoint } from '@/server/http/endpoint';
+import { readingEndpoint } from '@/server/http/endpoint';
 import { insightsAsCsv } from '@/server/services/insights/pairs';
 
-export const GET = endpoint(api.insightsCsv, (tenant, { query }) => insightsAsCsv(tenant, query));
+export const GET = readingEndpoint(api.insightsCsv, (tenant, { query }) => insightsAsCsv(tenant, query));

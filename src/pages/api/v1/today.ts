@@ -1,7 +1,11 @@
 import { api } from '@/contract/contract';
-import { endpoint } from '@/server/http/endpoint';
-import { readRecall } from '@/server/services/recall/recall';
+import { FIRST_OF_A_KIND, MOST_OF_A_KIND } from '@/core/recall/kinds';
+import { rememberingEndpoint } from '@/server/http/endpoint';
+import { recallOf } from '@/server/services/recall/remembered';
 
-export const GET = endpoint(api.today, (tenant, { query }) =>
-  readRecall(tenant, { site: query.site ?? null }),
-);
+export const GET = rememberingEndpoint(api.today, async (actor, { query: { site = null, kind } }) => [
+  ...(await recallOf(
+    actor,
+    kind === undefined ? { site, most: FIRST_OF_A_KIND } : { site, kinds: [kind], most: MOST_OF_A_KIND },
+  )),
+]);

@@ -1,6 +1,7 @@
 import { INJURY_STATES, type InjuryMark, injuryTimeline } from '@/core/body-map/mark';
 import { siteOf } from '@/core/body-map/sites';
 import { FINDINGS } from '@/core/findings/findings';
+import { printMonth } from '@/core/formats/formats';
 import { useVisit } from '../visit-context';
 import { useMarks } from './use-marks';
 
@@ -25,7 +26,7 @@ export function InjuryTimeline() {
   if (ordered.length === 0) return null;
   const dated = ordered.filter((mark) => mark.on !== undefined);
   const now = yearOf(visit.startedAt.slice(0, 7));
-  const from = Math.min(now - 2, ...dated.map((mark) => Math.floor(yearOf(mark.on!))));
+  const from = Math.min(Math.floor(now) - 2, ...dated.map((mark) => Math.floor(yearOf(mark.on!))));
   const x = (year: number) => LEFT + ((year - from) / Math.max(1, now - from)) * (WIDTH - 2 * LEFT);
   const years = Array.from({ length: Math.floor(now) - from + 1 }, (_, at) => from + at);
   const every = Math.ceil(years.length / 12);
@@ -38,7 +39,7 @@ export function InjuryTimeline() {
           .map((year) => (
             <g key={year}>
               <line x1={x(year)} x2={x(year)} y1={18} y2={26} stroke="var(--rule)" />
-              <text x={x(year)} y={40} fontSize="11" textAnchor="middle" fill="var(--faint)">
+              <text x={x(year)} y={40} fontSize="13" textAnchor="middle" fill="var(--faint)">
                 {year}
               </text>
             </g>
@@ -56,7 +57,10 @@ export function InjuryTimeline() {
       <ol className="text-sm columns-2">
         {ordered.map((mark) => (
           <li key={mark.id}>
-            <span className="figure font-medium">{mark.on ?? 'undated'}</span> {nameOf(mark)}
+            <span className="figure font-medium">
+              {mark.on === undefined ? 'undated' : printMonth(mark.on)}
+            </span>{' '}
+            {nameOf(mark)}
             {mark.state && <span className="text-faint">, {INJURY_STATES[mark.state]}</span>}
           </li>
         ))}

@@ -2,7 +2,6 @@ import { useState } from 'react';
 import {
   ACHE_TIMES,
   type BodyMark,
-  INJURY_DATE,
   INJURY_STATES,
   type InjuryKind,
   type Layer,
@@ -12,8 +11,12 @@ import { siteOf } from '@/core/body-map/sites';
 import { dayOf } from '@/core/calendar/days';
 import { numberQuestion } from '@/core/findings/finding-kinds';
 import { FINDINGS } from '@/core/findings/findings';
+import { printMonth } from '@/core/formats/formats';
+import { readMonth } from '@/core/formats/read-month';
 import { Choice } from '@/ui/fields/Choice';
 import { ChoiceSet } from '@/ui/fields/ChoiceSet';
+import { DayInput } from '@/ui/fields/DayInput';
+import { Field } from '@/ui/fields/Field';
 import { Select } from '@/ui/fields/Select';
 import { Steps } from '@/ui/fields/Steps';
 import { useVisit } from '../visit-context';
@@ -54,7 +57,9 @@ export function MarkEditor({ layer, mark, marks, onChoose }: Props) {
           </button>
         ))}
         {marks.carried && (
-          <span className="text-faint">carried over; a change takes them into this visit</span>
+          <span className="text-faint">
+            carried over from the last visit; a change makes them this visit’s
+          </span>
         )}
       </p>
       {mark && !readOnly && (
@@ -90,10 +95,10 @@ function nameOf(mark: BodyMark): string {
   if (mark.layer === 'ache') return mark.score === undefined ? place : `${place}: ${mark.score}/10`;
   if (mark.layer === 'skin') return mark.kind ? `${SKIN_KINDS[mark.kind]}, ${place}` : place;
   const what = mark.what ? `${INJURY_KINDS[mark.what]}, ` : '';
-  return `${what}${place}${mark.on ? `, ${mark.on}` : ''}`;
+  return `${what}${place}${mark.on ? `, ${printMonth(mark.on)}` : ''}`;
 }
 
-/** A year, or a year and month; anything else stays in the field with what is wrong and is not taken. */
+/** A year, or a month of it, in any usual way; anything else stays in the field with what is wrong and is not taken. */
 function InjuryDate({
   value,
   onChange,
@@ -101,23 +106,30 @@ function InjuryDate({
   value: string | undefined;
   onChange: (value: string | undefined) => void;
 }) {
-  const [typed, setTyped] = useState(value ?? '');
-  const good = typed === '' || INJURY_DATE.test(typed);
+  const [typed, setTyped] = useState(value === undefined ? '' : printMonth(value));
+  const [isLeft, setLeft] = useState(false);
+  const good = typed.trim() === '' || readMonth(typed) !== null;
   return (
     <label>
-      <span className="block text-faint">When, year or year-month</span>
+      <span className="block text-faint">When, year or month and year</span>
       <input
         className="figure w-28"
-        placeholder="2029-03"
+        placeholder="Mar 2024"
         value={typed}
-        aria-invalid={!good}
+        aria-invalid={isLeft && !good}
         onChange={(event) => {
-          const next = event.target.value.trim();
+          const next = event.target.value;
           setTyped(next);
-          if (next === '' || INJURY_DATE.test(next)) onChange(next || undefined);
+          const read = readMonth(next);
+          if (read !== null || next.trim() === '') onChange(read ?? undefined);
+        }}
+        onBlur={() => {
+          setLeft(true);
+          const read = readMonth(typed);
+          if (read !== null) setTyped(printMonth(read));
         }}
       />
-      {!good && <span className="problem block text-xs">Write 2029 or 2029-03.</span>}
+      {isLeft && !good && <span className="problem block text-xs">Write 2024, or Mar 2024.</span>}
     </label>
   );
 }
@@ -138,15 +150,16 @@ function Fields({ mark, onChange }: { mark: BodyMark; onChange: (mark: BodyMark)
           value={mark.when}
           onChange={(when) => onChange({ ...mark, when })}
         />
-        <label>
-          <span className="block text-faint">Since</span>
-          <input
-            type="date"
-            max={dayOf(new Date())}
-            value={mark.since ?? ''}
-            onChange={({ target }) => onChange({ ...mark, since: target.value || undefined })}
-          />
-        </label>
+        <Field label="Since">
+          {(control) => (
+            <DayInput
+              max={dayOf(new Date())}
+              value={mark.since ?? ''}
+              onChange={(since) => onChange({ ...mark, since: since || undefined })}
+              {...control}
+            />
+          )}
+        </Field>
       </>
     );
   if (mark.layer === 'injury')

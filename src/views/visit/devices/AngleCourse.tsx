@@ -34,7 +34,7 @@ export function AngleCourse({ angles, frame, onFrame }: Props) {
         {[low, 0, high].map((level) => (
           <g key={level}>
             <line x1={0} x2={WIDTH} y1={y(level)} y2={y(level)} stroke="var(--line)" />
-            <text x={WIDTH} y={y(level) - 2} fontSize="9" textAnchor="end" fill="var(--faint)">
+            <text x={WIDTH} y={y(level) - 2} fontSize="13" textAnchor="end" fill="var(--faint)">
               {level}°
             </text>
           </g>

@@ -105,8 +105,8 @@ function Scan({ side }: { side: Side }) {
       )}
       {!reading && task.state.is !== 'working' && (
         <p className="text-faint">
-          A surface of one foot as STL, PLY or OBJ, in any unit and lying anyhow. Floor, heel, axis and side
-          are found; small holes are closed and said.
+          One foot’s surface as STL, PLY or OBJ, in any unit and any position. Floor, heel, axis and side are
+          found; small holes are closed and reported.
         </p>
       )}
       {reading && (

@@ -49,12 +49,12 @@ export async function clipFromPictures(
     try {
       whole = await createImageBitmap(file);
     } catch {
-      return fail('no-picture', `“${file.name}” is no picture that can be read: use PNG or JPEG.`);
+      return fail('no-picture', `“${file.name}” cannot be read as a picture: use PNG or JPEG.`);
     }
     const frame = await bitmapOf(whole, whole.width, whole.height);
     const first = frames[0];
     if (first && (first.width !== frame.width || first.height !== frame.height))
-      return fail('size', `“${file.name}” has another size than the first frame: they are not of one clip.`);
+      return fail('size', `“${file.name}” is not the size of the first frame: it is from another clip.`);
     frames.push(frame);
     onProgress((index + 1) / sorted.length);
   }
@@ -112,7 +112,7 @@ export async function clipFromVideo(file: File, { onProgress, signal }: LoadOpti
       video.src = address;
     });
     if (!ready || !(video.duration > 0) || video.videoWidth === 0)
-      return fail('no-video', `“${file.name}” is no clip that this browser can decode. Try WebM or MP4.`);
+      return fail('no-video', `“${file.name}” cannot be played by this browser. Try WebM or MP4.`);
     const rate = await rateOf(video, signal);
     const framesPerSecond = rate ?? USUAL_RATE;
     const all = Math.max(1, Math.floor(video.duration * framesPerSecond));

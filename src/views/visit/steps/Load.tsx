@@ -9,6 +9,7 @@ import { definitionOf, type FindingId } from '@/core/findings/findings';
 import { NOT_EXAMINED, numberAt } from '@/core/findings/picture';
 import { figureIn, UNIT_LABEL } from '@/core/units/parse';
 import { GuideDrawing } from '@/ui/drawing/GuideDrawing';
+import { drawOption } from '@/ui/drawing/option-pictures';
 import { PostureDrawing } from '@/ui/drawing/PostureDrawing';
 import { Sections } from '@/ui/Sections';
 import { DerivedRow, DerivedRows } from '../DerivedRow';
@@ -39,6 +40,7 @@ export function Load() {
                 'boneTender',
                 'hopTest',
               ]}
+              draw={drawOption}
             />
           ),
         },
@@ -58,15 +60,15 @@ function Squat() {
     <div className="grid gap-4">
       <p className="text-faint max-w-prose">
         Barefoot and without load: flat, then with 10 and 20 mm under both heels. Better on a heel, with a
-        small lunge, speaks of the ankle; better on a heel with a free ankle does not.
+        small lunge, points to the ankle; better on a heel with a free ankle does not.
       </p>
       <div className="flex flex-wrap gap-x-8 gap-y-3">
-        <FindingField id="squatDepth" />
-        <FindingField id="squatHeels" />
-        <FindingField id="squatTrunk" />
+        <FindingField id="squatDepth" draw={drawOption} />
+        <FindingField id="squatHeels" draw={drawOption} />
+        <FindingField id="squatTrunk" draw={drawOption} />
         <FindingField id="squatBetterWith" />
       </div>
-      <BothFeet ids={['squatKnees']} />
+      <BothFeet ids={['squatKnees']} draw={drawOption} />
     </div>
   );
 }
@@ -200,19 +202,21 @@ function Mobility() {
 function StrengthAndBalance() {
   return (
     <div className="grid gap-3">
-      <BothFeet ids={['heelRises', 'singleLegStance']} />
-      <div className="flex justify-center gap-24">
-        {SIDES.map((side) => (
-          <div key={side} className="flex gap-2">
-            <CountButton side={side} />
-            <Stopwatch id="singleLegStance" place={side} />
+      <div className="grid grid-cols-[auto_1fr_auto] gap-3 items-center">
+        <GuideDrawing of="heelRise" />
+        <div className="grid gap-3">
+          <BothFeet ids={['heelRises', 'singleLegStance']} />
+          <div className="flex justify-center gap-24">
+            {SIDES.map((side) => (
+              <div key={side} className="flex gap-2">
+                <CountButton side={side} />
+                <Stopwatch id="singleLegStance" place={side} start="Time the stance" />
+              </div>
+            ))}
           </div>
-        ))}
+        </div>
+        <GuideDrawing of="oneLeg" />
       </div>
-      <p className="text-faint text-sm text-center">
-        Heel rises to the same height until they fail: count each. One-leg stance: eyes open, hands on the
-        hips, stop when the other foot or a hand touches.
-      </p>
       <div className="grid grid-cols-2 gap-6 border-t border-line pt-3">
         <section aria-label="Rise, walk and turn" className="grid gap-2 content-start">
           <UpAndGo />
@@ -270,7 +274,7 @@ function UpAndGo() {
         <path d="M44 36H218" strokeDasharray="5 4" />
         <path d="M218 36C236 36 236 16 218 16H60M66 11L59 16L66 21" />
         <path d="M226 6V50" stroke="var(--accent)" strokeWidth="2.4" />
-        <text x="132" y="31" fontSize="11" textAnchor="middle" fill="var(--faint)" stroke="none">
+        <text x="132" y="31" fontSize="14" textAnchor="middle" fill="var(--faint)" stroke="none">
           3 m
         </text>
       </svg>

@@ -1,4 +1,5 @@
 import { lazy } from 'react';
+import { drawOption } from '@/ui/drawing/option-pictures';
 import { Sections } from '@/ui/Sections';
 import { BothFeet } from '../FindingField';
 import { CadenceTap } from '../timing/CadenceTap';
@@ -17,7 +18,7 @@ export function Move() {
           title: 'Watch',
           content: (
             <div className="grid gap-4">
-              <BothFeet ids={['roll', 'footDrop', 'strike', 'pushOff', 'landingSound']} />
+              <BothFeet ids={['roll', 'footDrop', 'strike', 'pushOff', 'landingSound']} draw={drawOption} />
               <p className="text-faint max-w-prose justify-self-center">
                 Barefoot first, then in the shoe; slow, then fast.
               </p>

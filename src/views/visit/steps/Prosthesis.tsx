@@ -54,7 +54,7 @@ function CandidatesOnFoot() {
   const { candidates } = useCandidates();
   if (!stand) return <p className="text-faint">No prosthesis is noted: say under Ask which side has one.</p>;
   const read = candidates?.onFoot;
-  if (!candidates || !read) return <p role="status">Standing the catalogue on this foot …</p>;
+  if (!candidates || !read) return <p role="status">Checking the catalogue on this foot …</p>;
   const rows: { model: ShoeModel; on: OnFoot }[] = candidates.usable
     .slice(0, SHOWN)
     .map(({ model }) => ({ model, on: read(model) }));

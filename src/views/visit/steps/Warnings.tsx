@@ -14,6 +14,7 @@ import {
 import { omitUndefined } from '@/core/tables/omit-undefined';
 import type { StepContents } from '@/core/visit/contents';
 import { Choice } from '@/ui/fields/Choice';
+import { DayInput } from '@/ui/fields/DayInput';
 import { Field } from '@/ui/fields/Field';
 import { useVisit } from '../visit-context';
 import { AnkleRules } from './AnkleRules';
@@ -45,8 +46,8 @@ export function Warnings() {
         </p>
       )}
       <p className="max-w-prose">
-        Mark what is present. Each marked sign needs what was done before anything is handed over; one for the
-        same day holds the pair until it was cleared. Local pathways and your own scope come first.
+        Mark what is present. Say for each what was done before anything is handed over; a same-day sign holds
+        the pair until it is cleared. Local pathways and your own scope come first.
       </p>
       <ul>
         {WARNING_SIGNS.map((sign) => {
@@ -142,10 +143,9 @@ function AnswerFields({ entry, urgency, onChange }: AnswerProps) {
   const day = (field: 'on' | 'clearedOn', label: string) => (
     <Field key={field} label={label}>
       {(control) => (
-        <input
-          type="date"
+        <DayInput
           value={entry[field] ?? ''}
-          onChange={({ target }) => onChange({ [field]: target.value || undefined })}
+          onChange={(day) => onChange({ [field]: day || undefined })}
           {...control}
         />
       )}

@@ -115,7 +115,8 @@ describe('every finding that is entered has its place on a screen', () => {
     const entered = FINDING_IDS.filter((id) => definitionOf(id).step !== null);
     expect(entered.filter((id) => !fields.has(id) && !TAKEN_OTHERWISE[id])).toEqual([]);
     expect(entered.filter((id) => fields.has(id) && TAKEN_OTHERWISE[id])).toEqual([]);
-  });
+    // Every part of five steps is drawn.
+  }, 180_000);
 
   it('what concerns few is not asked of all: sport, camber, weeks of pregnancy, measures of an insert', async () => {
     const { container } = await showInVisit(SCREENS.ask, {

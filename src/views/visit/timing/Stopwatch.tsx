@@ -7,8 +7,15 @@ import { useVisit } from '../visit-context';
 
 const TICK_MS = 50;
 
+interface Props {
+  id: BodyFindingId | FootFindingId;
+  place?: Place;
+  /** What stands on it while it rests, where it does not stand beside its field. */
+  start?: string;
+}
+
 /** Starts and stops by one key or press; the time goes into its finding, to a tenth of a second. */
-export function Stopwatch({ id, place = 'body' }: { id: BodyFindingId | FootFindingId; place?: Place }) {
+export function Stopwatch({ id, place = 'body', start = 'Start' }: Props) {
   const { readOnly } = useVisit();
   const field = useFinding(id, place);
   const [since, setSince] = useState<number | null>(null);
@@ -40,7 +47,7 @@ export function Stopwatch({ id, place = 'body' }: { id: BodyFindingId | FootFind
       disabled={readOnly}
       onClick={press}
     >
-      {since === null ? 'Start' : `Stop ${shown.toFixed(1)} s`}
+      {since === null ? start : `Stop ${shown.toFixed(1)} s`}
     </button>
   );
 }

@@ -1,5 +1,7 @@
 import { api } from '@/contract/contract';
-import { endpoint } from '@/server/http/endpoint';
+import { readingEndpoint } from '@/server/http/endpoint';
 import { clinicInsightsAsCsv } from '@/server/services/insights/guesses';
 
-export const GET = endpoint(api.clinicInsightsCsv, (tenant, { query }) => clinicInsightsAsCsv(tenant, query));
+export const GET = readingEndpoint(api.clinicInsightsCsv, (tenant, { query }) =>
+  clinicInsightsAsCsv(tenant, query),
+);

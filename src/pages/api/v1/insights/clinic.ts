@@ -1,7 +1,7 @@
 import { api } from '@/contract/contract';
-import { endpoint } from '@/server/http/endpoint';
+import { readingEndpoint } from '@/server/http/endpoint';
 import { readClinicInsights } from '@/server/services/insights/guesses';
 
-export const GET = endpoint(api.clinicInsights, (tenant, { query }) =>
+export const GET = readingEndpoint(api.clinicInsights, (tenant, { query }) =>
   readClinicInsights(tenant, query.least),
 );

@@ -3,6 +3,7 @@ import { FINDINGS } from '@/core/findings/findings';
 import type { DatedEvent } from '@/core/visit/contents';
 import { beforeEventInWords, nextEvent } from '@/core/visit/from-uses';
 import { Amount } from '@/ui/fields/Amount';
+import { DayInput } from '@/ui/fields/DayInput';
 import { Select } from '@/ui/fields/Select';
 import { useStepContent } from '../../use-findings';
 import { useVisit } from '../../visit-context';
@@ -33,11 +34,10 @@ export function Events() {
               maxLength={120}
               onChange={({ target }) => put(at, { name: target.value })}
             />
-            <input
-              type="date"
+            <DayInput
               aria-label={`Day of event ${at + 1}`}
               value={event.on ?? ''}
-              onChange={({ target }) => put(at, { on: target.value || undefined })}
+              onChange={(on) => put(at, { on: on || undefined })}
             />
             <Amount
               label={`Length of event ${at + 1}`}

@@ -25,11 +25,11 @@ export function WantedShoe({ candidates }: { candidates: CandidatesView }) {
       <p>
         Would like <strong>{wanted.title}</strong>:{' '}
         {!answer
-          ? 'the catalogue does not know it, so it cannot be judged. Hold it against the specification.'
+          ? 'it is not in the catalogue, so it cannot be judged here. Compare it with the specification.'
           : answer.answer === 'no'
             ? `not for these feet. ${answer.because.join(' ')}`
             : answer.answer === 'good'
-              ? `place ${answer.place} of ${answer.of}, as good as the best can be told apart: try it.`
+              ? `place ${answer.place} of ${answer.of}, not clearly behind the best: try it.`
               : `place ${answer.place} of ${answer.of}, ${Math.round(answer.shortBy * 100)} points behind the best. ${against.length > 0 ? `Against: ${against.join(', ')}.` : ''}`}
       </p>
     </section>

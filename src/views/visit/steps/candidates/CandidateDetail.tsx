@@ -7,7 +7,7 @@ import { standingBandOf } from '@/core/prescribe/explain/standing-band';
 import { fitPlan } from '@/core/shoe/drawing/fit-plan';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
 import { FOLD_MISS_MM } from '@/core/sizing/last-shape';
-import { interval95, offsetInWords } from '@/core/sizing/learned/learn-offsets';
+import { interval95, offsetInWords } from '@/core/sizing/learned/offset-in-words';
 import { sizeWish } from '@/core/sizing/size-wish';
 import type { StartSize } from '@/core/sizing/start-size';
 import { reserveFor } from '@/core/swelling/reserve';
@@ -88,7 +88,7 @@ export function CandidateDetail({ candidate, reasons }: Props) {
         </p>
         <p>
           {reasons.contra.length === 0
-            ? 'Nothing speaks against it.'
+            ? 'Nothing against it.'
             : `Against: ${reasons.contra.map((reason) => `${reason.label.toLowerCase()} ${reason.has} (wanted ${reason.wanted}${reason.fails ? ` for the ${reason.fails}` : ''})`).join(', ')}.`}
         </p>
         {model.learned && (

@@ -1,12 +1,13 @@
 import { useMemo } from 'react';
+import { pictureOf } from '@/core/catalogue/drawing-of-model';
 import { modelTitle } from '@/core/catalogue/model';
 import type { Candidate } from '@/core/match/candidates';
 import { type Kinship, kinshipInWords } from '@/core/match/lineage';
 import { DIRECTIONS, type DirectionId } from '@/core/match/more-like';
 import { otherSportInWords } from '@/core/match/other-sport';
 import { reasonsFor } from '@/core/match/rank';
+import { scoreInWords } from '@/core/match/score-in-words';
 import { ON_FOOT_LABEL, verdictOnFoot } from '@/core/prosthesis/on-this-foot';
-import { sideProfile } from '@/core/shoe/drawing/side-profile';
 import type { SizedPair } from '@/core/sizing/size-pair';
 import { mapTable } from '@/core/tables/keys-of';
 import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
@@ -29,13 +30,6 @@ interface Props {
   kinship: Kinship | undefined;
 }
 
-/** Score with what the unknown values leave open: `82 ± 3`. */
-const scoreInWords = ({ score, spread }: Candidate['entry']): string => {
-  const points = Math.round(score * 100);
-  const off = Math.round(spread * 100);
-  return off >= 1 ? `${points} ± ${off} %` : `${points} %`;
-};
-
 const DIRECTION_LABELS = mapTable(DIRECTIONS, ({ label }) => label);
 
 /** One candidate: how well it serves, in which size, what speaks for and against it. */
@@ -44,7 +38,7 @@ export function CandidateRow({ candidate, onFoot, open, onOpen, onLike, also, ki
   const { specification, readOnly, picture } = useVisit();
   const { chosen, toggle } = useBrought();
   const reasons = useMemo(() => reasonsFor(model, specification), [model, specification]);
-  const drawing = useMemo(() => ({ ...sideProfile(model.features), dimensions: [] }), [model]);
+  const drawing = useMemo(() => pictureOf(model), [model]);
   const on = onFoot?.(model);
   const title = modelTitle(model);
   const otherSport = otherSportInWords(picture, model);
@@ -66,7 +60,8 @@ export function CandidateRow({ candidate, onFoot, open, onOpen, onLike, also, ki
           {wants && (
             <>
               {' '}
-              <span className="figure">{scoreInWords(entry)}</span> of what is wanted
+              <span className="figure">{scoreInWords(entry, reasons.contra.length > 0)}</span> of what is
+              wanted
             </>
           )}
           {entry.unknown > 0.02 && (

@@ -101,7 +101,7 @@ export function RankedList({ candidates }: { candidates: CandidatesView }) {
             </button>
           </p>
           {alike.length === 0 ? (
-            <p>No other candidate goes that way by a step that is felt.</p>
+            <p>No other candidate goes far enough that way to be felt.</p>
           ) : (
             <ol>{alike.flatMap(({ id, also }) => (find(id) ? [row(find(id)!, also)] : []))}</ol>
           )}
@@ -119,7 +119,7 @@ export function RankedList({ candidates }: { candidates: CandidatesView }) {
 
 function ToTry({ proposals, candidates }: { proposals: readonly Proposal[]; candidates: CandidatesView }) {
   return (
-    <ul className="grid grid-cols-3 gap-4 border-y border-line py-2" aria-label="Three that teach">
+    <ul className="grid grid-cols-3 gap-4 border-y border-line py-2" aria-label="Three to learn from">
       {proposals.map(({ id, role, teaches }) => {
         const candidate = candidates.usable.find(({ model }) => model.id === id)!;
         return (

@@ -1,9 +1,10 @@
 import { useState } from 'react';
+import { pictureOf } from '@/core/catalogue/drawing-of-model';
 import { modelTitle, type ShoeModel } from '@/core/catalogue/model';
 import { SIDES } from '@/core/findings/finding-kinds';
 import { insertOf } from '@/core/match/insert';
+import { scoreInWords } from '@/core/match/score-in-words';
 import { betweenSides, ROUTES, threeRoutes, type WithInsert, withInsert } from '@/core/match/with-insert';
-import { sideProfile } from '@/core/shoe/drawing/side-profile';
 import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
 import { DataTable } from '@/ui/table/DataTable';
 import type { CandidatesView } from '../../use-candidates';
@@ -20,7 +21,7 @@ export function ShoeAndInsert({ candidates }: { candidates: CandidatesView }) {
   const [picked, setPicked] = useState(0);
   const shown = candidates.usable.slice(0, SHOWN);
   const candidate = shown[picked] ?? shown[0];
-  if (!candidate) return <p>No model is left to stand an insert in.</p>;
+  if (!candidate) return <p>No model is left to take an insert.</p>;
   return (
     <div className="grid gap-4">
       <div className="flex flex-wrap gap-2" role="group" aria-label="Which shoe">
@@ -45,13 +46,10 @@ export function ShoeAndInsert({ candidates }: { candidates: CandidatesView }) {
               <strong>{ROUTES[id]}</strong>
               {best ? (
                 <>
-                  <ShoeDrawing
-                    drawing={{ ...sideProfile(best.model.features), dimensions: [] }}
-                    className="w-40"
-                  />
+                  <ShoeDrawing drawing={pictureOf(best.model)} className="w-40" />
                   <span>
-                    {modelTitle(best.model)},{' '}
-                    <span className="figure">{Math.round(best.entry.score * 100)} %</span> of what is wanted
+                    {modelTitle(best.model)}, <span className="figure">{scoreInWords(best.entry)}</span> of
+                    what is wanted
                   </span>
                   {id === 'insert' &&
                     SIDES.map((side) => {

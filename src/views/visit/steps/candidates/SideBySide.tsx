@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
+import { profileOf } from '@/core/catalogue/drawing-of-model';
 import { modelTitle } from '@/core/catalogue/model';
 import { compareModels } from '@/core/match/compare';
-import { sideProfile } from '@/core/shoe/drawing/side-profile';
 import { CompareTable } from '@/ui/drawing/CompareTable';
 import { OverlaidProfiles } from '@/ui/drawing/OverlaidProfiles';
 import type { CandidatesView } from '../../use-candidates';
@@ -24,7 +24,7 @@ export function SideBySide({ candidates }: { candidates: CandidatesView }) {
         <OverlaidProfiles
           profiles={models.map((model) => ({
             label: modelTitle(model),
-            drawing: sideProfile(model.features),
+            drawing: profileOf(model),
           }))}
         />
       </div>

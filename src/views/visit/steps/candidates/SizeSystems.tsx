@@ -83,7 +83,8 @@ export function SizeSystems() {
       )}
       <section aria-label="Room in front, by what is laid there">
         <p className="text-faint">
-          Names for the room in front that are not the same. Wanted here {span(room.least, room.most, 'mm')}.
+          Names for the room in front that mean different things. Wanted here{' '}
+          {span(room.least, room.most, 'mm')}.
         </p>
         <DataTable
           spacing="close"

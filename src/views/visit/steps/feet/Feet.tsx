@@ -3,6 +3,7 @@ import { atRiskCategory, REVIEW_MONTHS } from '@/core/examination/at-risk-catego
 import { MONOFILAMENT_SITES } from '@/core/examination/sensation';
 import { SIDES } from '@/core/findings/finding-kinds';
 import { NOT_EXAMINED } from '@/core/findings/picture';
+import { drawOption } from '@/ui/drawing/option-pictures';
 import { Sections } from '@/ui/Sections';
 import { BodyMap } from '../../body-map/BodyMap';
 import { BothFeet } from '../../FindingField';
@@ -29,7 +30,12 @@ export function Feet() {
         {
           id: 'form',
           title: 'Form',
-          content: <BothFeet ids={['arch', 'toeShape', 'bunion', 'lesserToes', 'midfootArthritis']} />,
+          content: (
+            <BothFeet
+              ids={['arch', 'toeShape', 'bunion', 'lesserToes', 'midfootArthritis']}
+              draw={drawOption}
+            />
+          ),
         },
         { id: 'skin', title: 'Skin', content: <SkinMap /> },
         { id: 'hot-spots', title: 'Hot spots', content: <HotSpots /> },
@@ -121,6 +127,7 @@ function AtRisk() {
         );
         return (
           <div key={side} className={side === 'left' ? 'text-right' : 'col-start-3'}>
+            <span className="sr-only">{side}: </span>
             {text}
           </div>
         );

@@ -143,7 +143,7 @@ function OneSpot({
             {field(next)}
           </section>
         ) : (
-          <p role="status">Nothing more would tell much.</p>
+          <p role="status">No further question would change much.</p>
         )}
         <details>
           <summary className="cursor-pointer">All questions, and what is known already</summary>

@@ -48,7 +48,7 @@ export function BreakInPreview({ content }: { content: StepContents['hand-over']
               <a href={`/patients/${visit.patient.id}`}>Their week is kept with the patient.</a>
             ) : (
               <span className="text-hold">
-                Nobody said how much it will be used: the plan has no outings.
+                How much it will be used is not stated, so the plan has no outings.
               </span>
             )}
           </p>

@@ -1,4 +1,4 @@
-import { act, cleanup, fireEvent, screen } from '@testing-library/react';
+import { act, cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { testShoe } from '@tests/fixtures/invented-shoe';
 import { visitRecord } from '@tests/fixtures/visit-record';
 import { serve, servedCatalogue, showInVisit, stubWorkers } from '@tests/fixtures/visit-view';
@@ -40,6 +40,8 @@ describe('the hand-over step', () => {
     await showInVisit(<HandOver />, { contents });
     const { blocks } = readVisit(visitRecord(), contents, shoe);
     expect(blocks).toHaveLength(1);
+    // Until the catalogue has been read, that is in the way too.
+    await waitFor(() => expect(screen.getAllByRole('link', { name: 'Go there' })).toHaveLength(1));
     expect(screen.getByText(blocks[0]!.message)).toBeTruthy();
     expect(screen.getByRole('link', { name: 'Go there' }).getAttribute('href')).toBe('#warnings');
     expect(press()).toHaveProperty('disabled', true);
@@ -48,7 +50,7 @@ describe('the hand-over step', () => {
   it('lets a pair go when nothing stands in the way', async () => {
     serve(catalogue);
     await showInVisit(<HandOver />, { contents: chosen });
-    expect(screen.getByText(/Nothing is in the way/)).toBeTruthy();
+    expect(screen.getByText(/Nothing blocks the hand-over/)).toBeTruthy();
     expect(press()).toHaveProperty('disabled', false);
   });
 

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { type Answer, call, failureInWords } from '@/contract/client';
+import { pictureOf } from '@/core/catalogue/drawing-of-model';
 import { modelTitle } from '@/core/catalogue/model';
 import { pairsOnShelf } from '@/core/catalogue/shelf';
 import { SIDES } from '@/core/findings/finding-kinds';
@@ -12,6 +13,7 @@ import { blocksOrder } from '@/core/visit/blocks';
 import type { StepContents } from '@/core/visit/contents';
 import { chosenTryOn, issuedFor, pairsLeft } from '@/core/visit/read-visit';
 import { CLOCK_OF_USE, madeForUse } from '@/core/wear/clocks';
+import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
 import { FormProblem } from '@/ui/fields/Field';
 import { useModels } from '../../../use-models';
 import { useTurnToPair } from '../../PairPicker';
@@ -77,19 +79,22 @@ export function HandOver() {
   return (
     <div className="grid gap-3 max-w-3xl">
       {model && chosen && (
-        <h2>
-          {modelTitle(model)}{' '}
-          <span className="figure font-text text-base">
-            {SIDES.flatMap((side) => {
-              const place = placeOn(chosen, side);
-              return place ? [`${side} ${sizeInWords(model.sizing, place.size, place.width)}`] : [];
-            }).join(', ')}
-          </span>
-        </h2>
+        <div className="flex flex-wrap items-end gap-x-5">
+          <ShoeDrawing drawing={pictureOf(model)} className="w-56" />
+          <h2>
+            {modelTitle(model)}{' '}
+            <span className="figure font-text text-base">
+              {SIDES.flatMap((side) => {
+                const place = placeOn(chosen, side);
+                return place ? [`${side} ${sizeInWords(model.sizing, place.size, place.width)}`] : [];
+              }).join(', ')}
+            </span>
+          </h2>
+        </div>
       )}
       {blocks.length > 0 ? (
-        <section aria-label="In the way">
-          <h2>Still in the way</h2>
+        <section aria-label="Before the hand-over">
+          <h2>Before the hand-over</h2>
           <ul>
             {blocks.map((block) => (
               <li key={`${block.step} ${block.message}`}>
@@ -100,8 +105,8 @@ export function HandOver() {
         </section>
       ) : (
         <p>
-          Nothing is in the way. Handing over keeps the specification as issued, starts the pair, and writes
-          the patient’s sheet.
+          Nothing blocks the hand-over. Handing over keeps the specification as issued, starts the pair, and
+          writes the patient’s sheet.
         </p>
       )}
       <PairStart

@@ -2,6 +2,7 @@ import { lazy, Suspense } from 'react';
 import type { IssuedPairRecord } from '@/contract/records';
 import { usedUpInWords } from '@/core/aftercare/used-up';
 import type { AskedPair } from '@/core/purpose/pairs';
+import { writtenDay } from '@/ui/formats';
 import { useTurnToPair } from '../../PairPicker';
 import { useVisit } from '../../visit-context';
 import { CloseWithout } from './CloseWithout';
@@ -38,11 +39,11 @@ export function HandedOver({ issued, next }: HandedOverProps) {
           </h2>
           <dl className="grid grid-cols-[12rem_1fr] gap-y-1">
             <dt className="text-faint">First use</dt>
-            <dd>{sheet.startedOn}</dd>
+            <dd>{writtenDay(sheet.startedOn)}</dd>
             <dt className="text-faint">Review</dt>
-            <dd>{sheet.reviewOn}</dd>
+            <dd>{writtenDay(sheet.reviewOn)}</dd>
             <dt className="text-faint">Next pair</dt>
-            <dd>{usedUpInWords(sheet)}</dd>
+            <dd>{usedUpInWords(sheet, writtenDay)}</dd>
           </dl>
           <p className="flex gap-3">
             <a className="press press-main" href={`/visits/${visit.id}/sheet${of}`}>

@@ -8,6 +8,8 @@ import { LACE_KINDS } from '@/core/lacing/laces';
 import type { StepContents } from '@/core/visit/contents';
 import type { Clock } from '@/core/wear/clocks';
 import { Choice } from '@/ui/fields/Choice';
+import { DayInput } from '@/ui/fields/DayInput';
+import { Field } from '@/ui/fields/Field';
 import { Measure } from '@/ui/fields/Measure';
 import { Select } from '@/ui/fields/Select';
 
@@ -45,17 +47,15 @@ export function PairStart({ school, hasLaces, clock, box, content, typed, answer
   return (
     <>
       <div className="flex flex-wrap gap-x-5 gap-y-2 items-start">
-        <label>
-          <span className="block text-faint">First use</span>
-          <input
-            type="date"
-            value={content.startedOn ?? dayOf(new Date())}
-            onChange={(event) => save({ startedOn: event.target.value || undefined })}
-          />
-          {errorAt(answer, 'startedOn') && (
-            <span className="problem block">{errorAt(answer, 'startedOn')}</span>
+        <Field label="First use" error={errorAt(answer, 'startedOn')}>
+          {(control) => (
+            <DayInput
+              value={content.startedOn ?? dayOf(new Date())}
+              onChange={(startedOn) => save({ startedOn: startedOn || undefined })}
+              {...control}
+            />
           )}
-        </label>
+        </Field>
         <Choice
           label="Ground, mostly"
           options={{ hard: 'hard', mixed: 'mixed', soft: 'soft' }}
@@ -85,15 +85,15 @@ export function PairStart({ school, hasLaces, clock, box, content, typed, answer
         />
       </div>
       <div className="flex flex-wrap gap-x-5 gap-y-2 items-end">
-        <label>
-          <span className="block text-faint">Made on</span>
-          <input
-            type="date"
-            value={box.madeOn ?? ''}
-            onChange={({ target }) => save({ madeOn: target.value || undefined })}
-          />
-          {errorAt(answer, 'madeOn') && <span className="problem block">{errorAt(answer, 'madeOn')}</span>}
-        </label>
+        <Field label="Made on" error={errorAt(answer, 'madeOn')}>
+          {(control) => (
+            <DayInput
+              value={box.madeOn ?? ''}
+              onChange={(madeOn) => save({ madeOn: madeOn || undefined })}
+              {...control}
+            />
+          )}
+        </Field>
         <label>
           <span className="block text-faint">Batch, as the box says</span>
           <input

@@ -1,5 +1,5 @@
 import { MidsoleMap } from '../../../worn/MidsoleMap';
-import { useOldPairs } from './PairsBrought';
+import { useOldPairs } from './use-old-pairs';
 
 /** Where the midsoles of the pair under the hands are creased, seen from both sides. */
 export function Midsole() {

@@ -5,7 +5,7 @@ import { dayOf } from '@/core/calendar/days';
 import type { OldPair } from '@/core/wear/old-pair';
 import { Photographs } from '../../../photographs/Photographs';
 import { useVisit } from '../../visit-context';
-import { useOldPairs } from './PairsBrought';
+import { useOldPairs } from './use-old-pairs';
 
 /** Photographs of the pair under the hands. */
 export function PairPhotographs() {

@@ -1,63 +1,17 @@
 import { lazy, useState } from 'react';
-import { modelTitle, type ShoeModel } from '@/core/catalogue/model';
-import { valuesToKeep } from '@/core/history/before';
 import { FEATURES } from '@/core/shoe/features';
-import { omitUndefined } from '@/core/tables/omit-undefined';
-import { CLOCK_OF_USE, CLOCKS, madeForUse } from '@/core/wear/clocks';
+import { CLOCK_OF_USE, CLOCKS } from '@/core/wear/clocks';
 import { ERRANDS, INSERTS, mainPair, type OldPair } from '@/core/wear/old-pair';
 import { Amount } from '@/ui/fields/Amount';
 import { Choice } from '@/ui/fields/Choice';
+import { DayInput } from '@/ui/fields/DayInput';
+import { Field } from '@/ui/fields/Field';
 import { Select } from '@/ui/fields/Select';
 import { SignList } from '../../../worn/SignList';
-import { useStepContent } from '../../use-findings';
-import { useOwnPairs } from '../../use-own-pairs';
-import { useHeld, useVisit } from '../../visit-context';
+import { FromThisClinic } from './FromThisClinic';
+import { fromModel } from './from-model';
 import { PairVerdict } from './PairVerdict';
-
-export type Part = { [K in keyof OldPair]?: OldPair[K] | undefined };
-
-/** The pairs that were brought, one of them under the hands: what it is, how it was used, what it shows, and both answers. */
-export function useOldPairs() {
-  const { readOnly } = useVisit();
-  const { content, change } = useStepContent('old-pair');
-  const pairs: readonly OldPair[] = content.pairs ?? [];
-  // The pair under the hands is the same under “Soles”.
-  const [picked, pick] = useHeld<string | null>('old-pair', null);
-  const pair = pairs.find(({ id }) => id === picked) ?? mainPair(pairs);
-  const keep = (next: readonly OldPair[]) =>
-    change({ pairs: next.length > 0 ? next.map((entry) => omitUndefined<OldPair>(entry)) : undefined });
-  return {
-    readOnly,
-    pairs,
-    pair,
-    pick,
-    add: (added: OldPair) => {
-      keep([...pairs, added]);
-      pick(added.id);
-    },
-    put: (id: string, part: Part) =>
-      keep(pairs.map((entry) => (entry.id === id ? omitUndefined<OldPair>({ ...entry, ...part }) : entry))),
-    /** One pair did most of the miles. */
-    setMain: (id: string) => keep(pairs.map((entry) => ({ ...entry, isMain: entry.id === id || undefined }))),
-    remove: (id: string) => keep(pairs.filter((entry) => entry.id !== id)),
-  };
-}
-
-const fromModel = (title: string, model: ShoeModel | null): OldPair => ({
-  id: crypto.randomUUID(),
-  title,
-  use: model ? madeForUse(model.features) : 'road-running',
-  ...(model
-    ? {
-        model: model.id,
-        values: {
-          ...valuesToKeep(model.features),
-          ...(model.features.category === undefined ? {} : { category: model.features.category }),
-          ...(model.features.tread === undefined ? {} : { tread: model.features.tread }),
-        },
-      }
-    : {}),
-});
+import { type Brought, useOldPairs } from './use-old-pairs';
 
 // Few visits name a pair that this clinic did not hand over.
 const ModelPicker = lazy(() => import('../../ModelPicker').then((part) => ({ default: part.ModelPicker })));
@@ -100,8 +54,13 @@ export function PairsBrought() {
             Name a pair …
           </button>
         )}
-        <FromThisClinic brought={brought} />
       </div>
+      {pairs.length === 0 && !readOnly && (
+        <p className="text-faint max-w-prose">
+          Which pair did most of the miles? Have it in the hands: press, fold, look at the sole.
+        </p>
+      )}
+      <FromThisClinic brought={brought} isSmall={pairs.length > 0} />
       {pair && (
         <div className="grid grid-cols-[1fr_16rem] gap-6">
           <div className="grid gap-2 content-start min-w-0">
@@ -115,57 +74,22 @@ export function PairsBrought() {
   );
 }
 
-type Brought = ReturnType<typeof useOldPairs>;
-
-/** Pairs that this clinic handed over: what is known of them is not typed again. */
-function FromThisClinic({ brought }: { brought: Brought }) {
-  const { visit } = useVisit();
-  const own = useOwnPairs(visit.patient.id);
-  const left = (own.pairs ?? []).filter(({ id }) => brought.pairs.every((entry) => entry.pair !== id));
-  if (brought.readOnly || left.length === 0) return null;
-  return (
-    <div className="flex flex-wrap gap-2 items-baseline">
-      <span className="text-faint">From this clinic:</span>
-      {left.slice(0, 3).map(({ id, model, startedOn, madeOn, forecast, inspections }) => (
-        <button
-          key={id}
-          type="button"
-          className="press"
-          onClick={() =>
-            brought.add(
-              omitUndefined<OldPair>({
-                ...fromModel(modelTitle(model), model),
-                pair: id,
-                firstWornOn: startedOn,
-                madeOn: madeOn ?? undefined,
-                wear: inspections.findLast(({ content }) => content.wear)?.content.wear,
-                amount: forecast.used === null ? undefined : Math.round(forecast.used),
-              }),
-            )
-          }
-        >
-          {modelTitle(model)}
-        </button>
-      ))}
-    </div>
-  );
-}
-
 /** Uses whose pairs have a heel worth measuring. */
 const HEELED: ReadonlySet<OldPair['use']> = new Set(['dress', 'everyday', 'house', 'lifting', 'work']);
 
 function HowUsed({ pair, brought }: { pair: OldPair; brought: Brought }) {
   const { readOnly, put } = brought;
   const day = (key: 'madeOn' | 'boughtOn' | 'firstWornOn', label: string) => (
-    <label>
-      <span className="block text-faint">{label}</span>
-      <input
-        type="date"
-        value={pair[key] ?? ''}
-        disabled={readOnly}
-        onChange={({ target }) => put(pair.id, { [key]: target.value || undefined })}
-      />
-    </label>
+    <Field label={label}>
+      {(control) => (
+        <DayInput
+          value={pair[key] ?? ''}
+          disabled={readOnly}
+          onChange={(day) => put(pair.id, { [key]: day || undefined })}
+          {...control}
+        />
+      )}
+    </Field>
   );
   const clock = CLOCK_OF_USE[pair.use];
   return (

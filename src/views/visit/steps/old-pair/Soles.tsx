@@ -4,7 +4,7 @@ import type { Strike } from '@/core/wear/wear-map';
 import { SoleMap } from '../../../worn/SoleMap';
 import { SoleReadings } from '../../../worn/SoleReadings';
 import { useVisit } from '../../visit-context';
-import { useOldPairs } from './PairsBrought';
+import { useOldPairs } from './use-old-pairs';
 
 /** Where the soles of the pair under the hands are worn, and three readings of it that do not agree. */
 export function Soles() {

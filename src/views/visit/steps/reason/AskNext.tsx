@@ -13,7 +13,7 @@ const SHOWN = 15;
 export function AskNext() {
   const { reasoning } = useVisit();
   if (reasoning.problem) return <Failed problem={reasoning.problem} onRetry={reasoning.retry} />;
-  if (!reasoning.answer) return <p role="status">Working out what is worth finding out …</p>;
+  if (!reasoning.answer) return <p role="status">Working out what to ask next …</p>;
   const { questions } = reasoning.answer;
   const most = questions[0]?.expected ?? 1;
   if (questions.length === 0) return <p>Nothing that is still open could change this specification.</p>;

@@ -200,7 +200,7 @@ function Legend() {
     </span>
   );
   return (
-    <span className="grid grid-cols-[auto_auto] gap-x-2 gap-y-0.5 font-normal leading-tight pb-1 text-[0.68rem]">
+    <span className="grid grid-cols-[auto_auto] gap-x-2 gap-y-0.5 font-normal leading-tight pb-1 text-xs">
       {entry(<PushMark way="up" strength="strong" evidence="A" size={11} />, 'more, grade A')}
       {entry(<PushMark way="down" strength="moderate" evidence="B" size={11} />, 'less, grade B')}
       {entry(<PushMark way="toward" strength="slight" evidence="C" size={11} />, 'toward, grade C')}

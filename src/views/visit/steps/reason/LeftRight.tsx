@@ -45,9 +45,9 @@ export function LeftRight() {
         )}
       </section>
       <section>
-        <h2>What one foot misses in this pair</h2>
+        <h2>What one foot goes without in this pair</h2>
         {wishes.length === 0 ? (
-          <p className="text-faint">No wish of one foot alone is left unserved.</p>
+          <p className="text-faint">Nothing that only one foot needs is left out.</p>
         ) : (
           <ul>
             {wishes.map(({ feature, side, push, served, remedy }) => (

@@ -56,7 +56,7 @@ export function PushLine({ target, push }: { target: Target; push: Push }) {
         {push.strength}, evidence {push.evidence}
         {push.schools.length > 0 && `, ${push.schools.join(' and ')} school`}. <Sources ids={push.sources} />
         {rule && isOurs(rule) && (
-          <span className="text-hold">Its cut-off is ours, a setting: nobody published it. </span>
+          <span className="text-hold">Its cut-off is ours and can be set: none is published. </span>
         )}
         {push.contestedBy.length > 0 && (
           <>

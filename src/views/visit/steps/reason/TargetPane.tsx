@@ -2,7 +2,7 @@ import type { Side } from '@/core/findings/finding-kinds';
 import { definitionOf } from '@/core/findings/findings';
 import type { Alternative, EndCost, NumericTarget, Target } from '@/core/prescribe/engine/specification';
 import { awaitedInWords, firmnessWord, isTense, targetInWords } from '@/core/prescribe/explain/in-words';
-import { featureOf, printFeature } from '@/core/shoe/features';
+import { type FeatureValue, featureOf, printFeature } from '@/core/shoe/features';
 import { useVisit } from '../../visit-context';
 import { Decide } from './Decide';
 import { PushLine } from './PushLine';
@@ -19,7 +19,7 @@ export function TargetPane({ target, side }: { target: Target; side: Side | unde
         {side && `, ${side}`}: {targetInWords(target)}
       </h2>
       <p className="text-faint text-sm">
-        {feature.plain}; {firmnessWord(target)}, firmness {percent(target.firmness)}
+        {feature.plain}; {firmnessWord(target)}, {percent(target.firmness)} of full strength
         {isTense(target) &&
           `; tension ${percent(target.tension)}: the pushes pull apart, this is the compromise`}
       </p>
@@ -63,23 +63,26 @@ function HangsOn({ target }: { target: Target }) {
   const { reasoning } = useVisit();
   const list = reasoning.answer?.reliance[target.feature] ?? [];
   if (!reasoning.answer) return null;
+  const now = target.kind === 'band' ? printFeature(target.feature, target.best) : null;
+  const without = (value: FeatureValue | null): string => {
+    if (value === null) return 'nothing asks for this';
+    const then = printFeature(target.feature, value);
+    return then === now ? `still ${then}, less firmly` : then;
+  };
   if (list.length === 0)
     return (
       <p className="text-sm">
-        <strong>Hangs on</strong> no single finding: several say the same.
+        <strong>Depends on</strong> no single finding: several say the same.
       </p>
     );
   return (
     <p className="text-sm">
-      <strong>Hangs on</strong>{' '}
+      <strong>Depends on</strong>{' '}
       {list.slice(0, NAMED).map((hanging, at) => (
         <span key={hanging.finding}>
           {at > 0 && '; '}
           {definitionOf(hanging.finding).label.toLowerCase()}{' '}
-          <span className="text-faint">
-            (without it{' '}
-            {hanging.value === null ? 'nothing asks for this' : printFeature(target.feature, hanging.value)})
-          </span>
+          <span className="text-faint">(without it {without(hanging.value)})</span>
         </span>
       ))}
       .

@@ -1,7 +1,8 @@
 import { useMemo } from 'react';
 import { NOT_EXAMINED } from '@/core/findings/picture';
 import { shoeValues } from '@/core/prescribe/engine/shoe-values';
-import { printFeature } from '@/core/shoe/features';
+import { sideProfile } from '@/core/shoe/drawing/side-profile';
+import { type FeatureValues, printFeature } from '@/core/shoe/features';
 import { recallMark } from '@/core/sources/source';
 import { isPublished, SOURCES } from '@/core/sources/sources';
 import { keysOf } from '@/core/tables/keys-of';
@@ -9,6 +10,7 @@ import { LEG_REGIONS, LEVERS, type Lever } from '@/core/what-if/effects';
 import { groundForceInWords } from '@/core/what-if/ground-force';
 import { type LoadChange, type Scenario, scenarioOf, WHAT_IF_CAUTION, whatIf } from '@/core/what-if/what-if';
 import { LegDrawing, sizeInWords } from '@/ui/drawing/LegDrawing';
+import { OverlaidProfiles } from '@/ui/drawing/OverlaidProfiles';
 import { DataTable } from '@/ui/table/DataTable';
 import { useHeld, useVisit } from '../../visit-context';
 import { useChoices } from './use-choices';
@@ -22,12 +24,20 @@ function leverInWords(lever: Lever, value: number): string {
   return printFeature(lever, value);
 }
 
+/** The specified shoe as the levers change it: the step rate is no part of a shoe. */
+const turnedShoe = (shoe: FeatureValues, { stepRate: _, ...levers }: Scenario): FeatureValues => ({
+  ...shoe,
+  ...levers,
+  forefootStack: Math.max(4, levers.heelStack - levers.drop),
+});
+
 /** Turns the shoe and the step, and shows on a leg which way load would move; a scenario can be kept beside today's. */
 export function WhatIf() {
   const { specification, visit, readOnly, picture } = useVisit();
   const { bodyMass } = picture.body;
   const { choices, save } = useChoices();
-  const today = useMemo(() => scenarioOf(shoeValues(specification)), [specification]);
+  const specified = useMemo(() => shoeValues(specification), [specification]);
+  const today = useMemo(() => scenarioOf(specified), [specified]);
   const [turned, setTurned] = useHeld<Partial<Scenario>>('what-if', {});
   const now: Scenario = { ...today, ...turned };
   const changes = whatIf(today, now, visit.house.settings);
@@ -36,7 +46,7 @@ export function WhatIf() {
   return (
     <div className="grid gap-3">
       <div
-        className={`grid gap-4 ${pinned ? 'grid-cols-[11rem_7.5rem_7.5rem_1fr]' : 'grid-cols-[13rem_9rem_1fr]'}`}
+        className={`grid gap-4 ${pinned ? 'grid-cols-[11rem_9rem_9rem_1fr]' : 'grid-cols-[13rem_14rem_1fr]'}`}
       >
         <div className="grid gap-0.5 content-start">
           {LEVER_IDS.map((lever) => {
@@ -87,22 +97,30 @@ export function WhatIf() {
           </div>
         )}
         <div className="grid gap-1 content-start text-sm">
+          {!untouched && (
+            <OverlaidProfiles
+              profiles={[
+                { label: 'as specified', drawing: sideProfile(specified) },
+                { label: 'this what-if', drawing: sideProfile(turnedShoe(specified, now)) },
+              ]}
+            />
+          )}
           {untouched && (
-            <p className="text-faint">Nothing is turned: the shoe stands as specified. Move a slider.</p>
+            <p className="text-faint">Nothing changed yet: the shoe is as specified. Move a slider.</p>
           )}
           {changes
             .filter((region) => region.lines.length > 0)
             .map((region) => (
-              <section key={region.region}>
-                <h3 className="font-medium font-[family-name:inherit]">
+              <details key={region.region}>
+                <summary className="font-medium cursor-pointer">
                   {LEG_REGIONS[region.region]}: {sizeInWords(region)}
-                </h3>
-                <ul className="text-xs">
+                </summary>
+                <ul className="ps-4">
                   {region.lines.map((line) => (
                     <Line key={line.lever + line.quantity} line={line} />
                   ))}
                 </ul>
-              </section>
+              </details>
             ))}
         </div>
       </div>

@@ -26,7 +26,7 @@ export function AdviceInShort({ pair, fitting }: { pair: FittedPair; fitting: Fi
           {rest.length > 0 && <span className="text-faint font-normal"> {rest.length} more.</span>}
         </p>
       )}
-      {!worst && pair.advice.length > 0 && <p className="text-faint">Nothing speaks against it.</p>}
+      {!worst && pair.advice.length > 0 && <p className="text-faint">Nothing against it.</p>}
       {best && <p className="font-medium">{fitting.outcome.sentence}</p>}
     </div>
   );

@@ -26,7 +26,10 @@ export function FittingEnd({ fitting }: { fitting: FittingView }) {
   if (!next && fallbacks.length === 0 && !outcome.nothingFits && putBy.length === 0 && !withoutEarlier)
     return null;
   return (
-    <section aria-label="Where the fitting stands" className="bg-desk px-3 py-2 text-sm grid gap-1">
+    <section
+      aria-label="Where the fitting stands"
+      className="bg-desk px-3 py-2 text-sm grid gap-0.5 pointer-fine:[&_.press-quiet]:min-h-0 pointer-fine:[&_.press-quiet]:py-0"
+    >
       {outcome.nothingFits && <p className="problem">{outcome.sentence}</p>}
       {putBy.length > 0 && (
         <p className="text-faint">
@@ -81,7 +84,7 @@ export function FittingEnd({ fitting }: { fitting: FittingView }) {
               What was felt points to <strong>{next.direction}</strong>.{' '}
             </>
           ) : (
-            'What was felt points nowhere yet. '
+            'What was felt does not point to one pair yet. '
           )}
           {next.candidates.slice(0, 2).map((candidate, at) => (
             <span key={candidate.id}>

@@ -1,8 +1,8 @@
+import { pictureOf } from '@/core/catalogue/drawing-of-model';
 import { type ShoeModel, stockOf } from '@/core/catalogue/model';
 import { SIDES, type Side } from '@/core/findings/finding-kinds';
 import { placeOn } from '@/core/fitting/sizes';
 import type { EarlierFit } from '@/core/fitting/try-on';
-import { sideProfile } from '@/core/shoe/drawing/side-profile';
 import { sizeInWords } from '@/core/sizing/start-size';
 import { SIZE_SYSTEM_LABEL } from '@/core/sizing/systems';
 import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
@@ -52,12 +52,7 @@ export function PairHead({ pair, fitting, first, looked, onLook }: Props) {
         </button>
       </div>
       <div className="flex flex-wrap gap-x-2 items-end justify-between">
-        {!blind && (
-          <ShoeDrawing
-            drawing={{ ...sideProfile(model.features), dimensions: [] }}
-            className="h-14 min-w-0"
-          />
-        )}
+        {!blind && <ShoeDrawing drawing={pictureOf(model)} className="h-14 min-w-0" />}
         <label className="text-sm min-w-0">
           <span className="block text-faint">Batch on the box</span>
           <input
