@@ -107,7 +107,7 @@ describe('breaking in a pair that was handed over', () => {
     const { patientId, pairId } = await handedOver();
     const seen = (found: string) => asTenant(me, (tenant) => goOn(tenant, pairId, { found }));
     expect((await refusal(seen('nothing to see'))).extra.errors).toEqual([
-      { path: ['found'], message: 'Nothing stands in the way of this pair.' },
+      { path: ['found'], message: 'Nothing holds this pair up.' },
     ]);
     await answer(pairId, { felt: 'severe' });
     expect(await kinds(patientId)).toContain('stop-wearing');

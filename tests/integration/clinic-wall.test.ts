@@ -120,6 +120,24 @@ describe('the wall between clinics', () => {
       'public.operations_note',
     ]);
   });
+
+  it('no table refers across clinics, and the clinic leads every key of records: they could be spread by it', async () => {
+    const keys = await asOwner(db, (client) =>
+      client.query<{ of: string; kind: 'p' | 'f'; columns: string[]; to: string | null }>(
+        `select con.conrelid::regclass::text as of, con.contype as kind, con.confrelid::regclass::text as to,
+          array(select a.attname::text from unnest(con.conkey) with ordinality as k (number, place)
+            join pg_attribute a on a.attrelid = con.conrelid and a.attnum = k.number order by place) as columns
+         from pg_constraint con join pg_class c on c.oid = con.conrelid join pg_namespace n on n.oid = c.relnamespace
+         where n.nspname = 'public' and con.contype in ('p', 'f') and c.relname not like 'kysely_%'
+           and c.relname <> 'operations_note'`,
+      ),
+    );
+    const primary = keys.rows.filter(({ kind }) => kind === 'p');
+    expect(primary.length).toBeGreaterThan(30);
+    expect(primary.filter(({ columns }) => columns[0] !== 'clinic_id').map((key) => key.of)).toEqual([]);
+    const across = keys.rows.filter(({ kind, columns }) => kind === 'f' && !columns.includes('clinic_id'));
+    expect(across.map((key) => `${key.of} → ${key.to}`)).toEqual([]);
+  });
 });
 
 describe('what is issued and audited stays', () => {

@@ -1,7 +1,7 @@
-import ICAL from 'ical.js';
+import { appointmentsIn } from '@tests/fixtures/calendar';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { planBreakIn } from '@/core/break-in/plan';
-import { addDays } from '@/core/calendar/days';
+import { addDays, dayOf } from '@/core/calendar/days';
 import { RETURN_DAYS } from '@/core/orders/order';
 import { type Actor, asTenant } from '@/server/database/tenant';
 import { today } from '@/server/services/clock';
@@ -27,18 +27,14 @@ afterAll(() => db.drop());
 
 /** A calendar file as a general-purpose library reads it. */
 function read(file: string) {
-  const calendar = new ICAL.Component(ICAL.parse(file));
-  return calendar.getAllSubcomponents('vevent').map((component) => {
-    const event = new ICAL.Event(component);
-    return {
-      uid: event.uid,
-      on: event.startDate.toString(),
-      allDay: event.startDate.isDate,
-      summary: event.summary,
-      description: event.description,
-      alarms: component.getAllSubcomponents('valarm').length,
-    };
-  });
+  return appointmentsIn(file).map(({ uid, start, isWholeDay, summary, description, alarms }) => ({
+    uid,
+    on: dayOf(start),
+    allDay: isWholeDay,
+    summary,
+    description,
+    alarms,
+  }));
 }
 const kinds = async (patientId: string) =>
   (await asTenant(me, (tenant) => readRecall(tenant)))

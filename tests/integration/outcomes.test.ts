@@ -71,7 +71,7 @@ describe('outcomes of a pair', () => {
     expect(taken.map(({ comfort }) => comfort)).toEqual([60]);
     const path = async (on: string) => (await refusal(keep(pairId, { on, comfort: 5 }))).extra.errors?.[0];
     expect((await path(addDays(today(), -3)))?.path).toEqual(['on']);
-    expect((await path(addDays(today(), 5)))?.message).toContain('lies ahead');
+    expect((await path(addDays(today(), 5)))?.message).toContain('in the future');
     const other = asTenant(db.clinicB.practitioner, (tenant) =>
       keepOutcome(tenant, pairId, { on: today(), comfort: 5 }),
     );

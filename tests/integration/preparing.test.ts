@@ -87,7 +87,7 @@ describe('an owner who is no superuser', () => {
       await expect(one(app, 'select 1 as n')).resolves.toEqual({ n: 1 });
       await expect(one(auth, 'select count(*)::int as n from auth."user"')).resolves.toEqual({ n: 0 });
     }
-  }, 90_000);
+  }, 300_000);
 
   it('a login that could see past the wall is refused, not used', async () => {
     const url = await emptyDatabase();

@@ -378,6 +378,10 @@ describe('a pair that is not in hand', () => {
         .filter((item) => item.patient.id === patientId)
         .map(({ kind }) => kind);
     expect(await kinds()).toEqual(['order-to-place']);
+    const about = (await asTenant(me, (tenant) => readRecall(tenant, { kinds: ['order-to-place'] })))
+      .filter((item) => item.patient.id === patientId)
+      .map(({ aboutId }) => aboutId);
+    expect(about).toEqual([placed.id]);
     expect((await refusal(move(placed.id, { event: 'collect' }))).status).toBe(422);
     await move(placed.id, { event: 'place' });
     await move(placed.id, { event: 'arrive' });
@@ -385,7 +389,7 @@ describe('a pair that is not in hand', () => {
     expect((await refusal(move(placed.id, { event: 'check' }))).extra.errors?.[0]?.path).toEqual(['arrival']);
     const made = { batch: 'B7', madeOn: addDays(today(), -90) };
     const ahead = move(placed.id, { event: 'check', arrival: { ...box, madeOn: addDays(today(), 9) } });
-    expect((await refusal(ahead)).extra.errors?.[0]?.message).toContain('lies ahead');
+    expect((await refusal(ahead)).extra.errors?.[0]?.message).toContain('in the future');
     const checked = await move(placed.id, { event: 'check', arrival: { ...box, ...made } });
     expect(checked).toMatchObject({ state: 'checked', cameVersion: null });
     expect(checked.returnBy! > today()).toBe(true);

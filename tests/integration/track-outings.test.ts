@@ -84,7 +84,7 @@ describe('outings of devices', () => {
     expect(answer.kept).toBe(1);
     expect(answer.refused).toEqual([
       { source: 'old.gpx', why: expect.stringContaining('first used') },
-      { source: 'theirs.gpx', why: 'This pair is none of this patient’s.' },
+      { source: 'theirs.gpx', why: 'This pair is not this patient’s.' },
     ]);
     const elsewhere = asTenant(db.clinicB.practitioner, (tenant) =>
       keepOutings(tenant, patientId, { outings: [outing(pair, 1)] }),
