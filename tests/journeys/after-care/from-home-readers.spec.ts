@@ -11,7 +11,6 @@ test('before a first pair a wet print and a film come from home, and the readers
   page,
   browser,
 }) => {
-  test.setTimeout(120_000);
   await signIn(page);
   const { patientId, visitId } = await newVisit(page, 'Filmathome');
   const visit = new URL(`/visits/${visitId}`, page.url()).href;

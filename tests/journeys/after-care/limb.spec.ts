@@ -37,7 +37,6 @@ test('a drawer by its maker’s colours, a day on a phone from morning to night,
   page,
   browser,
 }) => {
-  test.setTimeout(120_000);
   await signIn(page);
   const patientId = await wearer(page, 'Socks');
   await page.goto(`${origin()}/patients/${patientId}/limb`);

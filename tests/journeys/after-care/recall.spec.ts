@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import ICAL from 'ical.js';
+import { appointmentsIn } from '../../fixtures/calendar';
 import { signIn } from '../keyboard';
 import { noViolations } from '../screens/looking';
 import { origin } from '../server';
@@ -9,7 +9,6 @@ test('recall: tried, put off with a reason, written to once; the note stands in 
   page,
   browser,
 }) => {
-  test.setTimeout(120_000);
   await signIn(page);
   const { patientId } = await handedToday(page, 'Rowanbank');
   const email = 'rowanbank@home.example';
@@ -44,7 +43,7 @@ test('recall: tried, put off with a reason, written to once; the note stands in 
   await first.getByRole('button', { name: /^Note what was tried/ }).click();
   await expect(first.getByRole('button', { name: 'put off' })).toBeDisabled();
   await first.getByLabel('Note', { exact: true }).fill('comes after the holidays');
-  const name = (await first.getByRole('link').textContent()) ?? '';
+  const name = (await first.getByRole('link').first().textContent()) ?? '';
   await first.getByRole('button', { name: 'put off' }).click();
   await expect(overdue.getByRole('link', { name })).toHaveCount(0);
   await page.reload({ waitUntil: 'networkidle' });
@@ -53,7 +52,7 @@ test('recall: tried, put off with a reason, written to once; the note stands in 
   const box = overdue.getByRole('checkbox').first();
   const who = /^Write to (.*):/.exec((await box.getAttribute('aria-label')) ?? '')?.[1] ?? '';
   const row = overdue.getByRole('listitem').filter({ hasText: who });
-  const href = await row.getByRole('link').getAttribute('href');
+  const href = await row.getByRole('link').first().getAttribute('href');
   await page.request.patch(`${origin()}/api/v1${href}`, { headers, data: { contactBy: 'email', email } });
   await box.check();
   await page.getByRole('button', { name: 'Write to them' }).click();
@@ -88,9 +87,7 @@ test('recall: tried, put off with a reason, written to once; the note stands in 
   });
   const { token } = await made.json();
   const feed = await page.request.get(`${origin()}/calendar/${token}.ics`);
-  expect(
-    new ICAL.Component(ICAL.parse(await feed.text())).getAllSubcomponents('vevent').length,
-  ).toBeGreaterThan(0);
+  expect(appointmentsIn(await feed.text()).length).toBeGreaterThan(0);
   expect(await feed.text()).not.toContain('Rowanbank');
   // It opens the calendar and nothing else, and no wider token stands in an address.
   const beyond = await page.request.get(`${origin()}/api/v1/patients`, {

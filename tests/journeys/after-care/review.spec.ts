@@ -1,49 +1,10 @@
-import { expect, type Locator, type Page, test } from '@playwright/test';
+import { expect, test } from '@playwright/test';
+import { countingHands, secondsOf } from '../hands';
 import { signIn } from '../keyboard';
 import { patient } from '../reasoning/past-patients';
 import { origin } from '../server';
 
-/**
- * Seconds of a key and of a decision, by which a review is counted: the keystroke-level model (Card, Moran and Newell, Commun ACM
- * 1980;23:396–410, from memory): 0.28 s a key for an average typist, 1.35 s to think before each field.
- */
-const SECONDS = { key: 0.28, thought: 1.35 };
 const FOUR_MINUTES = 240;
-
-/** Hands on a keyboard that count what they do. */
-function countingHands(page: Page) {
-  let keys = 0;
-  let thoughts = 0;
-  const key = async (name: string) => {
-    keys += 1;
-    await page.keyboard.press(name);
-  };
-  const reach = async (target: Locator) => {
-    thoughts += 1;
-    await target.waitFor({ state: 'attached' });
-    for (let tabs = 0; tabs < 140; tabs += 1) {
-      if (await target.evaluate((element) => element === document.activeElement)) return;
-      await key('Tab');
-    }
-    throw new Error(`Tab never reached ${target}`);
-  };
-  return {
-    press: async (target: Locator) => {
-      await reach(target);
-      await key('Space');
-    },
-    choose: async (options: Locator, digit: number) => {
-      await reach(options.first());
-      await key(String(digit));
-    },
-    type: async (label: string, text: string) => {
-      await reach(page.getByLabel(label, { exact: true }).first());
-      keys += text.length;
-      await page.keyboard.type(text);
-    },
-    seconds: () => keys * SECONDS.key + thoughts * SECONDS.thought,
-  };
-}
 
 test('a review by keyboard in under four minutes: worse pain asks for a refit, which is kept with what was changed', async ({
   page,
@@ -56,17 +17,17 @@ test('a review by keyboard in under four minutes: worse pain asks for a refit, w
   const hands = countingHands(page);
   await hands.press(page.getByRole('checkbox', { name: 'another insert, brace or sock' }));
   await hands.press(page.getByRole('button', { name: 'Looked for: none' }));
-  await hands.type('Comfort, 0–100', '62');
+  await hands.typeInto('Comfort, 0–100', '62');
   for (const [zone, value] of Object.entries({ heel: '70', arch: '65', ball: '40', toes: '70' }))
-    await hands.type(zone, value);
-  await hands.type('Pain at its site, 0–10', '8');
-  await hands.type('Activity 1', 'stairs');
-  await hands.type('Activity 1, 0–10', '6');
-  await hands.type('Worn, hours a day', '6');
-  await hands.type('Worn, days a week', '5');
-  await hands.type('Falls and near-falls', '0');
+    await hands.typeInto(zone, value);
+  await hands.typeInto('Pain at its site, 0–10', '8');
+  await hands.typeInto('Activity 1', 'stairs');
+  await hands.typeInto('Activity 1, 0–10', '6');
+  await hands.typeInto('Worn, hours a day', '6');
+  await hands.typeInto('Worn, days a week', '5');
+  await hands.typeInto('Falls and near-falls', '0');
   await hands.press(page.getByRole('button', { name: 'left: ball' }));
-  await hands.type('Used since the last entry', '85');
+  await hands.typeInto('Used since the last entry', '85');
   for (const [sign, digit] of [
     ['fold', 1],
     ['foam', 2],
@@ -85,11 +46,11 @@ test('a review by keyboard in under four minutes: worse pain asks for a refit, w
   // A reload in the middle loses nothing.
   await page.reload();
   await expect(page.getByLabel('Comfort, 0–100')).toHaveValue('62');
-  await hands.type('What was changed on the pair, or is to be', 'felt under the ball, relaced');
+  await hands.typeInto('What was changed on the pair, or is to be', 'felt under the ball, relaced');
   await hands.press(decide.getByRole('button', { name: 'Keep the review' }));
   await page.waitForURL(/pairs\/[0-9a-f-]+$/);
-  console.log(`a review: ${hands.seconds().toFixed(0)} s`);
-  expect(hands.seconds()).toBeLessThan(FOUR_MINUTES);
+  console.log(`a review: ${secondsOf(hands.count()).toFixed(0)} s`);
+  expect(secondsOf(hands.count())).toBeLessThan(FOUR_MINUTES);
 
   await page.getByRole('tab', { name: 'Reviews' }).click();
   await expect(page.getByRole('tabpanel')).toContainText('refit it; felt under the ball, relaced');

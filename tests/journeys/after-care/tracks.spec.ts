@@ -21,7 +21,6 @@ function gpx(daysAgo: number): string {
 test('tracks of a watch: read, each in its pair, kept once, and the window of the pair moves', async ({
   page,
 }) => {
-  test.setTimeout(120_000);
   await signIn(page);
   const found = await (await page.request.get(`${origin()}/api/v1/patients?q=Marne`)).json();
   const patient = await (await page.request.get(`${origin()}/api/v1/patients/${found[0].id}`)).json();

@@ -6,7 +6,6 @@ test('the database is killed and comes back: nothing typed is lost, and nobody r
   page,
   request,
 }) => {
-  test.setTimeout(120_000);
   const server = await ownServer();
   const at = (path: string) => `${server.origin}${path}`;
   const timed = async (path: string) => {

@@ -7,7 +7,6 @@ import { ownServer } from '../own-server';
 const VICTIM = 'assistant@harbour.example';
 
 test('two hundred guesses at one account from two hundred addresses: few reach the password, and the colleague signs in', async () => {
-  test.setTimeout(120_000);
   // Behind a proxy on this machine, which says where each request came from.
   const server = await ownServer({ SOVET_PROXIES: 'loopback' });
   const signIn = (origin: string, address: string, email: string, password: string, cookie = '') =>

@@ -8,13 +8,15 @@ test('an open warning sign blocks the hand-over until it is answered in full', a
   await page.getByLabel(/I have checked for all of these/).check();
   await page.getByRole('checkbox', { name: /Open wound/ }).check();
   await page.goto(`${page.url().split('#')[0]}#hand-over`);
-  await expect(page.getByRole('region', { name: 'In the way' })).toContainText('record what was done');
+  await expect(page.getByRole('region', { name: 'Before the hand-over' })).toContainText(
+    'record what was done',
+  );
   await page.goto(`${page.url().split('#')[0]}#warnings`);
   await page.getByText('Referred', { exact: true }).click();
   await page.getByLabel('To whom').fill('wound clinic');
   await page.getByLabel('On which day').fill('2030-01-02');
   await page.getByLabel(/^How/).fill('telephone, letter follows');
   await page.goto(`${page.url().split('#')[0]}#hand-over`);
-  await expect(page.getByRole('region', { name: 'In the way' })).not.toContainText('Open wound');
-  await expect(page.getByRole('region', { name: 'In the way' })).toContainText('No tried pair');
+  await expect(page.getByRole('region', { name: 'Before the hand-over' })).not.toContainText('Open wound');
+  await expect(page.getByRole('region', { name: 'Before the hand-over' })).toContainText('No tried pair');
 });

@@ -22,3 +22,23 @@ test('a step whose code does not come says so; what was entered stands, and it o
   await page.getByRole('button', { name: /Ask/ }).first().click();
   await expect(page.getByLabel('Standing a day')).toHaveValue('7');
 });
+
+test('a visit whose scripts do not come shows whose it is and how far it came, and offers to load again', async ({
+  page,
+}) => {
+  await signIn(page);
+  await newVisit(page, 'Unscripted');
+  await page.getByLabel('Standing a day').fill('7');
+  await saved(page);
+  await page.route('**/_astro/*.js', (route) => route.abort());
+  await page.reload();
+  await expect(page.getByRole('heading', { level: 1, name: 'Opening the visit' })).toBeVisible();
+  await expect(page.getByRole('main')).toContainText('Test Unscripted');
+  await expect(page.getByRole('listitem').filter({ hasText: 'Ask' })).toContainText('in progress');
+  const again = page.getByRole('link', { name: 'Load it again' });
+  await expect(again).toBeHidden();
+  await expect(again).toBeVisible();
+  await page.unroute('**/_astro/*.js');
+  await again.click();
+  await expect(page.getByLabel('Standing a day')).toHaveValue('7');
+});

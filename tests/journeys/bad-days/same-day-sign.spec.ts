@@ -21,7 +21,9 @@ test('a warm foot that does not feel holds the pair until somebody has cleared i
   await expect(verdict).toContainText('No pair goes out until somebody records who cleared it');
   await saved(page);
   await page.goto(`${origin()}/visits/${visitId}#hand-over`);
-  await expect(page.getByRole('region', { name: 'In the way' })).toContainText('Hot, red, swollen foot');
+  await expect(page.getByRole('region', { name: 'Before the hand-over' })).toContainText(
+    'Hot, red, swollen foot',
+  );
   await page.goto(`${origin()}/visits/${visitId}#warnings`);
   await sign.getByLabel('Cleared by').fill('Dr Example, foot clinic');
   await sign.getByLabel('Cleared on').fill('2030-01-09');

@@ -21,7 +21,6 @@ const settled = async (page: Page, address: string) => {
 test('one person works in two clinics, at one site of the first, with the second factor that the other asks for', async ({
   page,
 }) => {
-  test.setTimeout(180_000);
   const { origin, databaseUrl, end } = await ownServer();
   try {
     const far = await secondClinic(databaseUrl, origin);
@@ -56,7 +55,7 @@ test('one person works in two clinics, at one site of the first, with the second
     await page.getByRole('button', { name: 'Go to Far Shore, Elsewhere' }).click();
     await page.waitForURL(/today/);
     await expect(page.getByText('Far Shore, Elsewhere')).toBeVisible();
-    await expect(page.getByText('Nobody needs anything today')).toBeVisible();
+    await expect(page.getByText('Nothing is due today')).toBeVisible();
 
     // That clinic asks for a second factor: everything else waits until it is there.
     const change = await far.api.patch('/api/v1/clinic', { data: { secondFactorRequired: true } });
@@ -76,9 +75,9 @@ test('one person works in two clinics, at one site of the first, with the second
 
     // A password of one's own making; the other browsers are out, this one goes on.
     await settled(page, `${origin}/settings`);
-    await page.getByLabel('The one you have').fill(DEMO_PASSWORD);
-    await page.getByLabel(/^A new one/).fill('ferry bell in the fog');
-    await page.getByLabel('The new one again').fill('ferry bell in the fog');
+    await page.getByLabel('Current password').fill(DEMO_PASSWORD);
+    await page.getByLabel(/^New password, at least/).fill('ferry bell in the fog');
+    await page.getByLabel('New password again').fill('ferry bell in the fog');
     await page.getByRole('button', { name: 'Change it' }).click();
     await expect(page.getByText('Every other browser of yours is signed out.')).toBeVisible();
     await page.goto(`${origin}/today`);
@@ -92,7 +91,6 @@ test('one person works in two clinics, at one site of the first, with the second
 test('a record that was begun twice is folded into one and taken apart; who asks to be erased too early is closed from view', async ({
   page,
 }) => {
-  test.setTimeout(180_000);
   const { origin, end } = await ownServer();
   try {
     await enter(page, origin, 'lead@harbour.example');
@@ -120,7 +118,7 @@ test('a record that was begun twice is folded into one and taken apart; who asks
     await page.goto(`${origin}/patients?q=Ashgrove`);
     await page.getByRole('link', { name: /Ashgrove/ }).click();
     await page.waitForLoadState('networkidle');
-    const agreed = page.getByRole('region', { name: 'Agreed to' });
+    const agreed = page.getByRole('region', { name: 'Consents' });
     await agreed.scrollIntoViewIfNeeded();
     await agreed.getByRole('button', { name: /^Note: Being examined/ }).click();
     await agreed.getByLabel('How', { exact: true }).selectOption('signed');

@@ -8,7 +8,6 @@ import { origin } from '../server';
 test('another clinic’s identifiers open nothing, and the answer is the one to an identifier that nobody has', async ({
   page,
 }) => {
-  test.setTimeout(120_000);
   await signIn(page, 'lead');
   const home = page.request;
   const read = async (path: string) => (await home.get(`${origin()}/api/v1${path}`)).json();

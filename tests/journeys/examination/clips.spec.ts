@@ -8,7 +8,6 @@ test.use({ launchOptions: { executablePath, args: SOFTWARE_3D } });
 test('clips carry pair, speed and minutes: each is held against the others, with its error', async ({
   page,
 }) => {
-  test.setTimeout(90_000);
   await signIn(page);
   await newVisit(page, 'Tired');
   await open(page, 'move', 'Gait clip');

@@ -9,7 +9,6 @@ test.use({ launchOptions: { executablePath, args: SOFTWARE_3D } });
 test('a visit with every device: each reading matches what the device was set to, and is kept', async ({
   page,
 }) => {
-  test.setTimeout(180_000);
   await signIn(page);
   await newVisit(page, 'Devices');
 

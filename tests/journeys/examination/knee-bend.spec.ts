@@ -6,7 +6,6 @@ import { open, png, simulate, upload } from './devices';
 
 test.use({ launchOptions: { executablePath, args: SOFTWARE_3D } });
 test('the knee bend on a frame: plumb line, three placings a side, and what they say', async ({ page }) => {
-  test.setTimeout(90_000);
   await signIn(page);
   await newVisit(page, 'Kneebend');
   await open(page, 'load', 'Knee bend');

@@ -9,7 +9,6 @@ test.describe('by touch on a tablet', () => {
   test.use({ viewport: { width: 1024, height: 768 }, hasTouch: true });
 
   test('places are tapped, an outline is wiped, an axis is dragged', async ({ page }) => {
-    test.setTimeout(90_000);
     await signIn(page);
     await newVisit(page, 'Touch');
     await open(page, 'ask', 'Aches');
@@ -58,7 +57,7 @@ test.describe('by touch on a tablet', () => {
     await open(page, 'ask', 'Shoes before');
     await page.getByText('come undone', { exact: true }).tap();
     await open(page, 'old-pair', 'Pairs brought');
-    const own = page.getByRole('button', { name: /W \d$/ }).first();
+    const own = page.getByRole('region', { name: 'From this clinic' }).getByRole('button').first();
     await own.tap();
     const answers = page.getByRole('region', { name: 'Both answers' });
     await expect(answers).toContainText('Look next:');

@@ -5,7 +5,6 @@ import { filmed, open, upload } from './devices';
 
 test.use({ launchOptions: { executablePath, args: SOFTWARE_3D } });
 test('a video is decoded frame by frame at its own rate', async ({ page }) => {
-  test.setTimeout(90_000);
   await signIn(page);
   await newVisit(page, 'Video');
   await open(page, 'move', 'Gait clip');

@@ -129,7 +129,7 @@ test('the week is planned, moved by keyboard, kept, and each pair has its own us
   const use = page.getByRole('list', { name: 'What each pair is used' });
   await page.getByRole('heading', { name: 'The week, and the year ahead' }).scrollIntoViewIfNeeded();
   await expect(use).toContainText(/a week/);
-  await expect(page.getByRole('list', { name: 'What is left to be wished for' })).toContainText(
+  await expect(page.getByRole('list', { name: 'What the week still lacks' })).toContainText(
     'One pair takes every run',
   );
   const long = page.getByRole('button', { name: /^Sun: .* long/ });

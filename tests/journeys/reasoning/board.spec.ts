@@ -18,5 +18,5 @@ test('the board by keyboard: one key to the next mark, its sentence and source w
   expect(await focused.getAttribute('data-place')).not.toBe(first);
   await page.keyboard.press('ArrowUp');
   await page.keyboard.press('ArrowUp');
-  await expect(page.getByRole('region', { name: 'Target' })).toContainText('Hangs on');
+  await expect(page.getByRole('region', { name: 'Target' })).toContainText('Depends on');
 });

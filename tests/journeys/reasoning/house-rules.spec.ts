@@ -6,7 +6,6 @@ import { handedOver, openTab } from './past-patients';
 test('the lead adds a house rule: previewed, put in force, and what was issued replays as it was', async ({
   page,
 }) => {
-  test.setTimeout(90_000);
   await signIn(page, 'lead');
   // Issued before the change, and compared with afterwards.
   const visit = await handedOver(page, 'Ysolde');

@@ -53,7 +53,7 @@ test('a prosthetic foot whose set rise nobody measured: nothing is proposed unti
   await expect(why).toContainText(
     'Heel-to-toe drop cannot be judged until “Foot set for heel rise” is known.',
   );
-  await expect(page.getByRole('list', { name: 'Three that teach' })).toHaveCount(0);
+  await expect(page.getByRole('list', { name: 'Three to learn from' })).toHaveCount(0);
   await page.goto(`${visit}#ask`);
   await page.reload();
   await page.getByRole('tab', { name: 'Prosthesis' }).click();
@@ -61,5 +61,5 @@ test('a prosthetic foot whose set rise nobody measured: nothing is proposed unti
   await saved(page);
   await page.goto(`${visit}#candidates`);
   await page.reload();
-  await expect(page.getByRole('list', { name: 'Three that teach' })).toBeVisible();
+  await expect(page.getByRole('list', { name: 'Three to learn from' })).toBeVisible();
 });

@@ -1,10 +1,11 @@
 import { expect, test } from '@playwright/test';
 import { signIn } from '../keyboard';
 import { origin } from '../server';
-import { fits, noViolations, openDemoVisit, VISIT_STEPS } from './looking';
+import { fits, noViolations, openDemoVisit, readable, VISIT_STEPS } from './looking';
 
-test('axe finds nothing on any screen, and each fits 1280×800', async ({ page }) => {
-  test.setTimeout(300_000);
+test('axe finds nothing on any screen, each fits 1280×800, and nothing that is read is under 12 px', async ({
+  page,
+}) => {
   const clean = (where: string, part?: string) => noViolations(page, where, part ? { part } : {});
   const island = () => page.locator('astro-island:not([ssr])').first().waitFor({ state: 'attached' });
   await page.goto(`${origin()}/sign-in`);
@@ -34,20 +35,24 @@ test('axe finds nothing on any screen, and each fits 1280×800', async ({ page }
     }
     await clean(path);
     await fits(page, path);
+    await readable(page, path);
   }
   await page.goto(`${origin()}/shoes`);
   await page.getByRole('link', { name: /^Sources, versions/ }).click();
   await clean('model');
   await fits(page, 'model');
+  await readable(page, 'model');
   await page.getByRole('link', { name: 'Bench test' }).click();
   await island();
   await clean('bench test');
   await fits(page, 'bench test');
+  await readable(page, 'bench test');
   await page.goto(`${origin()}/patients?q=Marne`);
   await page.getByRole('table').getByRole('link').first().click();
   await island();
   await clean('patient');
   await fits(page, 'patient');
+  await readable(page, 'patient');
   const patient = page.url();
   await page.getByRole('link', { name: 'Inspect it' }).first().click();
   await page.getByRole('tab', { name: 'Inspect', exact: true }).waitFor();
@@ -57,6 +62,7 @@ test('axe finds nothing on any screen, and each fits 1280×800', async ({ page }
     if (tab === 'Log') await page.locator('canvas').waitFor();
     await clean(`pair ${tab}`, '[role=tabpanel]');
     await fits(page, `pair ${tab}`);
+    await readable(page, `pair ${tab}`);
   }
   await page.goto(patient);
   await page.getByRole('link', { name: 'Patient’s sheet' }).first().click();
@@ -73,6 +79,7 @@ test('axe finds nothing on any screen, and each fits 1280×800', async ({ page }
     await page.getByRole('tab', { name: tab }).click();
     await clean(`knowledge ${tab}`);
     await fits(page, `knowledge ${tab}`);
+    await readable(page, `knowledge ${tab}`);
   }
   const visit = await openDemoVisit(page);
   for (const step of VISIT_STEPS) {
@@ -81,10 +88,13 @@ test('axe finds nothing on any screen, and each fits 1280×800', async ({ page }
     if (step === 'candidates') await page.getByRole('button', { name: /^Propose/ }).click();
     if (step === 'try-on') await page.getByRole('region', { name: /^Pair A/ }).waitFor();
     await clean(step);
+    await readable(page, step);
     const tabs = await page.getByRole('tab').all();
     for (const tab of tabs.slice(1)) {
       await tab.click();
-      await clean(`${step} ${await tab.innerText()}`, '[role=tabpanel]');
+      const part = `${step} ${await tab.innerText()}`;
+      await clean(part, '[role=tabpanel]');
+      await readable(page, part, '[role=tabpanel]');
     }
     const tall = await page.evaluate(() => document.documentElement.scrollHeight - window.innerHeight);
     expect(tall, `${step} does not scroll the page`).toBeLessThanOrEqual(0);

@@ -4,7 +4,6 @@ import { origin } from '../server';
 import { noViolations, openDemoVisit } from './looking';
 
 test('in the dark only colours differ, and they keep their contrast', async ({ page }) => {
-  test.setTimeout(120_000);
   await page.emulateMedia({ colorScheme: 'dark' });
   const clean = (where: string) => noViolations(page, where, { rules: ['color-contrast'] });
   await signIn(page);

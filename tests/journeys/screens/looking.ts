@@ -1,6 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
 import { origin } from '../server';
+import { smallType } from './type-size';
 
 export const VISIT_STEPS = [
   'ask',
@@ -48,6 +49,10 @@ export async function wholePage(page: Page, rules: string[] | undefined): Promis
   const axe = new AxeBuilder({ page }).setLegacyMode(true).options({ resultTypes: ['violations'] });
   return (await (rules ? axe.withRules(rules) : axe).analyze()).violations;
 }
+
+/** Nothing that is read is smaller than the scale of type allows, in words and in drawings. */
+export const readable = async (page: Page, where: string, part?: string): Promise<void> =>
+  expect(await smallType(page, part), `${where}: type under 12 px`).toEqual([]);
 
 export const fits = (page: Page, where: string): Promise<void> =>
   expect

@@ -7,7 +7,6 @@ test.describe('on a tablet', () => {
   test.use({ viewport: { width: 1024, height: 768 }, hasTouch: true });
 
   test('from specification to collected pair by touch', async ({ page }) => {
-    test.setTimeout(120_000);
     await fromSpecificationToCollected(page, finger, 'Touch');
   });
 

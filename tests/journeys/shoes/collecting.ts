@@ -89,8 +89,8 @@ export async function fromSpecificationToCollected(
   await page.goto(`${origin()}/visits/${visitId}#candidates`);
   await page.locator('[data-visit]').waitFor();
 
-  // Three that teach, drawn with the foot inside.
-  await expect(page.getByRole('list', { name: 'Three that teach' }).getByRole('listitem')).toHaveCount(3);
+  // Three to learn from, drawn with the foot inside.
+  await expect(page.getByRole('list', { name: 'Three to learn from' }).getByRole('listitem')).toHaveCount(3);
   await hands.press(page, /^Drawn, with all reasons/);
   await expect(page.getByText(/lies inside|reaches \d+ mm beyond/).first()).toBeVisible();
   await hands.press(page, /^Propose these/);
@@ -132,10 +132,10 @@ export async function fromSpecificationToCollected(
   await page.goto(`${origin()}/patients/${patientId}`);
   await page.locator('astro-island:not([ssr])').nth(1).waitFor({ state: 'attached' });
   const order = page.getByRole('article', { name: /^Order: / });
-  await hands.press(page, 'Ordered');
-  await hands.press(page, 'Arrived');
+  await hands.press(page, 'Mark as ordered');
+  await hands.press(page, 'Mark as arrived');
   await expect(order.getByRole('button', { name: 'Look at both shoes first' })).toBeDisabled();
-  await hands.choose(page, 'Alike, without fault', 'yes', 1);
+  await hands.choose(page, 'A matched pair, no faults', 'yes', 1);
   await hands.press(page, 'Right: put by');
   await hands.press(page, 'Made: left: lift inside 5 mm', 'checkbox');
   await hands.type(page, 'Measured: left: lift inside 5 mm', '5');
