@@ -7,7 +7,7 @@ import { defineConfig } from 'astro/config';
 
 export default defineConfig({
   output: 'server',
-  adapter: node({ mode: 'standalone' }),
+  adapter: node({ mode: 'middleware' }),
   // What opens first is small: Today and the patient’s own page are Preact, which each of their files says in its first line.
   integrations: [
     react({ exclude: ['**/views/home/**', '**/views/today/**'] }),
