@@ -9,8 +9,14 @@ export default defineConfig({
     },
   },
   test: {
+    // A worker for each core: the runner's own share of the work is small.
+    maxWorkers: '100%',
     projects: [
-      { extends: true, test: { name: 'unit', include: ['src/**/*.test.ts'], testTimeout: 30_000 } },
+      {
+        extends: true,
+        // The core keeps no state, so that its modules are read once for all files of a worker.
+        test: { name: 'unit', include: ['src/**/*.test.ts'], testTimeout: 30_000, isolate: false },
+      },
       {
         extends: true,
         test: {
@@ -28,7 +34,8 @@ export default defineConfig({
           include: ['tests/integration/**/*.test.ts'],
           testTimeout: 30_000,
           hookTimeout: 60_000,
-          fileParallelism: false,
+          // Each file has a database of its own, and ends its connections with it.
+          isolate: false,
         },
       },
     ],

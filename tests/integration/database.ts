@@ -11,6 +11,8 @@ import { explainEverything, refuseWholeTables } from './explaining';
 explainEverything();
 
 export const FOLDER = resolve(import.meta.dirname, '../../migrations');
+/** What every database of a test is copied from. */
+const MIGRATED = 'tests_migrated';
 const SECRET = 'a secret that only the integration tests know, long enough';
 export const PASSWORD = 'a-password-for-tests';
 
@@ -34,16 +36,21 @@ export async function freshDatabase(): Promise<TestDatabase> {
   const server = process.env.SOVET_TEST_DATABASE_URL;
   if (!server) throw new Error('Run the integration tests through npm test: they need their own PostgreSQL.');
   const name = `t_${randomUUID().replaceAll('-', '').slice(0, 12)}`;
-  const admin = new pg.Client({ connectionString: server });
-  await admin.connect();
-  await admin.query(`create database ${name}`);
   const url = new URL(server);
   url.pathname = `/${name}`;
   const ownerUrl = url.toString();
-  const { error } = await migrate(ownerUrl, FOLDER);
-  if (error) throw error;
+  const admin = new pg.Client({ connectionString: server });
+  await admin.connect();
   const logins = loginUrls(ownerUrl, SECRET);
-  await ensureLogins(ownerUrl, logins);
+  // Roles belong to the whole server: files that run beside each other make theirs one after another.
+  await admin.query("select pg_advisory_lock(hashtext('sovet tests'))");
+  try {
+    await copyOfMigrated(admin, server, name);
+    await ensureLogins(ownerUrl, logins);
+  } finally {
+    await admin.query("select pg_advisory_unlock(hashtext('sovet tests'))");
+  }
+  const environment = { ...process.env };
   process.env.SOVET_APP_DATABASE_URL = logins.app;
   process.env.SOVET_AUTH_DATABASE_URL = logins.auth;
   process.env.SOVET_SECRET = SECRET;
@@ -56,11 +63,27 @@ export async function freshDatabase(): Promise<TestDatabase> {
     clinicB: clinics[1],
     drop: async () => {
       await closeDatabases();
+      // The next file shares the process: it begins with what this one found.
+      for (const key of Object.keys(process.env)) if (!(key in environment)) delete process.env[key];
+      Object.assign(process.env, environment);
       await admin.query(`drop database ${name} with (force)`);
       await admin.end();
       refuseWholeTables();
     },
   };
+}
+
+/** A new database as all migrations leave it: they run once, and what they made is copied. */
+async function copyOfMigrated(admin: pg.Client, server: string, name: string): Promise<void> {
+  const { rowCount } = await admin.query('select 1 from pg_database where datname = $1', [MIGRATED]);
+  if (rowCount === 0) {
+    await admin.query(`create database ${MIGRATED}`);
+    const url = new URL(server);
+    url.pathname = `/${MIGRATED}`;
+    const { error } = await migrate(url.toString(), FOLDER);
+    if (error) throw error;
+  }
+  await admin.query(`create database ${name} template ${MIGRATED}`);
 }
 
 async function addClinic(ownerUrl: string, letter: string): Promise<TestClinic> {

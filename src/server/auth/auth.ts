@@ -71,10 +71,11 @@ function createAuth() {
   });
 }
 
-let instance: ReturnType<typeof createAuth> | undefined;
+let made: { auth: ReturnType<typeof createAuth>; on: ReturnType<typeof authDatabase> } | undefined;
 
-/** Sign-in, made on first use because its database address arrives with the environment. */
+/** Sign-in, made on first use because its database address arrives with the environment, and anew on another connection. */
 export function auth(): ReturnType<typeof createAuth> {
-  instance ??= createAuth();
-  return instance;
+  const on = authDatabase();
+  if (made?.on !== on) made = { auth: createAuth(), on };
+  return made.auth;
 }
