@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { footprint } from '../../../src/simulators/footprint-scanner';
 import { executablePath, SOFTWARE_3D } from '../browser';
-import { filmed, open, png } from '../examination/devices';
+import { film, open, png } from '../examination/devices';
 import { newVisit, signIn } from '../keyboard';
 import { noViolations } from '../screens/looking';
 import { linkFor, openOn, phone } from './own-page';
@@ -31,7 +31,7 @@ test('before a first pair a wet print and a film come from home, and the readers
   const choose = handset.getByLabel('Film or choose a film');
   await choose.setInputFiles({ name: 'no.mp4', mimeType: 'video/mp4', buffer: Buffer.from('no film') });
   await expect(handset.getByText('This film cannot be read. Try another.')).toBeVisible();
-  await choose.setInputFiles(await filmed(page));
+  await choose.setInputFiles(film());
   await expect(handset.getByText(/\d+ pictures, ready to send/)).toBeVisible({ timeout: 30_000 });
   await noViolations(handset, 'own page, a film');
   await handset.getByRole('button', { name: 'Send', exact: true }).tap();

@@ -1,14 +1,14 @@
 import { expect, test } from '@playwright/test';
 import { executablePath, SOFTWARE_3D } from '../browser';
 import { newVisit, signIn } from '../keyboard';
-import { filmed, open, upload } from './devices';
+import { film, open, upload } from './devices';
 
 test.use({ launchOptions: { executablePath, args: SOFTWARE_3D } });
 test('a video is decoded frame by frame at its own rate', async ({ page }) => {
   await signIn(page);
   await newVisit(page, 'Video');
   await open(page, 'move', 'Gait clip');
-  await upload(page, 'Load a clip', await filmed(page));
+  await upload(page, 'Load a clip', film());
   await expect(page.getByRole('slider', { name: 'Frame', exact: true })).toBeVisible({ timeout: 30_000 });
   const frames = Number(await page.getByRole('slider', { name: 'Frame', exact: true }).getAttribute('max'));
   expect(frames).toBeGreaterThan(10);

@@ -1,4 +1,5 @@
 import type { Picture } from '@/core/examination/footprint/picture';
+import { frameRateOf } from '@/core/examination/gait/frame-rate';
 import { fail, ok, type Result } from '@/core/result/result';
 
 /** Frames of a clip, each no taller than the stage needs. */
@@ -70,7 +71,7 @@ export async function clipFromPictures(
   });
 }
 
-/** Frame rate from the first moments of playback: median distance of the frames shown. */
+/** Frame rate from the frames that are shown in the first moments of playback. */
 async function rateOf(video: HTMLVideoElement, signal: AbortSignal): Promise<number | null> {
   if (!('requestVideoFrameCallback' in video)) return null;
   const times: number[] = [];
@@ -88,13 +89,7 @@ async function rateOf(video: HTMLVideoElement, signal: AbortSignal): Promise<num
     video.play().catch(() => resolve());
   });
   video.pause();
-  const gaps = times
-    .slice(1)
-    .map((time, at) => time - times[at]!)
-    .filter((gap) => gap > 0.001)
-    .sort((a, b) => a - b);
-  const middle = gaps[gaps.length >> 1];
-  return middle === undefined ? null : Math.round(1 / middle);
+  return frameRateOf(times);
 }
 
 const USUAL_RATE = 30;
