@@ -3,11 +3,12 @@ import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 import { PNG } from 'pngjs';
+import { ensureChromium } from './lib/packages.mjs';
 
 const [origin = 'http://127.0.0.1:4321', only] = process.argv.slice(2);
 const folder = process.env.SOVET_SHOTS ?? join(import.meta.dirname, '../docs/screenshots');
 const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
+  executablePath: ensureChromium(),
   // The scan is drawn in three dimensions by software.
   args: [
     '--no-sandbox',

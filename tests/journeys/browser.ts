@@ -1,5 +1,9 @@
-/** Debian’s Chromium, with nothing that looks for a network or a graphics card. */
-export const executablePath = '/usr/bin/chromium';
+import { chromiumPath } from '../../scripts/lib/packages.mjs';
+
+/** Debian’s Chromium: `npm test` has installed it. */
+export const executablePath = chromiumPath() ?? 'chromium';
+
+/** With nothing that looks for a network or a graphics card. */
 const QUIET = [
   '--no-sandbox',
   '--disable-quic',

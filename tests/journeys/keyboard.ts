@@ -1,16 +1,43 @@
-import { expect, type Locator, type Page } from '@playwright/test';
+import { type Cookie, expect, type Locator, type Page } from '@playwright/test';
 import { origin } from './server';
 
 export const PASSWORD = 'low-tide-lantern';
 
-/** Tabs forward until the element has the focus, as a person without a mouse does. */
+/** Tabs that are pressed before anybody looks where they led. */
+const STRIDE = 10;
+
+/**
+ * Tabs forward until one of the elements has the focus, as a person without a mouse does. Each key goes from stop to stop; those that
+ * were pressed ahead go no further than the one that is looked for.
+ */
 export async function tabTo(page: Page, target: Locator, most = 140): Promise<void> {
-  await target.waitFor({ state: 'attached' });
-  for (let presses = 0; presses < most; presses += 1) {
-    if (await target.evaluate((element) => element === document.activeElement)) return;
-    await page.keyboard.press('Tab');
+  await target.first().waitFor({ state: 'attached' });
+  for (let presses = 0; presses < most; presses += STRIDE) {
+    if (await target.evaluateAll(isReached)) return;
+    await Promise.all(Array.from({ length: STRIDE }, () => page.keyboard.press('Tab')));
   }
-  throw new Error(`Tab never reached ${target}`);
+  if (!(await target.evaluateAll(isReached))) throw new Error(`Tab never reached ${target}`);
+}
+
+/** Runs in the page: whether one of these has the focus; until then a Tab that finds it there stays. */
+function isReached(elements: Element[]): boolean {
+  const held = globalThis as { heldAt?: Element[]; isHolding?: boolean };
+  if (!held.isHolding) {
+    held.isHolding = true;
+    addEventListener(
+      'keydown',
+      (event) => {
+        if (event.key !== 'Tab' || !held.heldAt?.some((element) => element === document.activeElement))
+          return;
+        event.preventDefault();
+        event.stopImmediatePropagation();
+      },
+      { capture: true },
+    );
+  }
+  const reached = elements.some((element) => element === document.activeElement);
+  held.heldAt = reached ? [] : elements;
+  return reached;
 }
 
 /** Reaches a field by Tab and types. */
@@ -22,11 +49,7 @@ export async function typeInto(page: Page, label: string | RegExp, text: string)
 /** Reaches a group of options by Tab and chooses by digit. */
 export async function choose(page: Page, group: string, digit: number): Promise<void> {
   const options = page.getByRole('group', { name: group, exact: true }).locator('input');
-  for (let presses = 0; presses < 140; presses += 1) {
-    if (await options.evaluateAll((inputs) => inputs.includes(document.activeElement as HTMLInputElement)))
-      break;
-    await page.keyboard.press('Tab');
-  }
+  await tabTo(page, options);
   await page.keyboard.press(String(digit));
   await expect(options.nth(digit - 1)).toBeChecked();
 }
@@ -37,16 +60,25 @@ export async function press(page: Page, target: Locator, key: 'Space' | 'Enter' 
   await page.keyboard.press(key);
 }
 
-export async function signIn(
-  page: Page,
-  who: 'lead' | 'practitioner' | 'assistant' = 'practitioner',
-): Promise<void> {
+type Role = 'lead' | 'practitioner' | 'assistant';
+/** What a browser keeps of each role's session, once it has signed in. */
+const sessions = new Map<Role, Cookie[]>();
+
+/** Signed in and on Today: by the page the first time and after the session has ended, else with the session there is. */
+export async function signIn(page: Page, who: Role = 'practitioner'): Promise<void> {
+  const known = sessions.get(who);
+  if (known) {
+    await page.context().addCookies(known);
+    await page.goto(`${origin()}/today`);
+    if (new URL(page.url()).pathname === '/today') return;
+  }
   await page.goto(`${origin()}/sign-in`);
   await page.locator('astro-island:not([ssr])').first().waitFor({ state: 'attached' });
   await page.getByLabel('E-mail').fill(`${who}@harbour.example`);
   await page.getByLabel('Password').fill(PASSWORD);
   await page.getByRole('button', { name: 'Sign in' }).click();
   await page.waitForURL(/today/);
+  sessions.set(who, await page.context().cookies());
 }
 
 /** Adds a patient through the API and opens a visit; returns where it is. */

@@ -1,10 +1,11 @@
 import { defineConfig } from '@playwright/test';
 import { executablePath, PLAIN } from './browser';
+import { WORKERS } from './server';
 
 export default defineConfig({
   testDir: '.',
   globalSetup: './global-setup.ts',
-  workers: 1,
+  workers: WORKERS,
   retries: 0,
   // Limits for what hangs, not measures of speed: a busy machine is several times slower than a quiet one.
   timeout: 300_000,

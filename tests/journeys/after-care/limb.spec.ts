@@ -95,7 +95,9 @@ test('a drawer by its maker’s colours, a day on a phone from morning to night,
   await handset.clock.setFixedTime(new Date(`${today()}T00:55:00`));
   await handset.getByRole('button', { name: 'It hurts' }).tap();
   await expect(handset.getByRole('alert')).toContainText('Do not change the socks');
+  const told = handset.waitForResponse((answer) => answer.request().method() === 'POST' && answer.ok());
   await handset.getByRole('button', { name: 'Send', exact: true }).first().tap();
+  await told;
   await expect(handset.getByText(/ply now/)).toHaveCount(0);
   await page.goto(`${origin()}/patients/${patientId}/limb`);
   await expect(page.getByText(/no advice on ply/)).toBeVisible();

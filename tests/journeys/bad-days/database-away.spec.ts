@@ -2,6 +2,9 @@ import { expect, test } from '@playwright/test';
 import { PASSWORD } from '../keyboard';
 import { ownServer } from '../own-server';
 
+/** It gives up after 0.7 s, where a question waits for 20; the rest is a machine that does other things too. */
+const AT_ONCE_MS = 3000;
+
 test('the database is killed and comes back: nothing typed is lost, and nobody restarts the application', async ({
   page,
   request,
@@ -32,7 +35,7 @@ test('the database is killed and comes back: nothing typed is lost, and nobody r
       server.kill();
       const away = await timed('/readyz');
       expect(away.status).toBe(503);
-      expect(away.ms).toBeLessThan(1000);
+      expect(away.ms).toBeLessThan(AT_ONCE_MS);
       expect((await timed('/healthz')).status).toBe(200);
       const api = await request.get(at('/api/v1/today'), { headers: { authorization: 'Bearer x' } });
       expect(api.status()).toBe(503);
@@ -44,8 +47,8 @@ test('the database is killed and comes back: nothing typed is lost, and nobody r
       expect(whilst.status()).toBe(503);
       expect(await whilst.text()).toContain('The records cannot be reached');
       await server.back();
-      await expect.poll(async () => (await timed('/readyz')).status, { timeout: 5000 }).toBe(200);
-      await expect(page.locator('[data-saving=saved]')).toBeVisible({ timeout: 15_000 });
+      await expect.poll(async () => (await timed('/readyz')).status, { timeout: 20_000 }).toBe(200);
+      await expect(page.locator('[data-saving=saved]')).toBeVisible({ timeout: 30_000 });
     }
     const id = /visits\/([0-9a-f-]+)/.exec(page.url())![1];
     const record = await (await page.request.get(at(`/api/v1/visits/${id}`))).json();
@@ -57,12 +60,12 @@ test('the database is killed and comes back: nothing typed is lost, and nobody r
     try {
       const hung = await timed('/readyz');
       expect(hung.status).toBe(503);
-      expect(hung.ms).toBeLessThan(1100);
-      expect((await timed('/healthz')).ms).toBeLessThan(1000);
+      expect(hung.ms).toBeLessThan(AT_ONCE_MS);
+      expect((await timed('/healthz')).ms).toBeLessThan(AT_ONCE_MS);
     } finally {
       server.thaw();
     }
-    await expect.poll(async () => (await timed('/readyz')).status, { timeout: 5000 }).toBe(200);
+    await expect.poll(async () => (await timed('/readyz')).status, { timeout: 20_000 }).toBe(200);
   } finally {
     await server.end();
   }

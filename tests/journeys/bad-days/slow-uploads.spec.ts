@@ -3,6 +3,9 @@ import { expect, test } from '@playwright/test';
 import { signIn } from '../keyboard';
 import { origin } from '../server';
 
+/** An upload may take three minutes; somebody who waited for one would see it. */
+const AT_ONCE_MS = 5000;
+
 test('a dozen uploads that trickle in keep nobody waiting', async ({ page }) => {
   await signIn(page);
   const cookie = (await page.context().cookies()).map(({ name, value }) => `${name}=${value}`).join('; ');
@@ -22,7 +25,7 @@ test('a dozen uploads that trickle in keep nobody waiting', async ({ page }) => 
       expect((await work()).ok()).toBe(true);
       return Date.now() - before;
     };
-    expect(await timed(() => page.request.get(`${origin()}/api/v1/today`))).toBeLessThan(1500);
+    expect(await timed(() => page.request.get(`${origin()}/api/v1/today`))).toBeLessThan(AT_ONCE_MS);
     expect(
       await timed(() =>
         page.request.post(`${origin()}/api/v1/catalogue?dry=yes`, {
@@ -30,7 +33,7 @@ test('a dozen uploads that trickle in keep nobody waiting', async ({ page }) => 
           data: 'maker,model,version\nTestmaker,Slow,1\n',
         }),
       ),
-    ).toBeLessThan(3000);
+    ).toBeLessThan(AT_ONCE_MS);
   } finally {
     for (const upload of uploads) upload.destroy();
   }

@@ -1,6 +1,6 @@
 import { expect, type Page, test } from '@playwright/test';
 import { totp } from '@tests/fixtures/totp';
-import { ownServer } from '../own-server';
+import { ownApplication } from '../own-server';
 import { secondClinic } from '../second-clinic';
 
 const DEMO_PASSWORD = 'low-tide-lantern';
@@ -21,7 +21,7 @@ const settled = async (page: Page, address: string) => {
 test('one person works in two clinics, at one site of the first, with the second factor that the other asks for', async ({
   page,
 }) => {
-  const { origin, databaseUrl, end } = await ownServer();
+  const { origin, databaseUrl, end } = await ownApplication();
   try {
     const far = await secondClinic(databaseUrl, origin);
     const post = (path: string, data: object) => far.api.post(`/api/v1${path}`, { data });
@@ -91,7 +91,7 @@ test('one person works in two clinics, at one site of the first, with the second
 test('a record that was begun twice is folded into one and taken apart; who asks to be erased too early is closed from view', async ({
   page,
 }) => {
-  const { origin, end } = await ownServer();
+  const { origin, end } = await ownApplication();
   try {
     await enter(page, origin, 'lead@harbour.example');
     // Formats of the clinic reach every page.

@@ -3,7 +3,7 @@ import { expect, test } from '@playwright/test';
 import { ROUTES } from '@/contract/routes';
 import { signIn } from '../keyboard';
 import { secondClinic } from '../second-clinic';
-import { origin } from '../server';
+import { origin, running } from '../server';
 
 test('another clinic’s identifiers open nothing, and the answer is the one to an identifier that nobody has', async ({
   page,
@@ -33,7 +33,7 @@ test('another clinic’s identifiers open nothing, and the answer is the one to 
   const everyId = Object.values(ids).flat();
   expect(everyId.length).toBeGreaterThan(8);
 
-  const stranger = (await secondClinic(process.env.SOVET_TEST_DATABASE_URL!, origin())).api;
+  const stranger = (await secondClinic(running().databaseUrl, origin())).api;
   try {
     const ask = async (method: string, path: string) => {
       const answer = await stranger.fetch(path, { method, ...(method === 'GET' ? {} : { data: {} }) });

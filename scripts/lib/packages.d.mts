@@ -1,0 +1,2 @@
+/** Where Debian's Chromium is; undefined where none is installed. */
+export function chromiumPath(): string | undefined;
