@@ -11,12 +11,16 @@ test('the whole visit by keyboard alone, then a reload and a killed server, and 
     await expect(page.getByRole('heading', { level: 1, name, exact: true })).toBeFocused();
   };
   const tab = async (name: string) => {
-    await page.locator('[role=tab][data-state=active]').waitFor();
-    await tabTo(page, page.locator('[role=tab][data-state=active]'));
+    const open = page.locator('[role=tab][data-state=active]');
+    await open.waitFor();
+    await tabTo(page, open);
     for (let presses = 0; presses < 9; presses += 1) {
       if (await page.getByRole('tab', { name, selected: true }).isVisible()) return;
+      const before = await open.innerText();
       await page.keyboard.press('ArrowRight');
+      await expect(open).not.toHaveText(before);
     }
+    throw new Error(`No tab ${name}`);
   };
 
   // Signs in and adds a patient.
