@@ -79,6 +79,8 @@ export const OUTDOOR: readonly Archetype[] = [
       drop: 4,
       heelStack: 20,
       mass: 220,
+      heelBase: 68,
+      forefootBase: 90,
       tread: 'lugs',
       toeProtection: 'bumper',
       forefootStiffness: 1.5,

@@ -158,6 +158,8 @@ export const RUNNING: readonly Archetype[] = [
       drop: 6,
       heelStack: 22,
       mass: 210,
+      heelBase: 66,
+      forefootBase: 88,
       forefootStiffness: 1.5,
       heelCounter: 4,
       closure: 'hook-and-loop',
