@@ -1,9 +1,10 @@
-// One command: lint, types, arrows, unit, component, integration and browser tests; ends with one line that totals all runners.
+// One command: types, lint, arrows, unit, component, integration and browser tests; ends with one line that totals all runners.
 import { spawn, spawnSync } from 'node:child_process';
 import { once } from 'node:events';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { text } from 'node:stream/consumers';
 import { ensureChromium, ensureNpmPackages, ensurePoppler, isRoot, ROOT } from './lib/packages.mjs';
 import { dataFolder, startPostgres } from './lib/postgres.mjs';
 import { failedLines, playwrightTests, slowestLines, vitestTests } from './lib/run-report.mjs';
@@ -18,31 +19,63 @@ const add = (passed, failed, skipped = 0) => {
   total.skipped += skipped;
 };
 
-/** Builds while checks run that touch nothing of it: each keeps one core busy. Answers whether it was built, once that is asked. */
-function buildBeside() {
-  const child = spawn(
-    process.execPath,
-    ['--input-type=module', '--eval', "(await import('./scripts/lib/packages.mjs')).ensureBuilt()"],
-    { cwd: ROOT, stdio: ['ignore', 'inherit', 'inherit'] },
-  );
-  const ended = once(child, 'exit');
-  return async () => (await ended)[0] === 0;
+/** Runs a script of Node beside whatever else runs; what it prints comes in one piece when it has ended. */
+async function beside(name, args) {
+  const child = spawn(process.execPath, args, {
+    cwd: ROOT,
+    stdio: ['ignore', 'pipe', 'pipe'],
+    env: { ...process.env, ASTRO_TELEMETRY_DISABLED: '1' },
+  });
+  const [out, err] = await Promise.all([text(child.stdout), text(child.stderr), once(child, 'exit')]);
+  console.log(`\n— ${name}\n${out}${err}`);
+  return child.exitCode === 0;
 }
 
 /** A check that passes or fails as a whole. */
-function check(name, ...command) {
-  console.log(`\n— ${name}`);
-  const { status } = spawnSync(
-    process.execPath,
-    [join(ROOT, 'node_modules', command[0]), ...command.slice(1)],
-    {
-      cwd: ROOT,
-      stdio: ['ignore', 'inherit', 'inherit'],
-      env: { ...process.env, ASTRO_TELEMETRY_DISABLED: '1' },
-    },
+async function check(name, command, ...args) {
+  const passed = await beside(name, [join(ROOT, 'node_modules', command), ...args]);
+  add(passed ? 1 : 0, passed ? 0 : 1);
+  if (!passed) failed.push(`  ${name}`);
+}
+
+/** Two at a time, a core for each: the types of everything take as long as all else together. */
+async function checks() {
+  // Writes the types of pages, which the types of everything else rest on.
+  await check(
+    'pages',
+    'astro/astro.js',
+    'check',
+    '--minimumFailingSeverity',
+    'error',
+    '--tsconfig',
+    'tsconfig.pages.json',
   );
-  add(status === 0 ? 1 : 0, status === 0 ? 0 : 1);
-  if (status !== 0) failed.push(`  ${name}`);
+  const types = check('types', 'typescript/bin/tsc', '--noEmit');
+  await check('lint', '@biomejs/biome/bin/biome', 'check', '--error-on-warnings', '.');
+  const arrows = (name, folder, config) =>
+    check(
+      name,
+      'dependency-cruiser/bin/dependency-cruise.mjs',
+      folder,
+      '--config',
+      config,
+      '--output-type',
+      'err',
+    );
+  await arrows('import arrows', 'src', '.dependency-cruiser.cjs');
+  await check('licences', '../scripts/licences.mjs');
+  await arrows('folders without circles', 'src/core', '.dependency-cruiser.folders.cjs');
+  if (wanted('journeys')) await build();
+  await types;
+}
+
+let built = false;
+async function build() {
+  built ||= await beside('build', [
+    '--eval',
+    "import('./scripts/lib/packages.mjs').then(({ ensureBuilt }) => ensureBuilt())",
+  ]);
+  if (!built) throw new Error('The build failed.');
 }
 
 /** A runner that writes its counts as JSON. */
@@ -91,30 +124,7 @@ const reports = mkdtempSync(join(tmpdir(), 'sovet-reports-'));
 let database;
 try {
   ensureNpmPackages();
-  if (wanted('checks')) check('types', 'astro/astro.js', 'check', '--minimumFailingSeverity', 'error');
-  const isBuilt = wanted('journeys') ? buildBeside() : undefined;
-  if (wanted('checks')) {
-    check('lint', '@biomejs/biome/bin/biome', 'check', '--error-on-warnings', '.');
-    check(
-      'import arrows',
-      'dependency-cruiser/bin/dependency-cruise.mjs',
-      'src',
-      '--config',
-      '.dependency-cruiser.cjs',
-      '--output-type',
-      'err',
-    );
-    check('licences', '../scripts/licences.mjs');
-    check(
-      'folders without circles',
-      'dependency-cruiser/bin/dependency-cruise.mjs',
-      'src/core',
-      '--config',
-      '.dependency-cruiser.folders.cjs',
-      '--output-type',
-      'err',
-    );
-  }
+  if (wanted('checks')) await checks();
   const vitest = (project, env = {}) => {
     const report = join(reports, `${project}.json`);
     suite(
@@ -144,7 +154,7 @@ try {
     }
     if (wanted('journeys')) {
       ensureChromium();
-      if (!(await isBuilt?.())) throw new Error('The build failed.');
+      await build();
       const report = join(reports, 'journeys.json');
       suite(
         'journeys',
