@@ -8,8 +8,8 @@ export default defineConfig({
   workers: WORKERS,
   retries: 0,
   // Limits for what hangs, not measures of speed: a busy machine is several times slower than a quiet one.
-  timeout: 300_000,
-  expect: { timeout: 20_000 },
+  timeout: 600_000,
+  expect: { timeout: 60_000 },
   reporter: [['list'], ['json']],
   outputDir: '../../test-results',
   use: {

@@ -32,7 +32,7 @@ test('before a first pair a wet print and a film come from home, and the readers
   await choose.setInputFiles({ name: 'no.mp4', mimeType: 'video/mp4', buffer: Buffer.from('no film') });
   await expect(handset.getByText('This film cannot be read. Try another.')).toBeVisible();
   await choose.setInputFiles(film());
-  await expect(handset.getByText(/\d+ pictures, ready to send/)).toBeVisible({ timeout: 30_000 });
+  await expect(handset.getByText(/\d+ pictures, ready to send/)).toBeVisible();
   await noViolations(handset, 'own page, a film');
   await handset.getByRole('button', { name: 'Send', exact: true }).tap();
   // The print has one of its own already.
@@ -44,7 +44,7 @@ test('before a first pair a wet print and a film come from home, and the readers
   await page.getByRole('button', { name: 'Take a print, left' }).click();
   await page.getByRole('group', { name: 'From home, unverified' }).getByRole('button').click();
   const left = page.getByRole('region', { name: 'Footprint, left' });
-  await expect(left.getByText(/arch index/i).first()).toBeVisible({ timeout: 20_000 });
+  await expect(left.getByText(/arch index/i).first()).toBeVisible();
 
   await open(page, 'move', 'Gait clip');
   await page.getByRole('button', { name: 'Load a clip' }).click();
@@ -53,7 +53,7 @@ test('before a first pair a wet print and a film come from home, and the readers
     .getByRole('button', { name: /film from behind, \d+ pictures/ })
     .click();
   const frames = page.getByRole('slider', { name: 'Frame', exact: true });
-  await expect(frames).toBeVisible({ timeout: 30_000 });
+  await expect(frames).toBeVisible();
   expect(Number(await frames.getAttribute('max'))).toBeGreaterThan(10);
   await expect(page.getByLabel('Frames a second')).toHaveValue('25');
 });

@@ -85,9 +85,7 @@ test('without a connection the page is there, says that nothing went out, and se
   await expect(handset.getByRole('heading', { name: 'Today', exact: true })).toBeVisible();
   // What the page is made of has to be kept before the connection goes.
   await expect
-    .poll(() => handset.evaluate(async () => (await (await caches.open('home-1')).keys()).length), {
-      timeout: 15_000,
-    })
+    .poll(() => handset.evaluate(async () => (await (await caches.open('home-1')).keys()).length))
     .toBeGreaterThan(3);
   await handset.waitForTimeout(3500);
   await handset.context().setOffline(true);

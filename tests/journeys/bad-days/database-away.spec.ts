@@ -47,8 +47,8 @@ test('the database is killed and comes back: nothing typed is lost, and nobody r
       expect(whilst.status()).toBe(503);
       expect(await whilst.text()).toContain('The records cannot be reached');
       await server.back();
-      await expect.poll(async () => (await timed('/readyz')).status, { timeout: 20_000 }).toBe(200);
-      await expect(page.locator('[data-saving=saved]')).toBeVisible({ timeout: 30_000 });
+      await expect.poll(async () => (await timed('/readyz')).status, { timeout: 60_000 }).toBe(200);
+      await expect(page.locator('[data-saving=saved]')).toBeVisible();
     }
     const id = /visits\/([0-9a-f-]+)/.exec(page.url())![1];
     const record = await (await page.request.get(at(`/api/v1/visits/${id}`))).json();
@@ -65,7 +65,7 @@ test('the database is killed and comes back: nothing typed is lost, and nobody r
     } finally {
       server.thaw();
     }
-    await expect.poll(async () => (await timed('/readyz')).status, { timeout: 20_000 }).toBe(200);
+    await expect.poll(async () => (await timed('/readyz')).status, { timeout: 60_000 }).toBe(200);
   } finally {
     await server.end();
   }

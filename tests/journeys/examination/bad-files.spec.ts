@@ -31,7 +31,7 @@ test('bad files get a clear answer or a visible repair, and the visit keeps what
     [{ name: 'letter.png', mimeType: 'image/png', buffer: Buffer.from('no picture') }, 'use PNG or JPEG'],
   ] as const) {
     await upload(page, 'Take a print, left', file);
-    await expect(print.getByRole('alert')).toContainText(answer, { timeout: 20_000 });
+    await expect(print.getByRole('alert')).toContainText(answer);
     await expect(print.getByRole('alert')).toContainText('Nothing in the visit has changed.');
   }
   const one = footprint({ side: 'left', archIndex: 0.21, pixelsPerMm: 2, shade: 0 }).picture;
@@ -64,7 +64,7 @@ test('bad files get a clear answer or a visible repair, and the visit keeps what
   await upload(page, 'Take a scan, left', stl('cut.stl', writeStl(foot.mesh).slice(0, 9000)));
   await expect(scan.getByRole('alert')).toContainText('cut short');
   await upload(page, 'Take a scan, left', stl('foot.stl', writeStl(foot.mesh)));
-  await expect(scan.getByText(/inside out and has been turned over/)).toBeVisible({ timeout: 20_000 });
+  await expect(scan.getByText(/inside out and has been turned over/)).toBeVisible();
   await expect(scan.getByText(/by its size it is in m\b/)).toBeVisible();
 
   await open(page, 'move', 'Pressure');
@@ -80,7 +80,7 @@ test('bad files get a clear answer or a visible repair, and the visit keeps what
     'Take a step, left',
     csv(text.replace(/# pitch.*\n/, '').replace(/^(0,\d+),0,/gm, '$1,-4,')),
   );
-  await expect(pressure.getByText(/cells were below zero and count as 0/)).toBeVisible({ timeout: 20_000 });
+  await expect(pressure.getByText(/cells were below zero and count as 0/)).toBeVisible();
 
   await open(page, 'move', 'Gait clip');
   await upload(page, 'Load a clip', {
@@ -88,7 +88,7 @@ test('bad files get a clear answer or a visible repair, and the visit keeps what
     mimeType: 'video/webm',
     buffer: Buffer.from('no clip'),
   });
-  await expect(page.getByText(/cannot be played by this browser/)).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText(/cannot be played by this browser/)).toBeVisible();
 
   await open(page, 'feet', 'Measure');
   await expect(page.getByLabel('Foot length, heel to longest toe, left')).toHaveValue('262');

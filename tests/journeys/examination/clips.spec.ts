@@ -20,7 +20,7 @@ test('clips carry pair, speed and minutes: each is held against the others, with
     );
     // The new clip begins at its first frame.
     const frame = page.getByRole('slider', { name: 'Frame', exact: true });
-    await expect(frame).toHaveValue('0', { timeout: 20_000 });
+    await expect(frame).toHaveValue('0');
     await page.getByRole('button', { name: 'Snap to the dots' }).click();
     await page.getByRole('button', { name: 'Follow to the end' }).click();
     await frame.fill('5');

@@ -16,9 +16,7 @@ test('the knee bend on a frame: plumb line, three placings a side, and what they
     ...Array.from({ length: 6 }, (_, at) => png(`knee ${at}.png`, kneeFrame(frames, at).picture)),
   );
   // Nothing is measured before the points are placed.
-  await expect(page.getByText('Place the points: kneecap, second toe, plumb line, scale.')).toBeVisible({
-    timeout: 20_000,
-  });
+  await expect(page.getByText('Place the points: kneecap, second toe, plumb line, scale.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Keep this placing' })).toBeDisabled();
   await page
     .getByRole('slider', { name: 'Frame', exact: true })
@@ -39,9 +37,7 @@ test('the knee bend on a frame: plumb line, three placings a side, and what they
 
   // The other foot from the simulated camera, on one leg: kept apart.
   await simulate(page, 'Load a front view', { foot: 'right', 'falls inside, mm': '3' });
-  await expect(page.getByRole('slider', { name: 'Frame', exact: true })).toHaveAttribute('max', '11', {
-    timeout: 20_000,
-  });
+  await expect(page.getByRole('slider', { name: 'Frame', exact: true })).toHaveAttribute('max', '11');
   await page.getByRole('slider', { name: 'Frame', exact: true }).fill('11');
   await page.getByRole('button', { name: 'Snap to the dots' }).click();
   await keep.click();

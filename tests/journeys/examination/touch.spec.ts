@@ -20,7 +20,7 @@ test.describe('by touch on a tablet', () => {
     await simulate(page, 'Take a print, right', { 'arch index': '0.25' });
     const print = page.getByRole('region', { name: 'Footprint, right' });
     const index = print.getByRole('row', { name: /^Arch index/ });
-    await expect(index).toBeVisible({ timeout: 20_000 });
+    await expect(index).toBeVisible();
     const before = await figure(index);
     await print.getByText('wipe', { exact: true }).tap();
     const drawing = print.getByRole('application');

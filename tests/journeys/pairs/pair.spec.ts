@@ -67,7 +67,7 @@ test('an inspection moves the window; the pair is retired with a reason, and its
     const answer = await page.request.get(`${origin()}/api/v1/models/${own.id}/life`);
     const { learned } = await answer.json();
     expect(learned.wornOut).toBeGreaterThanOrEqual(1);
-  }).toPass({ timeout: 30_000 });
+  }).toPass({ timeout: 60_000 });
   await page.goto(`${origin()}/shoes/${own.id}`);
   await expect(page.getByRole('region', { name: 'How long it lasts' })).toContainText(
     /pairs of this version \([1-9]/,

@@ -42,7 +42,7 @@ test('the lead adds a house rule: previewed, put in force, and what was issued r
   await expect(preview.getByRole('status')).toContainText(
     /[1-9]\d* of \d+ specifications would change: these/,
     {
-      timeout: 30_000,
+      timeout: 120_000,
     },
   );
   await expect(preview.getByText(/Outsole hardness/).first()).toBeVisible();

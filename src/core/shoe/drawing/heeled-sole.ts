@@ -23,11 +23,14 @@ export const heelShape = (values: FeatureValues, { heel, fore }: Sole): HeelShap
 function archedUnderside(sole: Sole): Point[] {
   const { length: l, heel, fore, apex } = sole;
   const ball = Math.min(BALL_SHARE - 0.06, apex - 0.04);
+  const shank: Point = [0.46, -(heel * 0.46 + fore * 0.54) + SHELL_MM + 1];
   return [
     [2, -heel + SHELL_MM],
     [l * 0.08, -heel + SHELL_MM + 1],
     [l * 0.25, -heel + SHELL_MM + 2],
-    [l * 0.46, -(heel * 0.46 + fore * 0.54) + SHELL_MM + 1],
+    [l * shank[0], shank[1]],
+    // Comes down flat, so that the curve through the ball dips no deeper than the ground.
+    [l * (shank[0] + (ball - shank[0]) * 0.76), shank[1] * 0.16],
     [l * ball, -1],
     ...underside(sole).slice(5),
   ];
@@ -44,7 +47,7 @@ function heelOutline(shape: HeelShape, sole: Sole): string {
   const { length: l, heel } = sole;
   const seat = -heel + SHELL_MM;
   if (shape === 'wedge') {
-    const arched = archedUnderside(sole).slice(0, 5);
+    const arched = archedUnderside(sole).slice(0, 6);
     const last = arched.at(-1)!;
     return between(arched, [
       [2, -2],
