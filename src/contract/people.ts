@@ -56,6 +56,10 @@ export const people = {
     id: 'readOutbox',
     answer: z.array(mailRecordSchema),
     tag: 'people',
-    summary: 'Letters of the last ninety days, newest first',
+    summary: 'Letters of the last ninety days, newest first; 200 at a time',
+    query: z.object({
+      /** The last letter of the page before. */
+      after: z.uuid().optional(),
+    }),
   }),
 };

@@ -10,10 +10,11 @@ import {
   changePerson,
   invite,
   listPeople,
+  OUTBOX_PAGE,
   readOutbox,
 } from '@/server/services/people/colleagues';
 import { addToken } from '@/server/services/people/tokens';
-import { freshDatabase, type TestDatabase } from './database';
+import { asOwner, freshDatabase, type TestDatabase } from './database';
 import { cookieOf, refusal } from './signing-in';
 
 let db: TestDatabase;
@@ -36,6 +37,33 @@ async function invited(email: string): Promise<{ id: string; token: string }> {
   const letter = (await letters()).find(({ recipient }) => recipient === email)!;
   return { id: person.id, token: tokenIn(letter.body) };
 }
+
+describe('the outbox', () => {
+  it('is read page by page, newest first; what is older than ninety days is not shown', async () => {
+    const mine = db.clinicB.lead;
+    await asOwner(db, (client) =>
+      client.query(
+        `insert into mail (clinic_id, recipient, subject, body, state, written_at)
+         select $1, 'somebody@far.example', 'letter ' || n, '', 'sent', now() - n / 5 * interval '1 day'
+         from generate_series(1, 470) n`,
+        [mine.clinicId],
+      ),
+    );
+    const first = await asTenant(mine, readOutbox);
+    expect(first).toHaveLength(OUTBOX_PAGE);
+    const second = await asTenant(mine, (tenant) => readOutbox(tenant, first.at(-1)!.id));
+    const third = await asTenant(mine, (tenant) => readOutbox(tenant, second.at(-1)!.id));
+    const all = [...first, ...second, ...third];
+    expect(new Set(all.map(({ id }) => id)).size).toBe(449);
+    expect(all.map(({ writtenAt }) => writtenAt)).toEqual(
+      all
+        .map(({ writtenAt }) => writtenAt)
+        .sort()
+        .reverse(),
+    );
+    await asOwner(db, (client) => client.query('delete from mail where clinic_id = $1', [mine.clinicId]));
+  });
+});
 
 describe('inviting a colleague', () => {
   it('a link sets a password once; a weak one is refused at its field and uses nothing up', async () => {

@@ -7,7 +7,7 @@ import { ruleUse } from '@/server/services/knowledge/knowledge';
 import { addConsent } from '@/server/services/patients/consents';
 import { erasePatient, exportPatient } from '@/server/services/patients/one-person';
 import { addPatient, findPatients, readPatient } from '@/server/services/patients/patients';
-import { checkTrail, exportTrail, readTrail } from '@/server/services/people/trail';
+import { checkTrail, exportTrail, readTrail, sealedSoFar } from '@/server/services/people/trail';
 import { readRecall } from '@/server/services/recall/recall';
 import { handOver } from '@/server/services/visits/hand-over';
 import { readSheet } from '@/server/services/visits/sheets';
@@ -193,11 +193,31 @@ describe('the trail', () => {
     expect(others.every(({ who }) => who.endsWith(' b'))).toBe(true);
   });
 
+  it('is read page by page, newest first, none twice and none left out', async () => {
+    await asOwner(db, (client) =>
+      client.query(
+        `insert into audit_entry (clinic_id, user_id, who, action, what)
+         select $1, $2, 'lead a', 'export', 'page ' || n from generate_series(1, 450) n`,
+        [lead.clinicId, lead.userId],
+      ),
+    );
+    const numbers: number[] = [];
+    let after: string | undefined;
+    for (let pages = 0; pages < 5; pages += 1) {
+      const page = await asTenant(lead, (tenant) => readTrail(tenant, { action: 'export' }, after));
+      if (page.length === 0) break;
+      numbers.push(...page.flatMap(({ what }) => (what.startsWith('page ') ? [Number(what.slice(5))] : [])));
+      after = page.at(-1)!.id;
+    }
+    expect(numbers).toEqual(Array.from({ length: 450 }, (_, at) => 450 - at));
+  });
+
   it('is sealed block after block; a changed, a removed and a forged entry are named', async () => {
     await sealEverything();
     await somebody();
     await sealEverything();
     const whole = await asTenant(lead, checkTrail);
+    expect(await asTenant(lead, sealedSoFar)).toEqual({ seals: whole.seals, entries: whole.entries });
     expect(whole.problems).toEqual([]);
     expect(whole.seals).toBeGreaterThanOrEqual(2);
     const tamper = async (change: string, back: string) => {

@@ -208,14 +208,23 @@ export async function actOnPerson(tenant: Tenant, id: string, action: PersonActi
 
 const OUTBOX_DAYS = 90;
 
-/** Letters of the clinic, newest first. What was sent is told without its links. */
-export async function readOutbox({ tx }: Tenant): Promise<MailRecord[]> {
-  const rows = await tx
+/** Letters that a page of the outbox holds. */
+export const OUTBOX_PAGE = 200;
+
+/**
+ * Letters of the clinic, newest first. What was sent is told without its links.
+ *
+ * @param after the last letter of the page before
+ */
+export async function readOutbox({ tx }: Tenant, after?: string): Promise<MailRecord[]> {
+  let query = tx
     .selectFrom('mail')
     .select(['id', 'recipient', 'subject', 'body', 'state', 'problem', 'written_at'])
-    .where('written_at', '>', sql<Date>`now() - make_interval(days => ${OUTBOX_DAYS})`)
-    .orderBy('written_at', 'desc')
-    .limit(200)
-    .execute();
+    .where('written_at', '>', sql<Date>`now() - make_interval(days => ${OUTBOX_DAYS})`);
+  if (after !== undefined)
+    query = query.where(
+      sql<boolean>`(written_at, id) < (select before.written_at, before.id from mail as before where before.id = ${after}::uuid)`,
+    );
+  const rows = await query.orderBy('written_at', 'desc').orderBy('id', 'desc').limit(OUTBOX_PAGE).execute();
   return rows.map(({ written_at, ...row }) => ({ ...row, writtenAt: written_at.toISOString() }));
 }

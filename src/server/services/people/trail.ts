@@ -7,10 +7,14 @@ import { containing } from '../../database/like';
 import { audit, type Tenant } from '../../database/tenant';
 
 /** Most entries that a page or a file holds. */
-const ON_PAGE = 200;
+export const TRAIL_PAGE = 200;
 const IN_FILE = 100_000;
 
-const entriesOf = ({ tx }: Tenant, { from, to, action, who }: AuditFilter, limit: number) => {
+const entriesOf = (
+  { tx }: Tenant,
+  { from, to, action, who }: AuditFilter,
+  { limit, after }: { limit: number; after?: string | undefined },
+) => {
   let query = tx
     .selectFrom('audit_entry')
     .select(['id', 'at', 'who', 'user_id', 'patient_id', 'action', 'what', 'digest'])
@@ -21,16 +25,26 @@ const entriesOf = ({ tx }: Tenant, { from, to, action, who }: AuditFilter, limit
   if (to) query = query.where('at', '<', new Date(addDays(to, 1)));
   if (action) query = query.where('action', '=', action);
   if (who?.trim()) query = query.where('who', 'ilike', containing(who.trim()));
+  if (after !== undefined)
+    query = query.where(
+      sql<boolean>`(at, id) < (select before.at, before.id from audit_entry as before where before.id = ${after}::bigint)`,
+    );
   return query.execute();
 };
 
-/** The newest entries of a part of the trail; that they were looked at is an entry too. */
+/**
+ * The newest entries of a part of the trail; that they were looked at is an entry too.
+ *
+ * @param after the last entry of the page before
+ */
 export async function readTrail(
   tenant: Tenant,
   filter: AuditFilter,
-): Promise<(AuditRecord & { patientId: string | null })[]> {
+  after?: string,
+): Promise<(AuditRecord & { id: string; patientId: string | null })[]> {
   await audit(tenant, 'read', 'the trail', null);
-  return (await entriesOf(tenant, filter, ON_PAGE)).map((row) => ({
+  return (await entriesOf(tenant, filter, { limit: TRAIL_PAGE, after })).map((row) => ({
+    id: row.id,
     at: row.at.toISOString(),
     who: row.who ?? row.user_id,
     action: row.action,
@@ -41,7 +55,7 @@ export async function readTrail(
 
 /** The same part as a file, oldest last, each with its digest. */
 export async function exportTrail(tenant: Tenant, filter: AuditFilter): Promise<Response> {
-  const rows = await entriesOf(tenant, filter, IN_FILE);
+  const rows = await entriesOf(tenant, filter, { limit: IN_FILE });
   await audit(tenant, 'export', `the trail, ${rows.length} entries`, null);
   const text = Papa.unparse(
     rows.map(({ at, ...row }) => ({ at: at.toISOString(), ...row })),
@@ -57,6 +71,15 @@ export async function exportTrail(tenant: Tenant, filter: AuditFilter): Promise<
   });
 }
 
+/** How much of the trail is sealed: blocks, and entries in them. */
+export async function sealedSoFar({ tx }: Tenant): Promise<{ seals: number; entries: number }> {
+  const { seals, entries } = await tx
+    .selectFrom('audit_seal')
+    .select(({ fn }) => [fn.countAll<string>().as('seals'), fn.sum<string | null>('entries').as('entries')])
+    .executeTakeFirstOrThrow();
+  return { seals: Number(seals), entries: Number(entries ?? 0) };
+}
+
 /** What a check of the seals found. */
 export interface TrailCheck {
   seals: number;
@@ -65,7 +88,7 @@ export interface TrailCheck {
   problems: string[];
 }
 
-/** Holds every entry against its own digest, and every seal against its entries and the seal before it. */
+/** Holds every entry against its own digest, and every seal against its entries and the seal before it: it reads the whole trail. */
 export async function checkTrail({ tx }: Tenant): Promise<TrailCheck> {
   const changed = await sql<{ id: string }>`
     select id from audit_entry entry where digest <> audit_digest(entry) order by id limit 20`.execute(tx);
