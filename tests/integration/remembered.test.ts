@@ -98,35 +98,33 @@ describe('who was found behind a cookie is remembered', () => {
     await expect.poll(async () => (await signedIn(cookie))?.lacksSecondFactor).toBe(false);
   });
 
-  it('but not where something is told of them while they are looked up', async () => {
-    forgetEverybody();
+  /** How often somebody is asked for again where something happens while they are looked up. */
+  async function lookedUp(name: string, meanwhile: (accountId: string) => void | Promise<void>) {
     const who = await signedIn(cookie);
     if (who?.by !== 'cookie') throw new Error('nobody is signed in');
     let times = 0;
     const find = async () => {
       times += 1;
-      await elsewhere.query(`select pg_notify('sign_in', $1)`, [who.accountId]);
-      // Told and heard: the answer of this connection comes after the news of the other.
-      await new Promise((heard) => setTimeout(heard, 200));
+      await meanwhile(who.accountId);
       return { who, until: Date.now() + 60_000 };
     };
-    await rememberedBehind('a cookie', find);
-    await rememberedBehind('a cookie', find);
-    expect(times).toBe(2);
+    await rememberedBehind(name, find);
+    await rememberedBehind(name, find);
+    return times;
+  }
+
+  it('but not where something is told of them while they are looked up', async () => {
+    forgetEverybody();
+    const told = await lookedUp('a cookie', async (accountId) => {
+      await elsewhere.query(`select pg_notify('sign_in', $1)`, [accountId]);
+      // Told and heard: the answer of this connection comes after the news of the other.
+      await new Promise((heard) => setTimeout(heard, 200));
+    });
+    expect(told).toBe(2);
   });
 
   it('nor where something was changed here while they are looked up', async () => {
-    const who = await signedIn(cookie);
-    if (who?.by !== 'cookie') throw new Error('nobody is signed in');
-    let times = 0;
-    const find = async () => {
-      times += 1;
-      forgetEverybody();
-      return { who, until: Date.now() + 60_000 };
-    };
-    await rememberedBehind('a cookie of that moment', find);
-    await rememberedBehind('a cookie of that moment', find);
-    expect(times).toBe(2);
+    expect(await lookedUp('a cookie of that moment', forgetEverybody)).toBe(2);
   });
 
   it('no longer than the session itself', async () => {

@@ -1,4 +1,5 @@
 import { Limb, tipToe } from './foot-contours';
+import { LineDrawing } from './LineDrawing';
 
 /** Small drawings that show how a measure is taken. */
 const GUIDES = {
@@ -94,18 +95,9 @@ export function GuideDrawing({ of }: { of: Guide }) {
   const { caption, box, body } = GUIDES[of];
   return (
     <figure className="max-w-44">
-      <svg
-        viewBox={box}
-        className="w-full h-auto"
-        aria-hidden="true"
-        fill="none"
-        stroke="var(--draw-line)"
-        strokeWidth="1.3"
-        strokeLinecap="round"
-        strokeLinejoin="round"
-      >
+      <LineDrawing box={box} className="w-full h-auto">
         {body}
-      </svg>
+      </LineDrawing>
       {caption && <figcaption className="text-faint text-xs leading-snug">{caption}</figcaption>}
     </figure>
   );

@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import type { FindingId } from '@/core/findings/findings';
 import type { Place } from '@/core/findings/with-values';
 import { heelFromBehind, innerArch, Limb, tipToe } from './foot-contours';
+import { LineDrawing } from './LineDrawing';
 
 /** What each option of a finding looks like: drawn for a right foot, its inner side to the left, in a box of 60 by 48. */
 export type OptionPictures = Readonly<Record<string, ReactNode>>;
@@ -188,18 +189,9 @@ export const OPTION_PICTURES: { readonly [F in FindingId]?: OptionPictures } = {
 /** One picture in its frame; a left foot is the mirror of a right one. */
 function OptionPicture({ of, mirrored }: { of: ReactNode; mirrored: boolean }) {
   return (
-    <svg
-      viewBox="0 0 60 48"
-      className="h-13 w-16 bg-field"
-      aria-hidden="true"
-      fill="none"
-      stroke="var(--draw-line)"
-      strokeWidth="1.3"
-      strokeLinecap="round"
-      strokeLinejoin="round"
-    >
+    <LineDrawing box="0 0 60 48" className="h-13 w-16 bg-field">
       <g transform={mirrored ? 'translate(60 0) scale(-1 1)' : undefined}>{of}</g>
-    </svg>
+    </LineDrawing>
   );
 }
 

@@ -30,6 +30,10 @@ describe('the rate of a film', () => {
     );
   });
 
+  it('is not doubled by a frame that a telephone held for half of one more', () => {
+    expect(frameRateOf(film(30, [0, 1, 2, 3, 4.5, 5.5, 6.5, 7.5, 8.5, 9.5]))).toBe(30);
+  });
+
   it('is the middle one of a film that keeps no even pace', () => {
     expect(frameRateOf([0, 0.033, 0.066, 0.106, 0.139, 0.184, 0.211, 0.244])).toBe(30);
   });

@@ -4,6 +4,8 @@ const TOLERANCE = 0.12;
 const ROUNDING = 0.001;
 /** The shortest gap that a busy browser leaves holds so many frames at most. Ours. */
 const MOST_IN_SHORTEST = 3;
+/** A telephone now and then holds a frame for half of one more: so many gaps of a hundred may, where the rest fit the shortest. Ours. */
+const HITCHES = 0.2;
 const FASTEST_PER_SECOND = 480;
 
 /**
@@ -22,22 +24,27 @@ export function frameRateOf(moments: readonly number[]): number | null {
     .sort((a, b) => a - b);
   if (gaps.length === 0) return null;
   for (let frames = 1; frames <= MOST_IN_SHORTEST; frames += 1) {
-    const frame = wholeFrames(gaps, frames);
+    const frame = wholeFrames(gaps, frames, frames === 1 ? HITCHES : 0);
     if (frame !== null && frame > 1 / FASTEST_PER_SECOND) return Math.round(1 / frame);
   }
   return Math.round(1 / gaps[gaps.length >> 1]!);
 }
 
-/** How long a frame is, s, if the shortest gap holds so many and every other a whole number; else null. Each gap makes it surer. */
-function wholeFrames(gaps: readonly number[], inShortest: number): number | null {
-  let [seconds, frames] = [0, 0];
+/**
+ * How long a frame is, s, if the shortest gap holds so many and all others, but a share of them, a whole number; else null. Each gap
+ * makes it surer.
+ */
+function wholeFrames(gaps: readonly number[], inShortest: number, mayMiss: number): number | null {
+  let [seconds, frames, missed] = [0, 0, 0];
   for (const gap of gaps) {
     const frame = frames === 0 ? gap / inShortest : seconds / frames;
     const count = Math.round(gap / frame);
     const unsure = ROUNDING * (1 + (frames === 0 ? 0 : count / frames));
-    if (Math.abs(gap - count * frame) > TOLERANCE * frame + unsure) return null;
-    seconds += gap;
-    frames += count;
+    if (Math.abs(gap - count * frame) > TOLERANCE * frame + unsure) missed += 1;
+    else {
+      seconds += gap;
+      frames += count;
+    }
   }
-  return seconds / frames;
+  return missed > mayMiss * gaps.length ? null : seconds / frames;
 }
