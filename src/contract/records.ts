@@ -25,7 +25,7 @@ import type { FeatureReadings } from '@/core/shoe/readings/readings';
 import type { SignStrengths } from '@/core/signs/signs';
 import type { SwellingReading } from '@/core/swelling/course';
 import type { Choices, StepRecord } from '@/core/visit/contents';
-import type { IssuedPair } from '@/core/visit/read-visit';
+import type { IssuedPair } from '@/core/visit/examined';
 import type { SavedStep, StepStates } from '@/core/visit/steps';
 import type { BringIn } from '@/core/wear/bring-in';
 import type { WearForecast } from '@/core/wear/forecast';

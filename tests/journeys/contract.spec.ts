@@ -8,8 +8,9 @@ import { relianceOf } from '@/core/prescribe/counterfactual/reliance';
 import { canonical } from '@/core/prescribe/counterfactual/replay';
 import { BUILT_IN, resolve } from '@/core/prescribe/engine/resolve';
 import { pairAt, pairsAskedFor } from '@/core/purpose/pairs';
+import { chosenTryOn } from '@/core/visit/examined';
 import { contentsOf } from '@/core/visit/held';
-import { chosenTryOn, readVisit } from '@/core/visit/read-visit';
+import { readVisit } from '@/core/visit/read-visit';
 import { origin } from './server';
 import { accessToken, callWith } from './token';
 

@@ -1,10 +1,10 @@
 import type { FindingValue } from '../findings/findings';
-import { FEATURES } from '../shoe/features';
+import { USE_FEATURES } from '../shoe/vocabulary/use-and-fit';
 import { keysOf } from '../tables/keys-of';
 
 export type Activity = FindingValue<'activities'>[number];
 export type Surface = FindingValue<'surfaces'>[number];
-export type Use = keyof (typeof FEATURES)['use']['options'];
+export type Use = keyof (typeof USE_FEATURES)['use']['options'];
 
 /**
  * Which shoes serve which purpose, and how well: 1 is made for it. A use that is not named does not serve at all. From
@@ -27,7 +27,7 @@ export const SERVES: Readonly<Record<Activity, Readonly<Partial<Record<Use, numb
   everyday: { everyday: 1, walking: 1, 'road-running': 0.7, therapeutic: 0.8, gym: 0.4, house: 0.5 },
 };
 
-const USES = keysOf(FEATURES.use.options);
+const USES = keysOf(USE_FEATURES.use.options);
 
 /** Uses that serve a purpose at all. */
 export const usesServing = (activity: Activity): Use[] =>

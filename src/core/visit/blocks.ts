@@ -8,7 +8,8 @@ import { limbStops } from '../prosthesis/limb-stops';
 import type { OpenWarning } from '../safety/warning-signs';
 import { featureOf } from '../shoe/features';
 import type { VisitContents } from './contents';
-import type { ChosenModel, IssuedPair, VisitFacts } from './read-visit';
+import type { IssuedPair, VisitFacts } from './examined';
+import type { ChosenModel } from './read-visit';
 import type { SavedStep } from './steps';
 
 export type BlockCode =

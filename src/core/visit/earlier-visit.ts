@@ -5,7 +5,7 @@ import { contributedAt, type Findings, placesOf } from '../findings/picture';
 import { type FeltBefore, feltBefore } from '../fitting/next-guess';
 import type { SwellingReading } from '../swelling/course';
 import type { VisitContents } from './contents';
-import { findingsOfSteps } from './read-visit';
+import { findingsOfSteps } from './examined';
 
 /** Each place of a contribution with only some of its findings; how they were taken is left behind. */
 function onlyFindings(findings: Findings, keep: (id: string, value: unknown) => boolean): Findings {

@@ -2,8 +2,9 @@ import { visitRecord } from '@tests/fixtures/visit-record';
 import { describe, expect, it } from 'vitest';
 import type { VisitContents } from './contents';
 import { checkContent } from './contents';
+import { issuedFor, pairsLeft } from './examined';
 import { choicesOf, isPairStep, PAIR_STEPS, turnToPair } from './pair-work';
-import { issuedFor, pairsLeft, readVisit } from './read-visit';
+import { readVisit } from './read-visit';
 
 const lifterWhoRuns: VisitContents = {
   ask: {

@@ -1,57 +1,12 @@
-import { ageOn, dayOf } from '../calendar/days';
 import type { ShoeModel } from '../catalogue/model';
-import { deriveFindings } from '../examination/derive';
-import { FINDING_STEPS } from '../findings/finding-kinds';
-import type { SizingGroup } from '../findings/findings';
-import { mergeFindings } from '../findings/merge';
-import {
-  type ClinicalPicture,
-  type EnteredPicture,
-  enteredPicture,
-  type Findings,
-} from '../findings/picture';
-import type { TryOn } from '../fitting/try-on';
-import { findingsOfBefore } from '../history/before';
 import type { Knowledge } from '../knowledge/edition';
-import { type HouseRules, knowledgeOf } from '../knowledge/house-rules';
-import type { Rule } from '../knowledge/rule';
+import { knowledgeOf } from '../knowledge/house-rules';
 import type { SchoolChoice } from '../knowledge/schools';
 import { resolve } from '../prescribe/engine/resolve';
 import type { Decision, SetAside, Specification } from '../prescribe/engine/specification';
-import type { LimbRecord } from '../prosthesis/limb-record';
-import { type AskedPair, findingsForPair, pairAt, pairsAskedFor } from '../purpose/pairs';
-import type { Activity } from '../purpose/serves';
-import { hasAtRiskFoot, type SuggestedWarning, suggestedWarnings } from '../safety/suggested-warnings';
-import { type OpenWarning, openWarnings } from '../safety/warning-signs';
-import type { LifeSchool } from '../wear/life-schools';
-import { findingsOfOldPairs, type OldPair, type VerdictContext } from '../wear/old-pair';
 import { type VisitBlock, visitBlocks } from './blocks';
 import type { VisitContents } from './contents';
-import { findingsOfUses } from './from-uses';
-
-/** What is known of a visit beside what its steps hold. */
-export interface VisitFacts {
-  startedAt: string;
-  patient: { bornOn: string; sizingGroup: SizingGroup; school: SchoolChoice | null };
-  clinic: { school: SchoolChoice; lifeSchool: LifeSchool };
-  /** The record of the prosthetic side; null where there is none. */
-  limb: LimbRecord | null;
-  /** What still holds from an earlier visit. */
-  carried: { findings: Findings } | null;
-  /** The clinic's departures from the shipped knowledge: those of today, or of the day of issue. */
-  house: HouseRules;
-  /** What was issued at this visit, one for each pair; it reads as it was issued, whatever the rules are today. */
-  issued: readonly IssuedPair[];
-}
-
-/** What was issued for one pair. */
-export interface IssuedPair {
-  /** What the pair is for; null where the visit asked for one pair only. */
-  purpose: Activity | null;
-  specification: Specification;
-  /** The rules of its edition, where they are no longer those that ship. */
-  rules: readonly Rule[] | null;
-}
+import { type ExaminedVisit, type IssuedPair, keptFrom, readExamined, type VisitFacts } from './examined';
 
 /** The model of the pair that was chosen: `null` when the catalogue lacks it, `undefined` while nobody has looked. */
 export type ChosenModel = ShoeModel | null | undefined;
@@ -64,117 +19,48 @@ export interface VisitOptions {
   knowledge: Knowledge;
 }
 
-/** What a reading was made from, kept with it so that the next one can tell what changed. */
-export interface VisitInputs {
-  facts: VisitFacts;
-  examined: readonly Findings[];
-  decided: readonly unknown[];
-  pair: readonly unknown[];
-  signs: readonly unknown[];
-}
-
 /** Everything that follows from a visit. */
-export interface VisitReading {
-  inputs: VisitInputs;
-  /** The pairs that are asked for, and the one under work; null while nobody has said what the shoes are for. */
-  pairs: readonly AskedPair[];
-  pair: AskedPair | null;
-  /** What was issued for the pair under work. */
-  issued: IssuedPair | null;
-  /** Record, what carries over and every step, merged. */
-  whole: Findings;
-  /** The same, as it concerns this pair: what is kept when it is issued. */
-  findings: Findings;
-  /** The same as a whole picture, before and after deriving. */
-  entered: EnteredPicture;
-  picture: ClinicalPicture;
+export interface VisitReading extends ExaminedVisit {
   options: VisitOptions;
   specification: Specification;
-  /** Signs that the findings point at, and those that are not answered. */
-  warnings: { suggested: SuggestedWarning[]; open: OpenWarning[] };
-  /** The pair with the verdict “chosen”. */
-  chosen: TryOn | null;
   /** What stands between this visit and a hand-over; empty when nothing does. */
   blocks: VisitBlock[];
 }
 
-/** What a person’s record says on the day a visit began. */
-export const recordFindings = ({
-  startedAt,
-  patient,
-}: Pick<VisitFacts, 'startedAt' | 'patient'>): Findings => ({
-  body: { ageYears: ageOn(patient.bornOn, dayOf(startedAt)), sizingGroup: patient.sizingGroup },
-});
-
-/** Findings of a visit's own steps in the order of work; what follows from the pairs named in the history comes first. */
-export const findingsOfSteps = (contents: VisitContents): Findings[] => [
-  ...(contents.ask?.before ? [findingsOfBefore(contents.ask.before)] : []),
-  ...FINDING_STEPS.flatMap((step) => contents[step]?.findings ?? []),
-];
-
-/** The rules that a pair is read by: those of the day of issue once it was issued. */
-const knowledgeOfPair = ({ house }: Pick<VisitFacts, 'house'>, issued: IssuedPair | null): Knowledge =>
-  issued?.rules
-    ? {
-        edition: issued.specification.knowledge,
-        rules: issued.rules,
-        usualRoom: issued.specification.usualRoom,
-      }
-    : knowledgeOf(house);
-
-/** What was issued for a pair; a visit that asked for one pair names no purpose. */
-export const issuedFor = <I extends IssuedPair>(issued: readonly I[], pair: AskedPair | null): I | null =>
-  issued.find(({ purpose }) => purpose === null || purpose === pair?.id) ?? null;
-
-/** Pairs that are asked for and were neither handed over nor ordered yet. */
-export const pairsLeft = (pairs: readonly AskedPair[], issued: readonly IssuedPair[]): AskedPair[] =>
-  pairs.filter((pair) => !issuedFor(issued, pair));
-
-const marksOf = ({ ask, feet }: VisitContents) => [...(ask?.marks ?? []), ...(feet?.marks ?? [])];
-
-export const chosenTryOn = (contents: VisitContents): TryOn | null =>
-  contents['try-on']?.tryOns?.find((tryOn) => tryOn.verdict === 'chosen') ?? null;
-
 /**
  * Reads a visit: what is known, under which rules, which shoe follows, and what blocks handing it over. Browser and
- * server both call this and nothing else, so that they never disagree.
+ * server both call this or its two halves ({@link readExamined}, {@link prescribeFor}), so that they never disagree.
  *
  * @param model of the chosen pair; see {@link ChosenModel}
  * @param before an earlier reading of the same visit: parts whose inputs did not change are taken from it as they are,
  *   so that a screen redraws and a worker asks again only what changed
  */
-export function readVisit(
+export const readVisit = (
   facts: VisitFacts,
   contents: VisitContents,
   model: ChosenModel,
   before?: VisitReading,
+): VisitReading => prescribeFor(readExamined(facts, contents, before), contents, model, before);
+
+/** The half of a reading that asks the rules: under which of them, which shoe follows, and what blocks it. */
+export function prescribeFor(
+  examined: ExaminedVisit,
+  contents: VisitContents,
+  model: ChosenModel,
+  before?: VisitReading,
 ): VisitReading {
-  const inputs = inputsOf(facts, contents);
-  /** The earlier reading, where none of the named inputs changed since. */
-  const kept = (...names: (keyof VisitInputs)[]): VisitReading | undefined =>
-    before && names.every((name) => sameInput(before.inputs[name], inputs[name])) ? before : undefined;
-  const about = kept('facts', 'examined', 'pair') ?? pictureOf(facts, inputs.examined, contents.reason?.pair);
-  const { whole, pairs, pair, issued, findings, entered, picture } = about;
-  const options = kept('facts', 'decided', 'pair')?.options ?? optionsOf(facts, contents, issued);
+  const { inputs, picture, issued, warnings, chosen } = examined;
+  const { facts } = inputs;
+  const options =
+    keptFrom(before, inputs, 'facts', 'decided', 'pair')?.options ?? optionsOf(facts, contents, issued);
   const specification =
-    kept('facts', 'examined', 'decided', 'pair')?.specification ??
+    keptFrom(before, inputs, 'facts', 'examined', 'decided', 'pair')?.specification ??
     issued?.specification ??
     resolve(picture, options);
-  const warnings = kept('facts', 'examined', 'signs', 'pair')?.warnings ?? warningsOf(picture, contents);
-  const chosen = chosenTryOn(contents);
   return {
-    inputs,
-    whole,
-    pairs,
-    pair,
-    issued,
-    findings,
-    entered,
-    picture,
+    ...examined,
     options,
     specification,
-    warnings,
-    chosen,
     blocks: visitBlocks({
       facts,
       contents,
@@ -185,78 +71,6 @@ export function readVisit(
       chosen,
       model,
     }),
-  };
-}
-
-function inputsOf(facts: VisitFacts, contents: VisitContents): VisitInputs {
-  const { reason, warnings, ask, feet } = contents;
-  return {
-    facts,
-    // What was entered at a question comes after, and counts before, what follows from uses and events.
-    examined: [
-      ...(ask ? [findingsOfUses(ask, facts.startedAt)] : []),
-      ...oldPairFindings(facts, contents),
-      ...findingsOfSteps(contents),
-    ],
-    decided: [reason?.school, reason?.setAside, reason?.decisions],
-    pair: [reason?.pair],
-    signs: [warnings, ask?.marks, feet?.marks],
-  };
-}
-
-/** What follows from the pairs that were brought, read as on the day of the visit. */
-function oldPairFindings(facts: VisitFacts, contents: VisitContents): Findings[] {
-  const pairs = contents['old-pair']?.pairs;
-  return pairs ? [fromOldPairs(pairs, verdictContext(facts, contents))] : [];
-}
-
-const sameContext = (a: VerdictContext, b: VerdictContext): boolean =>
-  a.on === b.on && a.school === b.school && a.weeklyKm === b.weeklyKm && a.strengths === b.strengths;
-const oldPairs = new WeakMap<readonly OldPair[], { context: VerdictContext; findings: Findings }>();
-
-/** Made once for the same pairs in the same context, so that nothing redraws for a new copy of the same. */
-function fromOldPairs(pairs: readonly OldPair[], context: VerdictContext): Findings {
-  const before = oldPairs.get(pairs);
-  if (before && sameContext(before.context, context)) return before.findings;
-  const findings = findingsOfOldPairs(pairs, context);
-  oldPairs.set(pairs, { context, findings });
-  return findings;
-}
-
-/** On what day and under which camp a pair that was brought is judged, and what a week brings. */
-export function verdictContext(
-  { startedAt, clinic, house }: Pick<VisitFacts, 'startedAt' | 'clinic' | 'house'>,
-  { ask }: VisitContents,
-): VerdictContext {
-  const said =
-    ask?.findings.body?.weeklyDistance ?? (ask && findingsOfUses(ask, startedAt).body?.weeklyDistance);
-  return {
-    on: dayOf(startedAt),
-    school: clinic.lifeSchool,
-    weeklyKm: said ?? null,
-    strengths: house.settings.signStrengths,
-  };
-}
-
-const sameInput = (a: VisitInputs[keyof VisitInputs], b: VisitInputs[keyof VisitInputs]): boolean =>
-  Array.isArray(a) && Array.isArray(b)
-    ? a.length === b.length && a.every((entry, at) => entry === b[at])
-    : a === b;
-
-function pictureOf(facts: VisitFacts, examined: readonly Findings[], picked: Activity | undefined) {
-  const whole = mergeFindings([recordFindings(facts), facts.carried?.findings ?? {}, ...examined]);
-  const pairs = pairsAskedFor(enteredPicture(whole));
-  const pair = pairAt(pairs, picked);
-  const findings = findingsForPair(whole, pair, pairs);
-  const entered = enteredPicture(findings);
-  return {
-    whole,
-    pairs,
-    pair,
-    issued: issuedFor(facts.issued, pair),
-    findings,
-    entered,
-    picture: deriveFindings(entered),
   };
 }
 
@@ -274,8 +88,12 @@ function optionsOf(
   };
 }
 
-function warningsOf(picture: ClinicalPicture, contents: VisitContents): VisitReading['warnings'] {
-  const check = contents.warnings ?? {};
-  const suggested = suggestedWarnings(picture, { marks: marksOf(contents), ankle: check.ankle });
-  return { suggested, open: openWarnings(check, suggested, hasAtRiskFoot(picture)) };
-}
+/** The rules that a pair is read by: those of the day of issue once it was issued. */
+const knowledgeOfPair = ({ house }: Pick<VisitFacts, 'house'>, issued: IssuedPair | null): Knowledge =>
+  issued?.rules
+    ? {
+        edition: issued.specification.knowledge,
+        rules: issued.rules,
+        usualRoom: issued.specification.usualRoom,
+      }
+    : knowledgeOf(house);

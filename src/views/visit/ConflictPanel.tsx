@@ -4,7 +4,7 @@ import type { SavedStep } from '@/core/visit/steps';
 import { STEP_NAME } from '@/core/visit/steps';
 import { DataTable } from '@/ui/table/DataTable';
 import { type Difference, differences, withMine } from './differences';
-import { useVisit } from './visit-context';
+import { useExamined } from './visit-context';
 
 const say = (value: unknown): string => {
   if (value === undefined) return 'not examined';
@@ -30,7 +30,7 @@ function keyOfValue(path: readonly string[]): string {
 
 /** Somebody saved this step first: both versions value by value, and the person decides; nothing is overwritten. */
 export function ConflictPanel({ step }: { step: SavedStep }) {
-  const { state, store } = useVisit();
+  const { state, store } = useExamined();
   const entry = state.steps[step];
   const all = differences(entry.content, entry.theirs?.content);
   // How a value was taken goes where the value goes; it is no choice of its own.

@@ -4,7 +4,7 @@ import { definitionOf, type FindingId } from '@/core/findings/findings';
 import { numberAt } from '@/core/findings/picture';
 import { figureIn, UNIT_LABEL } from '@/core/units/parse';
 import { BandLine } from './BandLine';
-import { useVisit } from './visit-context';
+import { useExamined } from './visit-context';
 
 interface Props {
   id: FindingId;
@@ -17,7 +17,7 @@ interface Props {
 
 /** A value that follows from others, both feet: raw number first, its band under it, or what is missing. */
 export function DerivedRow({ id, needs, note, mark }: Props) {
-  const { picture } = useVisit();
+  const { picture } = useExamined();
   const definition = definitionOf(id);
   const unit = definition.kind === 'number' ? definition.unit : 'score';
   const cell = (side: Side) => {

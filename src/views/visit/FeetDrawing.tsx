@@ -1,11 +1,11 @@
 import { SIDES } from '@/core/findings/finding-kinds';
 import { numberAt } from '@/core/findings/picture';
 import { footPath } from '@/core/shoe/drawing/foot-outline';
-import { useVisit } from './visit-context';
+import { useExamined } from './visit-context';
 
 /** Both feet from above, drawn to one scale from what was measured; unmeasured feet are not drawn. */
 export function FeetDrawing() {
-  const { picture } = useVisit();
+  const { picture } = useExamined();
   const measured = SIDES.map((side) => ({ side, lengthMm: numberAt(picture, 'footLength', side) }));
   if (measured.every(({ lengthMm }) => lengthMm === null))
     return <p className="text-center text-faint">Enter a length and the foot is drawn to scale.</p>;

@@ -1,12 +1,12 @@
 import type { StepContents } from '@/core/visit/contents';
+import { issuedFor } from '@/core/visit/examined';
 import { turnToPair } from '@/core/visit/pair-work';
-import { issuedFor } from '@/core/visit/read-visit';
 import { stepTable } from '@/core/visit/steps';
-import { useVisit } from './visit-context';
+import { useExamined } from './visit-context';
 
 /** Turns the visit to another pair: reasons, candidates, fitting and hand-over of each wait where they were left. */
 export function useTurnToPair() {
-  const { store, pair } = useVisit();
+  const { store, pair } = useExamined();
   return (to: NonNullable<StepContents['reason']['pair']>) => {
     if (!pair || pair.id === to) return;
     const { steps } = store.snapshot();
@@ -17,7 +17,7 @@ export function useTurnToPair() {
 
 /** The pairs that the purposes ask for: each is reasoned, tried and handed over for itself. */
 export function PairPicker() {
-  const { visit, pairs, pair } = useVisit();
+  const { visit, pairs, pair } = useExamined();
   const turn = useTurnToPair();
   if (pairs.length < 2) return null;
   return (

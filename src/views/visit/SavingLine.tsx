@@ -1,13 +1,13 @@
 import { lazy, Suspense } from 'react';
 import { SAVED_STEPS, STEP_NAME } from '@/core/visit/steps';
-import { useVisit } from './visit-context';
+import { useExamined } from './visit-context';
 
 // Asked for when the server has answered that nobody is signed in.
 const SignInAgain = lazy(() => import('./SignInAgain').then((part) => ({ default: part.SignInAgain })));
 
 /** The quiet state of saving; when sign-in has expired, a way back in that leaves everything where it is. */
 export function SavingLine({ onUndo }: { onUndo: () => void }) {
-  const { state, readOnly } = useVisit();
+  const { state, readOnly } = useExamined();
   if (readOnly) return <p className="ml-auto text-faint">handed over, kept as it was</p>;
   const entries = SAVED_STEPS.map((step) => state.steps[step]);
   const any = (saving: string) => entries.some((entry) => entry.saving === saving);

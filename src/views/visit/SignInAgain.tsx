@@ -1,11 +1,11 @@
 import { type SubmitEvent, useState } from 'react';
 import { SecondStep } from '../sign-in/SecondStep';
 import { signIn } from '../sign-in/sign-in';
-import { useVisit } from './visit-context';
+import { useExamined } from './visit-context';
 
 /** A way back in that leaves everything where it is. */
 export function SignInAgain() {
-  const { store } = useVisit();
+  const { store } = useExamined();
   const [problem, setProblem] = useState<string | null>(null);
   const [second, setSecond] = useState(false);
   const submit = async (event: SubmitEvent<HTMLFormElement>) => {

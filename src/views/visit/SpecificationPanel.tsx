@@ -62,10 +62,7 @@ export function SpecificationPanel({ onLight, lit, onOpen }: Props) {
   const moved = useMoved(targets);
   const litFeatures = useMemo(() => new Set<FeatureId>(lit ? [lit.feature] : moved), [lit, moved]);
   return (
-    <aside
-      aria-label="Specification"
-      className="bg-desk border-t md:border-t-0 md:border-l border-rule flex flex-col min-h-0 px-4 py-2"
-    >
+    <>
       <ShoeDrawing drawing={profile} lit={litFeatures} ruler className="w-full shrink-0" />
       <ShoeDrawing drawing={plan} lit={litFeatures} className="w-full shrink-0 max-h-32" />
       {specification.deadlocks.map((deadlock) => (
@@ -118,7 +115,7 @@ export function SpecificationPanel({ onLight, lit, onOpen }: Props) {
       )}
       <UnknownCosts specification={specification} />
       <p className="text-faint text-xs pt-1">Decision support for licensed practitioners; not a diagnosis.</p>
-    </aside>
+    </>
   );
 }
 

@@ -4,7 +4,7 @@ import { STEP_NAME, STEP_STATE, VISIT_STEPS } from '@/core/visit/steps';
 import { wantsOldPairFirst } from '@/core/wear/old-pair';
 import { STATE_BOX, STATE_SHAPE } from '@/ui/step-state-shape';
 import { timeInWords } from './time-in-words';
-import { useVisit } from './visit-context';
+import { useExamined } from './visit-context';
 
 /** State of a step by shape. */
 function StateShape({ state }: { state: StepState }) {
@@ -24,7 +24,7 @@ interface Props {
 
 /** The steps in the order of work, each with its state; warning signs are two presses from anywhere. */
 export function Spine({ current, onGo }: Props) {
-  const { state, warnings, readOnly, picture } = useVisit();
+  const { state, warnings, readOnly, picture } = useExamined();
   const pairFirst = !readOnly && wantsOldPairFirst(picture);
   const { open } = warnings;
   /** A step as it stands; what was handed over is done, whoever pressed what. */
@@ -83,7 +83,7 @@ const BESIDE = 3;
 
 /** What is most worth finding out next, beside the steps, with the time each takes. */
 function NextQuestions({ onGo }: { onGo: (step: SavedStep) => void }) {
-  const { reasoning, readOnly } = useVisit();
+  const { reasoning, readOnly } = useExamined();
   const questions = (reasoning.answer?.questions ?? [])
     .filter((question) => question.step !== null)
     .slice(0, BESIDE);

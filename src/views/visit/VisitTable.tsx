@@ -11,12 +11,15 @@ import { whenIdle } from '../when-idle';
 import { Keys } from './Keys';
 import { PairPicker } from './PairPicker';
 import { SavingLine } from './SavingLine';
-import { SpecificationPanel } from './SpecificationPanel';
 import { Spine } from './Spine';
 import { VISIT_COLUMNS } from './visit-columns';
-import { useVisit, VisitProvider } from './visit-context';
+import { useExamined, VisitProvider } from './visit-context';
 import { VisitStore } from './visit-store';
 
+// The shoe comes with the rules, once the first step stands.
+const SpecificationPanel = lazy(() =>
+  import('./SpecificationPanel').then((part) => ({ default: part.SpecificationPanel })),
+);
 const ConflictPanel = lazy(() => import('./ConflictPanel').then((part) => ({ default: part.ConflictPanel })));
 
 /** A step comes when it is opened, and the rest of them while nothing else is asked of the page. */
@@ -86,12 +89,34 @@ export function VisitTable({ visit }: { visit: VisitRecord }) {
       <div className={VISIT_COLUMNS} data-visit={visit.id}>
         <Spine current={step} onGo={go} />
         <Work step={step} onGo={go} onUndo={undo} restored={restored} />
-        <SpecificationPanel lit={target} onLight={setTarget} onOpen={() => go('reason')} />
+        <aside
+          aria-label="Specification"
+          className="bg-desk border-t md:border-t-0 md:border-l border-rule flex flex-col min-h-0 px-4 py-2"
+        >
+          <ErrorBoundary fallbackRender={() => <NotOpened what="The specification" />}>
+            <Suspense fallback={<Opening />}>
+              <SpecificationPanel lit={target} onLight={setTarget} onOpen={() => go('reason')} />
+            </Suspense>
+          </ErrorBoundary>
+        </aside>
       </div>
       <Keys onGo={go} onUndo={undo} current={step} />
     </VisitProvider>
   );
 }
+
+const Opening = () => (
+  <p className="text-faint" data-opening>
+    Opening …
+  </p>
+);
+
+const NotOpened = ({ what }: { what: string }) => (
+  <Failed
+    problem={`${what} could not be opened. What was entered is kept. Check the network, then try again.`}
+    onRetry={() => location.reload()}
+  />
+);
 
 function Work({
   step,
@@ -104,7 +129,7 @@ function Work({
   onUndo: () => void;
   restored: readonly SavedStep[];
 }) {
-  const { visit, state, store, readOnly } = useVisit();
+  const { visit, state, store, readOnly } = useExamined();
   const heading = useRef<HTMLHeadingElement>(null);
   const arrived = useRef(false);
   // biome-ignore lint/correctness/useExhaustiveDependencies: focus follows the step, not what the ref holds
@@ -158,22 +183,8 @@ function Work({
         role="region"
         aria-label={`${STEP_NAME[step]}, work`}
       >
-        <ErrorBoundary
-          resetKeys={[step]}
-          fallbackRender={() => (
-            <Failed
-              problem="This step could not be opened. What was entered is kept. Check the network, then try again."
-              onRetry={() => location.reload()}
-            />
-          )}
-        >
-          <Suspense
-            fallback={
-              <p className="text-faint" data-opening>
-                Opening …
-              </p>
-            }
-          >
+        <ErrorBoundary resetKeys={[step]} fallbackRender={() => <NotOpened what="This step" />}>
+          <Suspense fallback={<Opening />}>
             {entry.saving === 'conflict' && entry.theirs ? (
               <ConflictPanel step={step} />
             ) : (

@@ -4,7 +4,7 @@ import { contributedAt } from '@/core/findings/picture';
 import type { Instrument, Taken, TakenKey } from '@/core/findings/taken';
 import { type Place, type PlacedValue, withValues } from '@/core/findings/with-values';
 import type { StepContents } from '@/core/visit/contents';
-import { useGround, useOfState, useVisit } from './visit-context';
+import { useExamined, useGround, useOfState } from './visit-context';
 
 /** The step in which a finding is entered. */
 function stepOf(id: FindingId): FindingStep {
@@ -43,7 +43,7 @@ export function useRecord(step: FindingStep) {
 
 /** Content of a step beside its findings: marks, readings, uses. */
 export function useStepContent<S extends FindingStep>(step: S) {
-  const { store, state, readOnly } = useVisit();
+  const { store, state, readOnly } = useExamined();
   return {
     content: state.steps[step].content,
     change: (part: Partial<StepContents[S]>) => {

@@ -1,11 +1,11 @@
 import { useMemo } from 'react';
 import type { FootToStandOn } from '@/core/match/on-foot';
 import { prostheticFootOf } from '@/core/prosthesis/on-this-foot';
-import { useVisit } from './visit-context';
+import { useExamined } from './visit-context';
 
 /** The prosthetic foot of this visit under the clinic’s tolerance; null without one. */
 export function useStand(): FootToStandOn | null {
-  const { picture, visit } = useVisit();
+  const { picture, visit } = useExamined();
   const tolerance = visit.house.settings.prosthesis;
   return useMemo(() => {
     const foot = prostheticFootOf(picture);

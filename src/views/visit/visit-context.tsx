@@ -1,6 +1,7 @@
 import {
   createContext,
   type ReactNode,
+  use,
   useContext,
   useEffect,
   useMemo,
@@ -12,29 +13,25 @@ import { mayDo } from '@/contract/permissions';
 import type { VisitRecord } from '@/contract/records';
 import type { FindingId } from '@/core/findings/findings';
 import type { ClinicalPicture } from '@/core/findings/picture';
-import type { Rule } from '@/core/knowledge/rule';
+import type { TryOn } from '@/core/fitting/try-on';
 import type { SchoolChoice } from '@/core/knowledge/schools';
-import { findingsOfRule, indexOf } from '@/core/prescribe/engine/rule-index';
 import type { Specification, Target } from '@/core/prescribe/engine/specification';
 import type { AskedPair } from '@/core/purpose/pairs';
 import type { VisitBlock } from '@/core/visit/blocks';
 import type { StepContents } from '@/core/visit/contents';
-import {
-  chosenTryOn,
-  readVisit,
-  type VisitOptions,
-  type VisitReading,
-  verdictContext,
-} from '@/core/visit/read-visit';
+import { type ExaminedVisit, readExamined, verdictContext } from '@/core/visit/examined';
+import type { ChosenModel, VisitOptions, VisitReading } from '@/core/visit/read-visit';
 import { stepTable } from '@/core/visit/steps';
 import type { VerdictContext } from '@/core/wear/old-pair';
 import type { Reasoning } from '@/workers/reason-worker';
 import { useModels } from '../use-models';
 import type { Following } from '../use-task';
+import { usePrescriber } from './use-prescriber';
 import { useReasoning } from './use-reasoning';
 import type { VisitState, VisitStore } from './visit-store';
 
-interface VisitView {
+/** What is entered in a visit and derives from it: all that a field needs, there before the rules have come. */
+interface ExaminedView {
   visit: VisitRecord;
   store: VisitStore;
   state: VisitState;
@@ -44,30 +41,36 @@ interface VisitView {
   pairs: readonly AskedPair[];
   pair: AskedPair | null;
   /** Warning signs that the findings point at, and those that are not answered. */
-  warnings: VisitReading['warnings'];
+  warnings: ExaminedVisit['warnings'];
+  readOnly: boolean;
+  /** Whether the reader may pin, loosen, overrule, set aside and choose the school here. */
+  mayDecide: boolean;
+  /** On what day and under which camp a pair that was brought is judged. */
+  verdictContext: VerdictContext;
+  /** What targets hang on and what to find out next, from the worker; nothing before the rules have come. */
+  reasoning: Following<Reasoning>;
+  /** What a step has loaded and not kept yet (a print, a clip), so that leaving the step does not lose it. */
+  held: Map<string, unknown>;
+}
+
+/** A visit with what the rules make of it. */
+interface VisitView extends ExaminedView {
   /** What stands between this visit and a hand-over. */
   blocks: readonly VisitBlock[];
   specification: Specification;
   /** Under which school, choices and rules it was resolved. */
   options: VisitOptions;
   school: SchoolChoice;
-  /** What targets hang on and what to find out next, from the worker. */
-  reasoning: Following<Reasoning>;
-  /** Findings that the target under the pointer rests on. */
-  lit: ReadonlySet<FindingId>;
-  readOnly: boolean;
-  /** Whether the reader may pin, loosen, overrule, set aside and choose the school here. */
-  mayDecide: boolean;
-  /** On what day and under which camp a pair that was brought is judged. */
-  verdictContext: VerdictContext;
-  /** What a step has loaded and not kept yet (a print, a clip), so that leaving the step does not lose it. */
-  held: Map<string, unknown>;
 }
 
-const Context = createContext<VisitView | null>(null);
+const Examined = createContext<ExaminedView | null>(null);
+/** The whole view; before the rules have come, the promise that they do. */
+const Whole = createContext<VisitView | Promise<void> | null>(null);
 
 /** What stays the same while somebody types: a field that reads no more than this is not drawn again for another’s sake. */
-export type VisitGround = Pick<VisitView, 'visit' | 'store' | 'lit' | 'readOnly'> & {
+export type VisitGround = Pick<VisitView, 'visit' | 'store' | 'readOnly'> & {
+  /** Findings that the target under the pointer rests on. */
+  lit: ReadonlySet<FindingId>;
   ageYears: ClinicalPicture['body']['ageYears'];
 };
 const Ground = createContext<VisitGround | null>(null);
@@ -80,93 +83,103 @@ interface ProviderProps {
   children: ReactNode;
 }
 
-/** Findings that a target rests on, so that the work area can show them. */
-function findingsBehind(target: Target | null, rules: readonly Rule[]): ReadonlySet<FindingId> {
-  const { byId } = indexOf(rules);
-  return new Set(
-    (target?.pushes ?? []).flatMap((push) => {
-      const rule = byId.get(push.rule);
-      return rule ? findingsOfRule(rule) : [];
-    }),
-  );
+const NONE: ReadonlySet<FindingId> = new Set();
+
+/** The model of the pair that was chosen; nobody waits for the catalogue before there is one. */
+function useChosenModel({ closedAt }: VisitRecord, tryOn: TryOn | null): ChosenModel {
+  const { models } = useModels(tryOn !== null && closedAt === null);
+  return models ? (models.find(({ id }) => id === tryOn?.model) ?? null) : undefined;
 }
 
 /** Reads the visit anew whenever a step changes; what did not change stays the same object. */
-function useReading(visit: VisitRecord, { steps }: VisitState): VisitReading {
-  const before = useRef<VisitReading>(undefined);
-  const isChosen = steps['try-on'].content.tryOns?.some((tryOn) => tryOn.verdict === 'chosen') ?? false;
-  // Only a chosen pair is held against its model: until then nobody waits for the catalogue.
-  const { models } = useModels(isChosen && visit.closedAt === null);
-  return useMemo(() => {
-    const contents = stepTable<StepContents>((step) => steps[step].content);
-    const chosen = chosenTryOn(contents);
-    const model = models ? (models.find(({ id }) => id === chosen?.model) ?? null) : undefined;
-    before.current = readVisit(visit, contents, model, before.current);
+function useReading(visit: VisitRecord, { steps }: VisitState) {
+  const { prescriber, ready } = usePrescriber();
+  const contents = useMemo(() => stepTable<StepContents>((step) => steps[step].content), [steps]);
+  const before = useRef<ExaminedVisit>(undefined);
+  const examined = useMemo(() => {
+    before.current = readExamined(visit, contents, before.current);
     return before.current;
-  }, [visit, steps, models]);
+  }, [visit, contents]);
+  const model = useChosenModel(visit, examined.chosen);
+  const readBefore = useRef<VisitReading>(undefined);
+  const reading = useMemo(() => {
+    if (!prescriber) return null;
+    readBefore.current = prescriber.prescribeFor(examined, contents, model, readBefore.current);
+    return readBefore.current;
+  }, [prescriber, examined, contents, model]);
+  return { examined, reading, prescriber, ready };
+}
+
+/** On what day, under which camp and after how much walking a pair is judged; the same object while it says the same. */
+function useVerdictContext(visit: VisitRecord, ask: StepContents['ask']): VerdictContext {
+  const { on, school, weeklyKm = null, strengths } = verdictContext(visit, { ask });
+  return useMemo(() => ({ on, school, weeklyKm, strengths }), [on, school, weeklyKm, strengths]);
 }
 
 /** Everything the steps read: the saved visit, and the reading that follows from it. */
 export function VisitProvider({ visit, store, target, children }: ProviderProps) {
   const state = useSyncExternalStore(store.subscribe, store.snapshot, store.snapshot);
-  const reading = useReading(visit, state);
-  const { entered, options } = reading;
-  const { rules } = options.knowledge;
-  const lit = useMemo(() => findingsBehind(target, rules), [target, rules]);
-  const reasoning = useReasoning(entered, options);
+  const { examined, reading, prescriber, ready } = useReading(visit, state);
+  const reasoning = useReasoning(examined.entered, reading?.options ?? null);
+  const judged = useVerdictContext(visit, state.steps.ask.content);
   const readOnly = visit.closedAt !== null;
-  const {
-    on,
-    school: lifeSchool,
-    weeklyKm = null,
-    strengths,
-  } = verdictContext(visit, {
-    ask: state.steps.ask.content,
-  });
-  const judged = useMemo(
-    () => ({ on, school: lifeSchool, weeklyKm, strengths }),
-    [on, lifeSchool, weeklyKm, strengths],
-  );
   const [held] = useState(() => new Map<string, unknown>());
+  const { picture, pairs, pair, warnings } = examined;
   const view = useMemo(
     () => ({
       visit,
       store,
       state,
-      picture: reading.picture,
-      pairs: reading.pairs,
-      pair: reading.pair,
-      warnings: reading.warnings,
-      blocks: reading.blocks,
-      specification: reading.specification,
-      options,
-      school: options.school,
-      reasoning,
-      lit,
+      picture,
+      pairs,
+      pair,
+      warnings,
       readOnly,
       mayDecide: !readOnly && mayDo(visit.readerRole, 'decide'),
       verdictContext: judged,
+      reasoning,
       held,
     }),
-    [visit, store, state, reading, options, reasoning, lit, readOnly, judged, held],
+    [visit, store, state, picture, pairs, pair, warnings, readOnly, judged, reasoning, held],
   );
-  const { ageYears } = reading.picture.body;
+  const whole = useMemo(() => {
+    if (!reading) return ready;
+    const { blocks, specification, options } = reading;
+    return { ...view, blocks, specification, options, school: options.school };
+  }, [view, reading, ready]);
+  const rules = reading?.options.knowledge.rules;
+  const lit = useMemo(
+    () => (target && rules && prescriber ? prescriber.findingsBehind(target, rules) : NONE),
+    [target, rules, prescriber],
+  );
+  const { ageYears } = picture.body;
   const ground = useMemo(
     () => ({ visit, store, lit, readOnly, ageYears }),
     [visit, store, lit, readOnly, ageYears],
   );
   return (
     <Ground value={ground}>
-      <Context value={view}>{children}</Context>
+      <Examined value={view}>
+        <Whole value={whole}>{children}</Whole>
+      </Examined>
     </Ground>
   );
 }
 
 const OUTSIDE = 'This part belongs inside a visit.';
 
-export function useVisit(): VisitView {
-  const view = useContext(Context);
+/** The visit as far as no rule is asked: does not wait. */
+export function useExamined(): ExaminedView {
+  const view = useContext(Examined);
   if (!view) throw new Error(OUTSIDE);
+  return view;
+}
+
+/** The whole visit: suspends until the rules have come, which is once, moments after the page has opened. */
+export function useVisit(): VisitView {
+  const view = useContext(Whole);
+  if (view instanceof Promise) use(view);
+  if (!view || view instanceof Promise) throw new Error(OUTSIDE);
   return view;
 }
 
@@ -185,7 +198,7 @@ export function useOfState<T>(read: (state: VisitState) => T): T {
 
 /** State that outlives its component for as long as the visit is open on this page. */
 export function useHeld<T>(key: string, initial: T) {
-  const { held } = useVisit();
+  const { held } = useExamined();
   // Only this hook writes under the key, always with the same type.
   const [value, setValue] = useState<T>(() => (held.has(key) ? (held.get(key) as T) : initial));
   useEffect(() => {

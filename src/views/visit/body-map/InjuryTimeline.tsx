@@ -2,7 +2,7 @@ import { INJURY_STATES, type InjuryMark, injuryTimeline } from '@/core/body-map/
 import { siteOf } from '@/core/body-map/sites';
 import { FINDINGS } from '@/core/findings/findings';
 import { printMonth } from '@/core/formats/formats';
-import { useVisit } from '../visit-context';
+import { useExamined } from '../visit-context';
 import { useMarks } from './use-marks';
 
 const WIDTH = 700;
@@ -20,7 +20,7 @@ const nameOf = (mark: InjuryMark): string => {
 
 /** Injuries in time: when, what, where, and how each is now. Undated ones stand at the end. */
 export function InjuryTimeline() {
-  const { visit } = useVisit();
+  const { visit } = useExamined();
   const { marks } = useMarks('injury');
   const ordered = injuryTimeline(marks);
   if (ordered.length === 0) return null;

@@ -19,7 +19,7 @@ import { DayInput } from '@/ui/fields/DayInput';
 import { Field } from '@/ui/fields/Field';
 import { Select } from '@/ui/fields/Select';
 import { Steps } from '@/ui/fields/Steps';
-import { useVisit } from '../visit-context';
+import { useExamined } from '../visit-context';
 import type { useMarks } from './use-marks';
 
 const SCORE = numberQuestion('Pain', 'score', [0, 10], { whole: true });
@@ -40,7 +40,7 @@ interface Props {
 
 /** What one marked place is: the fields of its layer, its note, and the other marks to go to. */
 export function MarkEditor({ layer, mark, marks, onChoose }: Props) {
-  const { readOnly } = useVisit();
+  const { readOnly } = useExamined();
   return (
     <div className="border-t border-line pt-1 grid gap-1">
       <p className="flex flex-wrap gap-x-3 gap-y-0.5 items-baseline text-sm">

@@ -3,13 +3,13 @@ import type { BodyMark, InjuryMark, Layer } from '@/core/body-map/mark';
 import type { Site } from '@/core/body-map/sites';
 import type { Side } from '@/core/findings/finding-kinds';
 import { useRecord, useStepContent } from '../use-findings';
-import { useVisit } from '../visit-context';
+import { useExamined } from '../visit-context';
 
 /** Marks of one layer, kept with the step they belong to; findings follow them. */
 export function useMarks(layer: Layer) {
   const step = layer === 'skin' ? 'feet' : 'ask';
   const { content } = useStepContent(step);
-  const { visit, picture, readOnly } = useVisit();
+  const { visit, picture, readOnly } = useExamined();
   const record = useRecord(step);
   const own: BodyMark[] = content.marks ?? [];
   const carried: InjuryMark[] =

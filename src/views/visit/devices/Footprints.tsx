@@ -8,7 +8,7 @@ import { keysOf } from '@/core/tables/keys-of';
 import { Choice } from '@/ui/fields/Choice';
 import type { FootprintAnswer, FootprintQuestion } from '@/workers/footprint-worker';
 import { useTask } from '../../use-task';
-import { useHeld, useVisit } from '../visit-context';
+import { useExamined, useHeld } from '../visit-context';
 import { FROM_HOME_MARK, FromHome } from './FromHome';
 import { KeepReadings } from './keep';
 import { PRINT_TOOLS, PrintDrawing, type PrintTool } from './PrintDrawing';
@@ -50,7 +50,7 @@ interface Taken {
 }
 
 function Footprint({ side }: { side: Side }) {
-  const { picture } = useVisit();
+  const { picture } = useExamined();
   const task = useTask<FootprintQuestion, FootprintAnswer>(startWorker);
   const [file, setFile] = useHeld<File | null>(`print-file-${side}`, null);
   const [options, setOptions] = useHeld<Omit<PrintOptions, 'side'>>(`print-options-${side}`, {});

@@ -3,7 +3,7 @@ import { call, failureInWords, fetchFile } from '@/contract/client';
 import type { HomeReportRecord } from '@/contract/home';
 import { FormProblem } from '@/ui/fields/Field';
 import { writtenDay } from '@/ui/formats';
-import { useVisit } from '../visit-context';
+import { useExamined } from '../visit-context';
 
 type Readable = NonNullable<HomeReportRecord['reads']>;
 
@@ -18,7 +18,7 @@ export const FROM_HOME_MARK = 'from home, unverified';
 
 /** What the patient sent from home that this reader takes; nothing where there is none. */
 export function FromHome({ kind, onFiles }: Props) {
-  const { visit } = useVisit();
+  const { visit } = useExamined();
   const [reports, setReports] = useState<HomeReportRecord[]>([]);
   const [busy, setBusy] = useState<{ id: string; fetched: number; many: number } | null>(null);
   const left = useRef(new AbortController());

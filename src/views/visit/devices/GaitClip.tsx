@@ -16,7 +16,7 @@ import { figureIn } from '@/core/units/parse';
 import { Amount } from '@/ui/fields/Amount';
 import { Choice } from '@/ui/fields/Choice';
 import { useRecord, useStepContent } from '../use-findings';
-import { useHeld, useVisit } from '../visit-context';
+import { useExamined, useHeld } from '../visit-context';
 import { AngleCourse } from './AngleCourse';
 import { CameraCheck, type Edges } from './CameraCheck';
 import { FROM_HOME_MARK, FromHome } from './FromHome';
@@ -46,7 +46,7 @@ const deviceFields = (side: Side) => [
 
 /** A rear view, frame by frame: lines on leg and heel, the angle, what it does against standing and in each shoe. */
 export default function GaitClip({ wearing = BAREFOOT }: { wearing?: string }) {
-  const { readOnly, picture } = useVisit();
+  const { readOnly, picture } = useExamined();
   const { content } = useStepContent('move');
   const record = useRecord('move');
   const gait = useGaitClip();

@@ -19,7 +19,7 @@ import { Handle } from '@/ui/drawing/Handle';
 import { Choice } from '@/ui/fields/Choice';
 import { DataTable } from '@/ui/table/DataTable';
 import { useRecord, useStepContent } from '../use-findings';
-import { useHeld, useVisit } from '../visit-context';
+import { useExamined, useHeld } from '../visit-context';
 import { FrameStage, PlacedLine, withEnd } from './FrameStage';
 import { type Clip, pixelsOf } from './load-frames';
 import { TakeButton } from './TakeButton';
@@ -58,7 +58,7 @@ const firstMarks = ({ width, height }: Clip): KneeBendMarks => ({
 
 /** The knee bend on a frame from in front: a plumb line from the kneecap, millimetres to the second toe, three placings a side. */
 export default function KneeBend() {
-  const { readOnly } = useVisit();
+  const { readOnly } = useExamined();
   const { content } = useStepContent('load');
   const record = useRecord('load');
   const [marks, setMarks] = useHeld<ReadonlyMap<number, KneeBendMarks>>('knee-marks', new Map());

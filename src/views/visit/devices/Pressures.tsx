@@ -17,7 +17,7 @@ import { Select } from '@/ui/fields/Select';
 import { DataTable } from '@/ui/table/DataTable';
 import type { PressureAnswer, PressureQuestion } from '@/workers/pressure-worker';
 import { useTask } from '../../use-task';
-import { useHeld, useVisit } from '../visit-context';
+import { useExamined, useHeld } from '../visit-context';
 import { KeepReadings, type Reading } from './keep';
 import { PressureFilm, type PressureLine } from './PressureFilm';
 import { TakeButton } from './TakeButton';
@@ -39,7 +39,7 @@ const deviceFields = (side: Side) => [
 
 /** Steps over a plate or insole: rolled, masked, measured; several steps make a mean with its spread. */
 export default function Pressures() {
-  const { picture } = useVisit();
+  const { picture } = useExamined();
   const risk = SIDES.some((side) => {
     const category = picture[side].atRiskCategory;
     return category !== NOT_EXAMINED && category >= 1;

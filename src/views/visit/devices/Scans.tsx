@@ -11,7 +11,7 @@ import { DataTable } from '@/ui/table/DataTable';
 import type { ScanAnswer, ScanQuestion } from '@/workers/scan-worker';
 import { useTask } from '../../use-task';
 import { useRecord } from '../use-findings';
-import { useHeld, useVisit } from '../visit-context';
+import { useExamined, useHeld } from '../visit-context';
 import { TakeButton } from './TakeButton';
 import { TaskLine } from './TaskLine';
 
@@ -133,7 +133,7 @@ function ScanMeasureTable({
   reading: ScanReading;
   onLit: (name: string | null) => void;
 }) {
-  const { picture, readOnly } = useVisit();
+  const { picture, readOnly } = useExamined();
   const record = useRecord('feet');
   const { side, measures } = reading;
   const rounded = (id: ScanMeasure) => Math.round(measures[id] * 10) / 10;

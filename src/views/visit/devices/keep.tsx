@@ -6,7 +6,7 @@ import { figureIn, printIn, type Unit } from '@/core/units/parse';
 import { DataTable } from '@/ui/table/DataTable';
 import { BandLine } from '../BandLine';
 import { useRecord } from '../use-findings';
-import { useVisit } from '../visit-context';
+import { useExamined } from '../visit-context';
 
 /** One measured value, ready to be kept. */
 export interface Reading {
@@ -37,7 +37,7 @@ const unitOf = (id: FindingId): Unit => {
 
 /** What a device read, with bands, what the tape said, and one press to take it into the visit. */
 export function KeepReadings({ step, side, readings, with: instrument, method }: Props) {
-  const { picture, readOnly } = useVisit();
+  const { picture, readOnly } = useExamined();
   const record = useRecord(step);
   const kept = readings.every(({ id, value }) => {
     const taken = picture.taken[`${side}.${id}`];

@@ -16,7 +16,7 @@ import { DerivedRow, DerivedRows } from '../DerivedRow';
 import { BothFeet, FindingField } from '../FindingField';
 import { Stopwatch } from '../timing/Stopwatch';
 import { useFinding } from '../use-findings';
-import { useVisit } from '../visit-context';
+import { useExamined } from '../visit-context';
 
 const KneeBend = lazy(() => import('../devices/KneeBend'));
 
@@ -74,7 +74,7 @@ function Squat() {
 }
 
 function Posture() {
-  const { picture } = useVisit();
+  const { picture } = useExamined();
   return (
     <div className="grid gap-2">
       <p className="text-faint text-sm">
@@ -144,7 +144,7 @@ function ArchUnderLoad() {
 
 /** Left against right, read against the measurement’s own error. */
 function SideDifference({ ids }: { ids: readonly FindingId[] }) {
-  const { picture } = useVisit();
+  const { picture } = useExamined();
   const rows = ids.flatMap((id) => {
     const [left, right] = SIDES.map((side) => numberAt(picture, id, side));
     if (left === null || right === null || left === undefined || right === undefined) return [];
@@ -172,7 +172,7 @@ function SideDifference({ ids }: { ids: readonly FindingId[] }) {
 }
 
 function Mobility() {
-  const { picture } = useVisit();
+  const { picture } = useExamined();
   const { hypermobilityScore, ageYears } = picture.body;
   return (
     <div className="grid gap-3">
@@ -243,7 +243,7 @@ function StrengthAndBalance() {
 
 /** One more heel rise. */
 function CountButton({ side }: { side: Side }) {
-  const { readOnly } = useVisit();
+  const { readOnly } = useExamined();
   const field = useFinding('heelRises', side);
   const count = typeof field.value === 'number' ? field.value : 0;
   return (

@@ -16,7 +16,7 @@ import { DataTable } from '@/ui/table/DataTable';
 import { FindingField } from '../FindingField';
 import { useCandidates } from '../use-candidates';
 import { useStand } from '../use-stand';
-import { useVisit } from '../visit-context';
+import { useExamined } from '../visit-context';
 
 const RISE = numberQuestion('Shoe’s heel rise', 'mm', [0, 120], { plausible: [0, 40] });
 /** Candidates that are shown on the foot, the best first. */
@@ -24,7 +24,7 @@ const SHOWN = 6;
 
 /** The prosthetic foot, every candidate on it, and any other shoe by its heel rise. */
 export function Prosthesis() {
-  const { picture, visit } = useVisit();
+  const { picture, visit } = useExamined();
   const hold = limbHold(picture, visit);
   return (
     <div className="grid gap-3">
@@ -49,7 +49,7 @@ export function Prosthesis() {
 /** The best candidates on this foot, and those that it cannot stand in, each with its degrees. */
 function CandidatesOnFoot() {
   const stand = useStand();
-  const { visit } = useVisit();
+  const { visit } = useExamined();
   const joint = swingsFrom(visit.limb?.level);
   const { candidates } = useCandidates();
   if (!stand) return <p className="text-faint">No prosthesis is noted: say under Ask which side has one.</p>;
@@ -149,7 +149,7 @@ const tenths = (mm: number): number => Math.round(mm * 10) / 10;
 
 /** Any shoe by its heel rise: one that was brought, or that no catalogue knows. */
 function OtherShoe() {
-  const { store, state, visit } = useVisit();
+  const { store, state, visit } = useExamined();
   const stand = useStand();
   const content = store.content('prosthesis');
   const typed = state.steps.prosthesis.typed;

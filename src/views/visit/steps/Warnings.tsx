@@ -16,12 +16,12 @@ import type { StepContents } from '@/core/visit/contents';
 import { Choice } from '@/ui/fields/Choice';
 import { DayInput } from '@/ui/fields/DayInput';
 import { Field } from '@/ui/fields/Field';
-import { useVisit } from '../visit-context';
+import { useExamined } from '../visit-context';
 import { AnkleRules } from './AnkleRules';
 
 /** Signs that stop a fitting: which are present, and what was done about each. */
 export function Warnings() {
-  const { store, state, warnings, picture, visit } = useVisit();
+  const { store, state, warnings, picture, visit } = useExamined();
   const mayAnswer = mayDo(visit.readerRole, 'answerWarnings');
   const isAtRisk = hasAtRiskFoot(picture);
   const check = state.steps.warnings.content;

@@ -4,12 +4,12 @@ import { markInWords } from '@/core/examination/sources';
 import { NOT_EXAMINED } from '@/core/findings/picture';
 import { FindingField } from '../FindingField';
 import { useRecord } from '../use-findings';
-import { useVisit } from '../visit-context';
+import { useExamined } from '../visit-context';
 import { useMetronome } from './use-metronome';
 
 /** Cadence of one foot from tapped steps, and a metronome at that rate or a little above it. */
 export function CadenceTap() {
-  const { picture, readOnly } = useVisit();
+  const { picture, readOnly } = useExamined();
   const record = useRecord('move');
   const [taps, setTaps] = useState<readonly number[]>([]);
   const [rate, setRate] = useState<number | null>(null);

@@ -3,7 +3,7 @@ import type { BodyFindingId, FootFindingId } from '@/core/findings/findings';
 import { definitionOf } from '@/core/findings/findings';
 import type { Place } from '@/core/findings/with-values';
 import { useFinding } from '../use-findings';
-import { useVisit } from '../visit-context';
+import { useExamined } from '../visit-context';
 
 const TICK_MS = 50;
 
@@ -16,7 +16,7 @@ interface Props {
 
 /** Starts and stops by one key or press; the time goes into its finding, to a tenth of a second. */
 export function Stopwatch({ id, place = 'body', start = 'Start' }: Props) {
-  const { readOnly } = useVisit();
+  const { readOnly } = useExamined();
   const field = useFinding(id, place);
   const [since, setSince] = useState<number | null>(null);
   const [shown, setShown] = useState(0);

@@ -8,7 +8,7 @@ import { Sections } from '@/ui/Sections';
 import { BothFeet, FindingField } from '../../FindingField';
 import { NoneOf } from '../../NoneOf';
 import { useFinding } from '../../use-findings';
-import { useVisit } from '../../visit-context';
+import { useExamined } from '../../visit-context';
 
 const ACTIVITIES = FINDINGS.activities.options;
 const ALL_SURFACES = keysOf(FINDINGS.surfaces.options);
@@ -144,7 +144,7 @@ const EVENTS = {
 
 /** What follows from the week and the events that were written down, where the question itself was left open. */
 function FromTheWeek() {
-  const { visit, state } = useVisit();
+  const { visit, state } = useExamined();
   const { content } = state.steps.ask;
   const { weeklyDistance, eventAhead } = findingsOfUses(content, visit.startedAt).body ?? {};
   const entered = content.findings?.body;

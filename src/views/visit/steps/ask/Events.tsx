@@ -6,13 +6,13 @@ import { Amount } from '@/ui/fields/Amount';
 import { DayInput } from '@/ui/fields/DayInput';
 import { Select } from '@/ui/fields/Select';
 import { useStepContent } from '../../use-findings';
-import { useVisit } from '../../visit-context';
+import { useExamined } from '../../visit-context';
 
 const { tripGround, tripDescents } = FINDINGS;
 
 /** Races and trips that are coming, and what may still be changed before the nearest. */
 export function Events() {
-  const { readOnly, visit, picture } = useVisit();
+  const { readOnly, visit, picture } = useExamined();
   const { content, change } = useStepContent('ask');
   const events = content.events ?? [];
   const { activities } = picture.body;

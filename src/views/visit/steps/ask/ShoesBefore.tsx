@@ -9,7 +9,7 @@ import { FindingField } from '../../FindingField';
 import { ModelPicker } from '../../ModelPicker';
 import { useStepContent } from '../../use-findings';
 import { useOwnPairs } from '../../use-own-pairs';
-import { useVisit } from '../../visit-context';
+import { useExamined } from '../../visit-context';
 
 type Before = NonNullable<StepContents['ask']['before']>[number];
 
@@ -19,7 +19,7 @@ const VERDICTS = { served: 'served', failed: 'did not' } as const;
 
 /** Pairs that served and pairs that did not, the shoe that the patient would like, and what they do with laces. */
 export function ShoesBefore() {
-  const { readOnly } = useVisit();
+  const { readOnly } = useExamined();
   const { content, change } = useStepContent('ask');
   const before = content.before ?? [];
   const add = (title: string, model: ShoeModel | null, verdict: PairBefore['verdict'] = 'served') =>
@@ -148,7 +148,7 @@ function OwnPairs({
   named: readonly Before[];
   onAdd: (title: string, model: ShoeModel, verdict: PairBefore['verdict']) => void;
 }) {
-  const { visit, readOnly } = useVisit();
+  const { visit, readOnly } = useExamined();
   const { pairs } = useOwnPairs(visit.patient.id);
   const left = (pairs ?? []).filter(({ model }) => named.every((entry) => entry.model !== model.id));
   if (readOnly || left.length === 0) return null;
@@ -177,7 +177,7 @@ function OwnPairs({
 
 /** The shoe that the patient would like: the candidates say whether it may be had, and why not. */
 function Wanted() {
-  const { readOnly } = useVisit();
+  const { readOnly } = useExamined();
   const { content, change } = useStepContent('ask');
   const { wanted } = content;
   return (

@@ -1,14 +1,14 @@
 import { FINDINGS } from '@/core/findings/findings';
 import { Amount } from '@/ui/fields/Amount';
 import { useStepContent } from '../../use-findings';
-import { useVisit } from '../../visit-context';
+import { useExamined } from '../../visit-context';
 import { Events } from './Events';
 
 type Activity = keyof typeof FINDINGS.activities.options;
 
 /** How much of each chosen activity in a usual week, and events that are coming. */
 export function Uses() {
-  const { readOnly } = useVisit();
+  const { readOnly } = useExamined();
   const { content, change } = useStepContent('ask');
   const uses = content.uses ?? [];
   const activities = content.findings.body?.activities ?? [];

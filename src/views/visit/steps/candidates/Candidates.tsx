@@ -4,7 +4,7 @@ import { insertOf } from '@/core/match/insert';
 import { Failed } from '@/ui/page/Failed';
 import { Sections } from '@/ui/Sections';
 import { useCandidates } from '../../use-candidates';
-import { useVisit } from '../../visit-context';
+import { useExamined } from '../../visit-context';
 import { Conditions } from './Conditions';
 import { LeftOut } from './LeftOut';
 import { RankedList } from './RankedList';
@@ -16,7 +16,7 @@ const SideBySide = lazy(() => import('./SideBySide').then((part) => ({ default: 
 /** The catalogue against the specification: what suits, in which size, why and why not, and what to bring. */
 export function Candidates() {
   const { candidates, problem, retry } = useCandidates();
-  const { picture } = useVisit();
+  const { picture } = useExamined();
   const inserts = SIDES.some((side) => insertOf(picture, side) !== null);
   if (problem) return <Failed problem={problem} onRetry={retry} />;
   if (!candidates) return <p role="status">Ranking the catalogue …</p>;

@@ -4,14 +4,14 @@ import { type FittingConditions, INSERTS, MEASURED, SOCKS } from '@/core/sizing/
 import { mapTable } from '@/core/tables/keys-of';
 import { omitUndefined } from '@/core/tables/omit-undefined';
 import { Select } from '@/ui/fields/Select';
-import { useVisit } from '../../visit-context';
+import { useExamined } from '../../visit-context';
 
 const SOCK_LABELS = mapTable(SOCKS, ({ label }) => label);
 const INSERT_LABELS = mapTable(INSERTS, ({ label }) => label);
 
 /** Under what the size is looked for, and the patient's own limit. */
 export function Conditions() {
-  const { store, readOnly, state, picture } = useVisit();
+  const { store, readOnly, state, picture } = useExamined();
   const content = store.content('candidates');
   const conditions: FittingConditions = content.conditions ?? {};
   const { typed } = state.steps.candidates;

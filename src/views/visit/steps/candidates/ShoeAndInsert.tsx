@@ -8,7 +8,7 @@ import { betweenSides, ROUTES, threeRoutes, type WithInsert, withInsert } from '
 import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
 import { DataTable } from '@/ui/table/DataTable';
 import type { CandidatesView } from '../../use-candidates';
-import { useVisit } from '../../visit-context';
+import { useExamined } from '../../visit-context';
 
 const SHOWN = 6;
 
@@ -17,7 +17,7 @@ const mm = (value: number | null): string =>
 
 /** Shoe and insert as one on each foot, what must match between them, and the three ways to go. */
 export function ShoeAndInsert({ candidates }: { candidates: CandidatesView }) {
-  const { picture } = useVisit();
+  const { picture } = useExamined();
   const [picked, setPicked] = useState(0);
   const shown = candidates.usable.slice(0, SHOWN);
   const candidate = shown[picked] ?? shown[0];
@@ -76,7 +76,7 @@ export function ShoeAndInsert({ candidates }: { candidates: CandidatesView }) {
 }
 
 function AsOne({ model }: { model: ShoeModel }) {
-  const { picture } = useVisit();
+  const { picture } = useExamined();
   const sides = SIDES.map((side) => {
     const insert = insertOf(picture, side);
     return insert && withInsert(model, insert, side);

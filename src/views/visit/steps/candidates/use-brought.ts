@@ -1,11 +1,11 @@
-import { useVisit } from '../../visit-context';
+import { useExamined } from '../../visit-context';
 
 /** Most pairs that are brought at once. */
 const MOST_BROUGHT = 3;
 
 /** The pairs to bring: read from the step and written to it. */
 export function useBrought() {
-  const { store, readOnly } = useVisit();
+  const { store, readOnly } = useExamined();
   const content = store.content('candidates');
   const chosen = content.chosen ?? [];
   const choose = (ids: readonly string[]) => {

@@ -10,7 +10,7 @@ import { figureIn } from '@/core/units/parse';
 import { Spark } from '@/ui/charts/Spark';
 import { DataTable } from '@/ui/table/DataTable';
 import { FeetDrawing } from '../../FeetDrawing';
-import { useVisit } from '../../visit-context';
+import { useExamined } from '../../visit-context';
 
 const MEASURES: readonly FootFindingId[] = [
   'footLength',
@@ -28,7 +28,7 @@ const signed = (value: number) => `${value > 0 ? '+' : ''}${figureIn('mm', value
 
 /** Today beside the other foot, beside earlier visits, and beside a survey of adults. */
 export function Compare() {
-  const { picture, visit } = useVisit();
+  const { picture, visit } = useExamined();
   const today = visit.startedAt.slice(0, 10);
   const age = picture.body.ageYears === NOT_EXAMINED ? null : picture.body.ageYears;
   const group = picture.body.sizingGroup === NOT_EXAMINED ? null : picture.body.sizingGroup;
@@ -146,7 +146,7 @@ function Centiles({ row, group, age }: Survey) {
 
 /** A child’s growth against what is usual at that age. */
 function Growth() {
-  const { picture, visit } = useVisit();
+  const { picture, visit } = useExamined();
   const age = picture.body.ageYears;
   if (age === NOT_EXAMINED || age >= 18) return null;
   const usual = usualGrowth(age);
@@ -173,7 +173,7 @@ function Growth() {
 
 /** What standing adds to seated length and width. */
 function SeatedDifference() {
-  const { picture } = useVisit();
+  const { picture } = useExamined();
   const lines = SIDES.flatMap((side) => {
     const foot = picture[side];
     const gain = (standing: unknown, seated: unknown) =>

@@ -9,7 +9,7 @@ import { BodyMap } from '../../body-map/BodyMap';
 import { BothFeet } from '../../FindingField';
 import { NoneOf } from '../../NoneOf';
 import { useFinding } from '../../use-findings';
-import { useVisit } from '../../visit-context';
+import { useExamined } from '../../visit-context';
 import { MeasureFeet } from './MeasureFeet';
 
 const Compare = lazy(() => import('./Compare').then((part) => ({ default: part.Compare })));
@@ -88,7 +88,7 @@ function SkinMap() {
 
 /** What the sites together say, where it is not what was chosen for the foot. */
 function FromTheSites() {
-  const { picture } = useVisit();
+  const { picture } = useExamined();
   const chosen = {
     left: useFinding('sensation', 'left').value,
     right: useFinding('sensation', 'right').value,
@@ -104,7 +104,7 @@ function FromTheSites() {
 }
 
 function AtRisk() {
-  const { picture } = useVisit();
+  const { picture } = useExamined();
   return (
     <div className="grid grid-cols-[1fr_9.5rem_1fr] gap-x-4 bg-desk py-2" role="status">
       {SIDES.map((side) => {

@@ -7,19 +7,19 @@ import { knownAnswers, stopFirst } from '@/core/hot-spot/known';
 import { QUESTION_TABLE, type QuestionId, type SpotAnswers } from '@/core/hot-spot/questions';
 import type { HotSpot } from '@/core/hot-spot/schema';
 import { keysOf } from '@/core/tables/keys-of';
-import { chosenTryOn } from '@/core/visit/read-visit';
+import { chosenTryOn } from '@/core/visit/examined';
 import { shareOfLife } from '@/core/wear/old-pair';
 import { ShareBar } from '@/ui/drawing/ShareBar';
 import { type Spot, SpotMap } from '@/ui/drawing/SpotMap';
 import { Choice } from '@/ui/fields/Choice';
 import { useFinding, useStepContent } from '../../use-findings';
-import { useHeld, useVisit } from '../../visit-context';
+import { useExamined, useHeld } from '../../visit-context';
 
 const same = (a: Spot, b: Spot) => a.side === b.side && a.place === b.place;
 
 /** Why it rubs: the place on the drawing, the most telling question, the three likeliest causes with what to do. */
 export function HotSpots() {
-  const { picture, readOnly } = useVisit();
+  const { picture, readOnly } = useExamined();
   const { content, change } = useStepContent('feet');
   const rubbed = { left: useFinding('rubbedAt', 'left'), right: useFinding('rubbedAt', 'right') };
   const spots: readonly HotSpot[] = content.hotSpots ?? [];
@@ -84,7 +84,7 @@ function OneSpot({
   onAnswers: (answers: SpotAnswers) => void;
   onUnmark: () => void;
 }) {
-  const { picture, state, verdictContext } = useVisit();
+  const { picture, state, verdictContext } = useExamined();
   const taken = useFinding('rubCause', spot.side);
   const { rubCause } = picture[spot.side];
   const causes = rubCause === NOT_EXAMINED ? [] : rubCause;

@@ -5,11 +5,11 @@ import { NOT_EXAMINED } from '@/core/findings/picture';
 import { legVolume, parseGirths, volumeBand, volumeDifference } from '@/core/swelling/leg-volume';
 import { figureIn } from '@/core/units/parse';
 import { useRecord, useStepContent } from '../../use-findings';
-import { useVisit } from '../../visit-context';
+import { useExamined } from '../../visit-context';
 
 /** Leg volume by truncated cones from girths at equal spacing, both sides, and their difference. */
 export function LegVolume() {
-  const { picture, readOnly } = useVisit();
+  const { picture, readOnly } = useExamined();
   const { content } = useStepContent('feet');
   const record = useRecord('feet');
   const ladder = content.girthLadder ?? { spacingMm: 40 };

@@ -2,7 +2,7 @@ import { SIDES } from '@/core/findings/finding-kinds';
 import { NOT_EXAMINED } from '@/core/findings/picture';
 import { footDifference, heelBallRatio } from '@/core/sizing/foot-difference';
 import { BothFeet } from '../../FindingField';
-import { useVisit } from '../../visit-context';
+import { useExamined } from '../../visit-context';
 
 /** Tape and scale: standing with weight even, then seated where the difference matters. */
 export function MeasureFeet() {
@@ -31,7 +31,7 @@ const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-dig
 
 /** What the two lengths mean together, when they were taken, and what to take again. */
 function Difference() {
-  const { picture } = useVisit();
+  const { picture } = useExamined();
   const { left, right } = picture;
   if (left.footLength === NOT_EXAMINED || right.footLength === NOT_EXAMINED) return null;
   const difference = footDifference(left.footLength, right.footLength);

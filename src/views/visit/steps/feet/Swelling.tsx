@@ -14,13 +14,13 @@ import { localNow } from '../../../local-now';
 import { DerivedRow, DerivedRows } from '../../DerivedRow';
 import { BothFeet } from '../../FindingField';
 import { useRecord, useStepContent } from '../../use-findings';
-import { useVisit } from '../../visit-context';
+import { useExamined } from '../../visit-context';
 import { GirthTable } from './GirthTable';
 import { LegVolume } from './LegVolume';
 
 /** Girths through the day and over days, pitting, leg volume, and what they mean for size and closure. */
 export function Swelling() {
-  const { visit, picture, readOnly } = useVisit();
+  const { visit, picture, readOnly } = useExamined();
   const { content } = useStepContent('feet');
   const record = useRecord('feet');
   const recordHistory = useRecord('ask');

@@ -5,7 +5,7 @@ import { SIDES } from '@/core/findings/finding-kinds';
 import { numberAt } from '@/core/findings/picture';
 import { printIn } from '@/core/units/parse';
 import { BothFeet } from '../../FindingField';
-import { useVisit } from '../../visit-context';
+import { useExamined } from '../../visit-context';
 
 /** Warmth and colour by hand and eye, and by thermometer where there is one; one foot against the other. */
 export function Warmth() {
@@ -24,7 +24,7 @@ export function Warmth() {
 
 /** The largest difference of one foot, against the line for feet at risk. */
 function Excess() {
-  const { picture } = useVisit();
+  const { picture } = useExamined();
   const lines = SIDES.flatMap((side) => {
     const excess = numberAt(picture, 'temperatureExcess', side);
     if (excess === null || excess <= 0) return [];

@@ -6,14 +6,14 @@ import type { StepContents } from '@/core/visit/contents';
 import { WeekStrip } from '@/ui/drawing/WeekStrip';
 import { FormProblem } from '@/ui/fields/Field';
 import { writtenDay } from '@/ui/formats';
-import { useVisit } from '../../visit-context';
+import { useExamined } from '../../visit-context';
 
 /** What is typed is waited for so long before the plan is asked for again, ms. */
 const PAUSE_MS = 350;
 
 /** The break-in on the patient's own week before anything is handed over; it follows what is entered above. */
 export function BreakInPreview({ content }: { content: StepContents['hand-over'] }) {
-  const { visit, store } = useVisit();
+  const { visit, store } = useExamined();
   const [isOpen, setOpen] = useState(false);
   const [answer, setAnswer] = useState<Answer<Preview> | null>(null);
   useEffect(() => {

@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { call, failureInWords } from '@/contract/client';
-import { useVisit } from '../../visit-context';
+import { useExamined } from '../../visit-context';
 
 /** A review or a referral ends without a pair. */
 export function CloseWithout() {
-  const { visit, store } = useVisit();
+  const { visit, store } = useExamined();
   const [reason, setReason] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
   const close = async () => {

@@ -11,7 +11,7 @@ import { sizeInWords } from '@/core/sizing/start-size';
 import { omitUndefined } from '@/core/tables/omit-undefined';
 import { blocksOrder } from '@/core/visit/blocks';
 import type { StepContents } from '@/core/visit/contents';
-import { chosenTryOn, issuedFor, pairsLeft } from '@/core/visit/read-visit';
+import { chosenTryOn, issuedFor, pairsLeft } from '@/core/visit/examined';
 import { CLOCK_OF_USE, madeForUse } from '@/core/wear/clocks';
 import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
 import { FormProblem } from '@/ui/fields/Field';

@@ -4,7 +4,7 @@ import { usedUpInWords } from '@/core/aftercare/used-up';
 import type { AskedPair } from '@/core/purpose/pairs';
 import { writtenDay } from '@/ui/formats';
 import { useTurnToPair } from '../../PairPicker';
-import { useVisit } from '../../visit-context';
+import { useExamined } from '../../visit-context';
 import { CloseWithout } from './CloseWithout';
 
 const OrderCard = lazy(() =>
@@ -19,7 +19,7 @@ interface HandedOverProps {
 
 /** What became of a pair: its sheet, its order, or why there is none. */
 export function HandedOver({ issued, next }: HandedOverProps) {
-  const { visit } = useVisit();
+  const { visit } = useExamined();
   const turn = useTurnToPair();
   const sheet = issued?.sheet;
   if (!issued) return <p>Nothing was handed over{visit.closedBecause ? `: ${visit.closedBecause}.` : '.'}</p>;

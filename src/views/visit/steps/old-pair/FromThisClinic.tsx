@@ -8,7 +8,7 @@ import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
 import { writtenDay } from '@/ui/formats';
 import { STATE, usedInWords } from '../../../pair/pair-words';
 import { useOwnPairs } from '../../use-own-pairs';
-import { useVisit } from '../../visit-context';
+import { useExamined } from '../../visit-context';
 import { fromModel } from './from-model';
 import type { Brought } from './use-old-pairs';
 
@@ -17,7 +17,7 @@ const OFFERED = 6;
 
 /** Pairs that this clinic handed over, drawn: what is known of them is not typed again. */
 export function FromThisClinic({ brought, isSmall }: { brought: Brought; isSmall: boolean }) {
-  const { visit } = useVisit();
+  const { visit } = useExamined();
   const own = useOwnPairs(visit.patient.id);
   const left = (own.pairs ?? []).filter(({ id }) => brought.pairs.every((entry) => entry.pair !== id));
   if (brought.readOnly || left.length === 0) return null;

@@ -5,7 +5,7 @@ import { type BenchAnswers, signsOfUse } from '@/core/shoe/bench/read-bench';
 import { Sections } from '@/ui/Sections';
 import { FindingField } from '../../FindingField';
 import { useFinding, useStepContent } from '../../use-findings';
-import { useVisit } from '../../visit-context';
+import { useExamined } from '../../visit-context';
 
 const PairsBrought = lazy(() => import('./PairsBrought').then((part) => ({ default: part.PairsBrought })));
 const Midsole = lazy(() => import('./Midsole').then((part) => ({ default: part.Midsole })));
@@ -62,7 +62,7 @@ function History() {
 
 /** The tests of the pair that came in; what they find is offered to the history, never put there unasked. */
 function OldBench() {
-  const { picture, readOnly, store, state } = useVisit();
+  const { picture, readOnly, store, state } = useExamined();
   const { content } = useStepContent('old-pair');
   const signs = useFinding('oldPairSigns', 'body');
   const answers: BenchAnswers = content.bench ?? {};

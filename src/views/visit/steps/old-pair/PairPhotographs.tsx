@@ -4,7 +4,7 @@ import type { PhotographRecord } from '@/contract/records';
 import { dayOf } from '@/core/calendar/days';
 import type { OldPair } from '@/core/wear/old-pair';
 import { Photographs } from '../../../photographs/Photographs';
-import { useVisit } from '../../visit-context';
+import { useExamined } from '../../visit-context';
 import { useOldPairs } from './use-old-pairs';
 
 /** Photographs of the pair under the hands. */
@@ -22,7 +22,7 @@ export function PairPhotographs() {
 }
 
 function OfBrought({ pair }: { pair: OldPair }) {
-  const { visit, store, readOnly } = useVisit();
+  const { visit, store, readOnly } = useExamined();
   const [answer, setAnswer] = useState<Answer<PhotographRecord[]> | null>(null);
   const load = useCallback(
     async () =>

@@ -1,10 +1,10 @@
 import { noticesOf, type OldPair, verdictOfPair } from '@/core/wear/old-pair';
 import { VerdictPanel } from '../../../worn/VerdictPanel';
-import { useVisit } from '../../visit-context';
+import { useExamined } from '../../visit-context';
 
 /** Spent? and does it suit? of a pair that was brought. */
 export function PairVerdict({ pair }: { pair: OldPair }) {
-  const { verdictContext } = useVisit();
+  const { verdictContext } = useExamined();
   return (
     <VerdictPanel
       title={pair.title}

@@ -3,13 +3,13 @@ import { NOT_EXAMINED } from '@/core/findings/picture';
 import type { Strike } from '@/core/wear/wear-map';
 import { SoleMap } from '../../../worn/SoleMap';
 import { SoleReadings } from '../../../worn/SoleReadings';
-import { useVisit } from '../../visit-context';
+import { useExamined } from '../../visit-context';
 import { useOldPairs } from './use-old-pairs';
 
 /** Where the soles of the pair under the hands are worn, and three readings of it that do not agree. */
 export function Soles() {
   const { pair, readOnly, put } = useOldPairs();
-  const { picture } = useVisit();
+  const { picture } = useExamined();
   if (!pair) return <p className="text-faint">Name the pair first, under “Pairs brought”.</p>;
   const strikes = SIDES.map((side) => picture[side].strike).filter((strike) => strike !== NOT_EXAMINED);
   const strike: Strike | null = strikes[0] ?? null;

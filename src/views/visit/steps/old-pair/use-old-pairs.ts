@@ -1,13 +1,13 @@
 import { omitUndefined } from '@/core/tables/omit-undefined';
 import { mainPair, type OldPair } from '@/core/wear/old-pair';
 import { useStepContent } from '../../use-findings';
-import { useHeld, useVisit } from '../../visit-context';
+import { useExamined, useHeld } from '../../visit-context';
 
 export type Part = { [K in keyof OldPair]?: OldPair[K] | undefined };
 
 /** The pairs that were brought, one of them under the hands: what it is, how it was used, what it shows, and both answers. */
 export function useOldPairs() {
-  const { readOnly } = useVisit();
+  const { readOnly } = useExamined();
   const { content, change } = useStepContent('old-pair');
   const pairs: readonly OldPair[] = content.pairs ?? [];
   // The pair under the hands is the same under “Soles”.

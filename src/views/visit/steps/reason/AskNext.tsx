@@ -4,14 +4,14 @@ import { STEP_NAME } from '@/core/visit/steps';
 import { Failed } from '@/ui/page/Failed';
 import { DataTable } from '@/ui/table/DataTable';
 import { timeInWords } from '../../time-in-words';
-import { useVisit } from '../../visit-context';
+import { useExamined } from '../../visit-context';
 
 /** How many open questions are shown at once. */
 const SHOWN = 15;
 
 /** What nobody has examined, ranked by how much knowing it could change the specification. */
 export function AskNext() {
-  const { reasoning } = useVisit();
+  const { reasoning } = useExamined();
   if (reasoning.problem) return <Failed problem={reasoning.problem} onRetry={reasoning.retry} />;
   if (!reasoning.answer) return <p role="status">Working out what to ask next …</p>;
   const { questions } = reasoning.answer;

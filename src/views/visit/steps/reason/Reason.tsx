@@ -10,7 +10,7 @@ import { mainPair, verdictOfPair } from '@/core/wear/old-pair';
 import { verdictInWords } from '@/core/wear/verdict';
 import { Choice } from '@/ui/fields/Choice';
 import { Sections } from '@/ui/Sections';
-import { useVisit } from '../../visit-context';
+import { useExamined, useVisit } from '../../visit-context';
 import { Board } from './Board';
 import { Deadlocks } from './Deadlocks';
 import { useChoices } from './use-choices';
@@ -29,7 +29,7 @@ const WhatIf = lazy(() => import('./WhatIf').then((part) => ({ default: part.Wha
 
 /** A spent pair in which something aches is said before any reasoning: it is replaced first, and the rest looked at again. */
 function SpentFirst() {
-  const { picture, state, verdictContext } = useVisit();
+  const { picture, state, verdictContext } = useExamined();
   const main = mainPair(state.steps['old-pair'].content.pairs ?? []);
   const aches = SIDES.some((side) => {
     const { pain } = picture[side];

@@ -3,7 +3,7 @@ import { definitionOf } from '@/core/findings/findings';
 import type { Alternative, EndCost, NumericTarget, Target } from '@/core/prescribe/engine/specification';
 import { awaitedInWords, firmnessWord, isTense, targetInWords } from '@/core/prescribe/explain/in-words';
 import { type FeatureValue, featureOf, printFeature } from '@/core/shoe/features';
-import { useVisit } from '../../visit-context';
+import { useExamined } from '../../visit-context';
 import { Decide } from './Decide';
 import { PushLine } from './PushLine';
 
@@ -60,7 +60,7 @@ function HowFar({ target }: { target: NumericTarget }) {
 const NAMED = 4;
 
 function HangsOn({ target }: { target: Target }) {
-  const { reasoning } = useVisit();
+  const { reasoning } = useExamined();
   const list = reasoning.answer?.reliance[target.feature] ?? [];
   if (!reasoning.answer) return null;
   const now = target.kind === 'band' ? printFeature(target.feature, target.best) : null;

@@ -12,7 +12,7 @@ import { type LoadChange, type Scenario, scenarioOf, WHAT_IF_CAUTION, whatIf } f
 import { LegDrawing, sizeInWords } from '@/ui/drawing/LegDrawing';
 import { OverlaidProfiles } from '@/ui/drawing/OverlaidProfiles';
 import { DataTable } from '@/ui/table/DataTable';
-import { useHeld, useVisit } from '../../visit-context';
+import { useExamined, useHeld, useVisit } from '../../visit-context';
 import { useChoices } from './use-choices';
 
 const LEVER_IDS = keysOf(LEVERS);
@@ -171,7 +171,7 @@ function Pinned({
   onTake: () => void;
   onDrop: (() => void) | null;
 }) {
-  const { visit } = useVisit();
+  const { visit } = useExamined();
   const changes = whatIf(today, pinned, visit.house.settings);
   const turned = LEVER_IDS.filter((lever) => pinned[lever] !== today[lever]);
   return (

@@ -1,11 +1,11 @@
 import type { Decision } from '@/core/prescribe/engine/specification';
 import type { FeatureId } from '@/core/shoe/features';
 import type { Choices } from '@/core/visit/contents';
-import { useVisit } from '../../visit-context';
+import { useExamined } from '../../visit-context';
 
 /** The choices of this visit: school, what was set aside, what was decided, the pinned what-if. */
 export function useChoices() {
-  const { store, state, mayDecide } = useVisit();
+  const { store, state, mayDecide } = useExamined();
   const choices = state.steps.reason.content;
   const save = (part: Choices) => store.change('reason', { ...choices, ...part });
   const aside = choices.setAside ?? [];

@@ -9,7 +9,7 @@ import { Choice } from '@/ui/fields/Choice';
 import { ChoiceSet } from '@/ui/fields/ChoiceSet';
 import { Measure } from '@/ui/fields/Measure';
 import { Sections } from '@/ui/Sections';
-import { useVisit } from '../../visit-context';
+import { useExamined } from '../../visit-context';
 import { AdviceList } from './AdviceList';
 import { COMFORT, FOOT_CHECKS, type FootCheck, ROOM } from './questions';
 import type { FittedPair, FittingView } from './use-fitting';
@@ -64,7 +64,7 @@ const FEEL_LABELS = mapTable(FEELS, ({ label }) => label);
 /** Both feet, side by side as the feet stand. */
 function FootChecks({ pair, fitting }: Props) {
   const { tryOn, model } = pair;
-  const { picture } = useVisit();
+  const { picture } = useExamined();
   const { changeFoot, typed } = fitting;
   const watchesPushOff = asksForPushOff(picture);
   const cell = (side: Side, check: FootCheck) => {
@@ -131,7 +131,7 @@ const SEEN = { 'moves-less': 'moves less', same: 'same', 'moves-more': 'moves mo
 
 /** What the shoes are for, done in them. */
 function Tasks({ pair: { tryOn, model, letter }, fitting: { change } }: Props) {
-  const { state } = useVisit();
+  const { state } = useExamined();
   const { gait } = state.steps.move.content;
   const seen = gait?.filter(({ condition }) => condition === `Pair ${letter}`) ?? [];
   return (

@@ -4,7 +4,7 @@ import { orderDrift } from '@/core/fitting/try-on';
 import { wearingOrder } from '@/core/fitting/wearing-order';
 import { eveningInWords } from '@/core/swelling/evening';
 import { localNow } from '../../../local-now';
-import { useVisit } from '../../visit-context';
+import { useExamined } from '../../visit-context';
 import { PairDetail } from './PairDetail';
 import { PairHead } from './PairHead';
 import { useFitting } from './use-fitting';
@@ -15,7 +15,7 @@ const FittingEnd = lazy(() => import('./FittingEnd').then((part) => ({ default: 
 /** Two or three pairs at once: each with size, comfort, advice and verdict; one of them at a time in detail. */
 export function TryOnStep() {
   const { fitting, problem } = useFitting();
-  const { picture } = useVisit();
+  const { picture } = useExamined();
   const [looked, setLooked] = useState<string | null>(null);
   if (problem) return <p className="problem">{problem}</p>;
   if (!fitting) return <p role="status">Fetching the catalogue …</p>;
