@@ -1,5 +1,6 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { call, errorAt, failureInWords, fetchFile, fieldErrorsOf, followLines } from './client';
+import { errorAt, failureInWords, fieldErrorsOf } from './answer';
+import { call, fetchFile, followLines } from './client';
 
 interface Sent {
   address: string;

@@ -1,4 +1,4 @@
-import type { Answer } from '@/contract/client';
+import type { Answer } from '@/contract/answer';
 import type { ProblemDetails } from '@/contract/operation';
 
 /** Posts to an address outside the API, for who has no account or is on the way in. Never throws. */

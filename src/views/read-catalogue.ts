@@ -1,4 +1,5 @@
-import { type Answer, call } from '@/contract/client';
+import type { Answer } from '@/contract/answer';
+import { call } from '@/contract/client';
 import type { ProblemDetails } from '@/contract/operation';
 import { type CatalogueColumns, type CatalogueRead, openingCatalogue } from '@/core/catalogue/columns';
 import type { ShoeModel } from '@/core/catalogue/model';

@@ -1,7 +1,7 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { type DefaultValues, type FieldPath, type FieldValues, useForm } from 'react-hook-form';
 import type { z } from 'zod';
-import { type Failure, failureInWords, fieldErrorsOf } from '@/contract/client';
+import { type Failure, failureInWords, fieldErrorsOf } from '@/contract/answer';
 
 /**
  * A form that is checked by a schema here and by the server again. What the server refuses appears at the field that it

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { type Answer, failureInWords } from '@/contract/client';
+import { type Answer, failureInWords } from '@/contract/answer';
 import type { CatalogueRead } from '@/core/catalogue/columns';
 import type { ShoeModel } from '@/core/catalogue/model';
 import type { OpenCatalogue } from './read-catalogue';

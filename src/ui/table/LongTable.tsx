@@ -1,7 +1,7 @@
-import { useVirtualizer } from '@tanstack/react-virtual';
-import { type Key, useEffect, useMemo, useRef, useState } from 'react';
+import { type Key, lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { type SortKey, sortedBy } from '@/core/tables/sorted-by';
 import { Cell, type Column, type RowProps } from './DataTable';
+import type { DrawRow } from './SeenRows';
 
 export interface SortableColumn<Row> extends Column<Row> {
   /** What the column sorts by; unknown goes last. Without it the column does not sort. */
@@ -24,10 +24,11 @@ interface Order {
   down: boolean;
 }
 
-const ROW_PX = 30;
-/** Rows beyond the edges of what is seen, and those of a page that has not been measured yet. */
-const BEYOND = 12;
+/** Rows of a page that has not been measured yet. */
 const UNMEASURED = 40;
+
+// What measures comes once the first rows stand.
+const SeenRows = lazy(() => import('./SeenRows').then((part) => ({ default: part.SeenRows })));
 
 /** A press on a heading sorts, a second one turns the order, a third brings the rows back as they were given. */
 const pressed = (order: Order | null, id: string): Order | null =>
@@ -42,20 +43,22 @@ export function LongTable<Row>({ label, columns, rows, keyOf, className = '', ro
     () => (sortBy && order ? sortedBy(rows, sortBy, order.down) : rows),
     [rows, sortBy, order],
   );
-  const virtual = useVirtualizer({
-    count: sorted.length,
-    getScrollElement: () => region.current,
-    estimateSize: () => ROW_PX,
-    overscan: BEYOND,
-  });
   // biome-ignore lint/correctness/useExhaustiveDependencies: other rows, or another order, are read from their top
   useEffect(() => {
     if (region.current) region.current.scrollTop = 0;
   }, [sorted]);
-  const seen = virtual.getVirtualItems();
-  const [first, last] = [seen[0], seen.at(-1)];
-  const shown = first && last ? sorted.slice(first.index, last.index + 1) : sorted.slice(0, UNMEASURED);
-  const from = first?.index ?? 0;
+  const draw: DrawRow = (at, measured) => {
+    const row = sorted[at];
+    return (
+      row !== undefined && (
+        <tr key={keyOf(row)} ref={measured} data-index={at} aria-rowindex={at + 2} {...rowProps?.(row)}>
+          {columns.map((column) => (
+            <Cell key={column.id} column={column} row={row} index={at} />
+          ))}
+        </tr>
+      )
+    );
+  };
   return (
     <div
       ref={region}
@@ -78,34 +81,20 @@ export function LongTable<Row>({ label, columns, rows, keyOf, className = '', ro
           </tr>
         </thead>
         <tbody>
-          <Gap px={first?.start ?? 0} columns={columns.length} />
-          {shown.map((row, at) => (
-            <tr
-              key={keyOf(row)}
-              ref={first && virtual.measureElement}
-              data-index={from + at}
-              aria-rowindex={from + at + 2}
-              {...rowProps?.(row)}
-            >
-              {columns.map((column) => (
-                <Cell key={column.id} column={column} row={row} index={from + at} />
-              ))}
-            </tr>
-          ))}
-          <Gap px={last ? virtual.getTotalSize() - last.end : 0} columns={columns.length} />
+          <Suspense fallback={sorted.slice(0, UNMEASURED).map((_, at) => draw(at))}>
+            <SeenRows
+              count={sorted.length}
+              unmeasured={UNMEASURED}
+              columns={columns.length}
+              region={region}
+              draw={draw}
+            />
+          </Suspense>
         </tbody>
       </table>
     </div>
   );
 }
-
-/** The room of rows that are not drawn. */
-const Gap = ({ px, columns }: { px: number; columns: number }) =>
-  px > 0 && (
-    <tr aria-hidden style={{ height: px }}>
-      <td colSpan={columns} />
-    </tr>
-  );
 
 const ARROW = { up: ' ↑', down: ' ↓' } as const;
 const SPOKEN = { up: 'ascending', down: 'descending' } as const;

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { type Answer, call, errorAt, failureInWords } from '@/contract/client';
+import { type Answer, errorAt, failureInWords } from '@/contract/answer';
+import { call } from '@/contract/client';
 import type { HouseRulesVersion } from '@/contract/records';
 import { type HouseChange, ruleOfChange } from '@/core/knowledge/house-rules';
 import { RULES } from '@/core/knowledge/knowledge-base';

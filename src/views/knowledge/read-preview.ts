@@ -1,4 +1,5 @@
-import { failureInWords, followLines } from '@/contract/client';
+import { failureInWords } from '@/contract/answer';
+import { followLines } from '@/contract/client';
 import type { PreviewLine } from '@/contract/records';
 import type { HouseRules } from '@/core/knowledge/house-rules';
 

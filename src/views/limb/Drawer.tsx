@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { call, failureInWords } from '@/contract/client';
+import { failureInWords } from '@/contract/answer';
+import { call } from '@/contract/client';
 import type { LimbPage } from '@/contract/limb';
 import {
   type DrawerSock,

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { call, errorAt, failureInWords } from '@/contract/client';
+import { errorAt, failureInWords } from '@/contract/answer';
+import { call } from '@/contract/client';
 import type { LimbPage } from '@/contract/limb';
 import type { SockStep } from '@/core/prosthesis/sock-advice';
 import { SOCK_FEELS, SOCK_TAG_IDS, SOCK_TAGS, type SockFeel, type SockTag } from '@/core/prosthesis/sock-log';

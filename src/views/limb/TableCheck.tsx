@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { type Answer, call, errorAt, failureInWords } from '@/contract/client';
+import { type Answer, errorAt, failureInWords } from '@/contract/answer';
+import { call } from '@/contract/client';
 import { modelTitle, type ShoeModel } from '@/core/catalogue/model';
 import type { ShankLines } from '@/core/photograph/shank-lines';
 import { TABLE_DECISIONS, type TableDecision } from '@/core/prosthesis/limb-record';

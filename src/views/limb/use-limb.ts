@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useState } from 'react';
-import { type Answer, call, failureInWords } from '@/contract/client';
+import { type Answer, failureInWords } from '@/contract/answer';
+import { call } from '@/contract/client';
 import type { LimbPage } from '@/contract/limb';
 import type { LimbRecord } from '@/core/prosthesis/limb-record';
 import { localNow } from '../local-now';

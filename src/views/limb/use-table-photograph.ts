@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { failureInWords, fetchFile } from '@/contract/client';
+import { failureInWords } from '@/contract/answer';
+import { fetchFile } from '@/contract/client';
 import type { ShankLines } from '@/core/photograph/shank-lines';
 import type { PhotographAnswer, PhotographQuestion } from '@/workers/photograph-worker';
 import { useTask } from '../use-task';

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { type Answer, call, errorAt, failureInWords } from '@/contract/client';
+import { type Answer, errorAt, failureInWords } from '@/contract/answer';
+import { call } from '@/contract/client';
 import { breakInWords } from '@/core/aftercare/break-in-words';
 import { FELT, type Felt, type OutingAnswer } from '@/core/break-in/answers';
 import { type BreakInInput, planBreakIn } from '@/core/break-in/plan';

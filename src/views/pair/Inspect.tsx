@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { type Answer, call, errorAt, failureInWords } from '@/contract/client';
+import { type Answer, errorAt, failureInWords } from '@/contract/answer';
+import { call } from '@/contract/client';
 import { inspectionSchema } from '@/contract/pairs';
 import type { PairRecord } from '@/contract/records';
 import { modelTitle } from '@/core/catalogue/model';

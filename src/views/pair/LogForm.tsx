@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { z } from 'zod';
-import { call, failureInWords } from '@/contract/client';
+import { failureInWords } from '@/contract/answer';
+import { call } from '@/contract/client';
 import { pairLogSchema } from '@/contract/patients-schema';
 import { parseDistance } from '@/core/units/distance';
 import { parseNumber } from '@/core/units/quantity';

@@ -1,6 +1,7 @@
 import { type SubmitEvent, useState } from 'react';
+import { type Answer, errorAt, failureInWords } from '@/contract/answer';
 import type { OutcomeRecord } from '@/contract/answers/outcomes';
-import { type Answer, call, errorAt, failureInWords } from '@/contract/client';
+import { call } from '@/contract/client';
 import { DayInput } from '@/ui/fields/DayInput';
 import { Field, FormProblem } from '@/ui/fields/Field';
 import { MeasureFields, SkinMarks } from '../measures/MeasureFields';

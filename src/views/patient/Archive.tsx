@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { call, failureInWords } from '@/contract/client';
+import { failureInWords } from '@/contract/answer';
+import { call } from '@/contract/client';
 
 /** Puts a record away: it asks for nothing and stands in no list, until it is taken out or its patient comes again. */
 export function Archive({ patientId, archived }: { patientId: string; archived: boolean }) {

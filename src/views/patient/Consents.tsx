@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { call, failureInWords } from '@/contract/client';
+import { failureInWords } from '@/contract/answer';
+import { call } from '@/contract/client';
 import { type ConsentRecord, consentSchema } from '@/contract/patients-schema';
 import { CONSENT_WAYS, CONSENTS, type ConsentKind, consentState } from '@/core/contact/consent';
 import { keysOf } from '@/core/tables/keys-of';

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { call, failureInWords } from '@/contract/client';
+import { failureInWords } from '@/contract/answer';
+import { call } from '@/contract/client';
 
 /** Begins a visit or goes on with the open one. */
 export function StartVisit({ patientId, open }: { patientId: string; open: boolean }) {

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Answer } from '@/contract/client';
+import type { Answer } from '@/contract/answer';
 import type { PhotographRecord } from '@/contract/records';
 import type { Crop } from '@/core/photograph/crop';
 import { ComparePhotographs } from './ComparePhotographs';

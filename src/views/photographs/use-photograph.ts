@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { z } from 'zod';
-import { type Answer, errorAt, failureInWords, fetchFile } from '@/contract/client';
+import { type Answer, errorAt, failureInWords } from '@/contract/answer';
+import { fetchFile } from '@/contract/client';
 import type { Crop } from '@/core/photograph/crop';
 import type {
   PhotographKind,

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { call, failureInWords } from '@/contract/client';
+import { failureInWords } from '@/contract/answer';
+import { call } from '@/contract/client';
 import type { Duplicates as Found, LikelyRecord } from '@/contract/patients-schema';
 import { writtenDay, writtenMoment } from '@/ui/formats';
 

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { z } from 'zod';
-import { call, failureInWords } from '@/contract/client';
+import { failureInWords } from '@/contract/answer';
+import { call } from '@/contract/client';
 import type { ClosedRecord, RetentionPreview } from '@/contract/patients-schema';
 import { type Retention, retentionSchema } from '@/core/retention/keep-until';
 import { Field, FormProblem } from '@/ui/fields/Field';

@@ -1,6 +1,7 @@
 import { useState } from 'react';
+import { type Answer, errorAt, failureInWords, fieldErrorsOf } from '@/contract/answer';
 import type { ReviewPage } from '@/contract/answers/reviews';
-import { type Answer, call, errorAt, failureInWords, fieldErrorsOf } from '@/contract/client';
+import { call } from '@/contract/client';
 import type { PairPage } from '@/contract/records';
 import { FELT } from '@/core/break-in/answers';
 import { planBreakIn } from '@/core/break-in/plan';

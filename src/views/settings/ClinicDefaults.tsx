@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { call, failureInWords } from '@/contract/client';
+import { failureInWords } from '@/contract/answer';
+import { call } from '@/contract/client';
 import type { ClinicRecord } from '@/contract/records';
 import { BREAK_IN_SCHOOLS, type BreakInSchool } from '@/core/break-in/schools';
 import { SCHOOL_CHOICES, type SchoolChoice } from '@/core/knowledge/schools';

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { z } from 'zod';
-import { call, failureInWords } from '@/contract/client';
+import { failureInWords } from '@/contract/answer';
+import { call } from '@/contract/client';
 import { named } from '@/contract/common';
 import type { ClinicRecord } from '@/contract/records';
 import { Field, FormProblem } from '@/ui/fields/Field';

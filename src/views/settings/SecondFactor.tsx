@@ -1,6 +1,6 @@
 import { type SubmitEvent, useState } from 'react';
 import { z } from 'zod';
-import { failureInWords } from '@/contract/client';
+import { failureInWords } from '@/contract/answer';
 import { Field, FormProblem } from '@/ui/fields/Field';
 import { postJson } from '../post-json';
 

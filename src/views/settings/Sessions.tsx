@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { call, failureInWords } from '@/contract/client';
+import { failureInWords } from '@/contract/answer';
+import { call } from '@/contract/client';
 import type { SessionRecord } from '@/contract/people-schema';
 import { FormProblem } from '@/ui/fields/Field';
 import { writtenMoment } from '@/ui/formats';

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { call, failureInWords } from '@/contract/client';
+import { failureInWords } from '@/contract/answer';
+import { call } from '@/contract/client';
 import { type SiteRecord, siteSchema } from '@/contract/people-schema';
 import { Field, FormProblem } from '@/ui/fields/Field';
 import { useApiForm } from '../use-api-form';

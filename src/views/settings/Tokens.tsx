@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { call, failureInWords } from '@/contract/client';
+import { failureInWords } from '@/contract/answer';
+import { call } from '@/contract/client';
 import { AREAS, type Area, newTokenSchema, TOKEN_ACCESS } from '@/contract/people-schema';
 import type { TokenRecord } from '@/contract/records';
 import { keysOf } from '@/core/tables/keys-of';

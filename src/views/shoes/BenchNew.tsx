@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { type Answer, call, failureInWords } from '@/contract/client';
+import { type Answer, failureInWords } from '@/contract/answer';
+import { call } from '@/contract/client';
 import type { ModelRecord } from '@/contract/records';
 import { type BenchAnswers, benchChanges, readBench } from '@/core/shoe/bench/read-bench';
 import { BenchTest, type Typed } from '../bench/BenchTest';

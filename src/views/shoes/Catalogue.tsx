@@ -1,4 +1,5 @@
-import { useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
+import { ErrorBoundary } from 'react-error-boundary';
 import { type CatalogueQuery, filterModels } from '@/core/catalogue/filter';
 import { modelTitle, pairsInStock, type ShoeModel } from '@/core/catalogue/model';
 import type { CatalogueStart } from '@/core/catalogue/parts';
@@ -8,7 +9,9 @@ import { Failed } from '@/ui/page/Failed';
 import { LongTable, type SortableColumn } from '@/ui/table/LongTable';
 import { useModels } from '../use-models';
 import { FilterBar } from './FilterBar';
-import { ModelCard } from './ModelCard';
+
+// Its drawing comes once the list stands.
+const ModelCard = lazy(() => import('./ModelCard').then((part) => ({ default: part.ModelCard })));
 
 /** A feature as a column; a grade by its number, which its heading explains. */
 function featureColumn(id: FeatureId, head: string, width: string): SortableColumn<ShoeModel> {
@@ -59,11 +62,27 @@ const VALUES: readonly SortableColumn<ShoeModel>[] = [
 const MOST_COMPARED = 4;
 const AT_FIRST: CatalogueQuery = { status: 'current' };
 
+/** The catalogue; says so where a part of it could not be fetched. */
+export function Catalogue({ start }: { start: CatalogueStart }) {
+  return (
+    <ErrorBoundary
+      fallbackRender={() => (
+        <Failed
+          problem="The catalogue could not be opened. Nothing was changed. Check the network, then try again."
+          onRetry={() => location.reload()}
+        />
+      )}
+    >
+      <Shelves start={start} />
+    </ErrorBoundary>
+  );
+}
+
 /**
- * The catalogue: filter on any feature, sort, look at one, choose up to four to lay beside each other. It opens with its first models; the
+ * Filter on any feature, sort, look at one, choose up to four to lay beside each other. It opens with its first models; the
  * rest comes after them.
  */
-export function Catalogue({ start }: { start: CatalogueStart }) {
+function Shelves({ start }: { start: CatalogueStart }) {
   const [query, setQuery] = useState<CatalogueQuery>(AT_FIRST);
   const [chosen, setChosen] = useState<string>('');
   const [beside, setBeside] = useState<string[]>([]);
@@ -147,7 +166,11 @@ export function Catalogue({ start }: { start: CatalogueStart }) {
         />
         {isWhole && found.length === 0 && <p className="py-3">No model matches. Remove a filter.</p>}
       </div>
-      {model && <ModelCard model={model} />}
+      {model && (
+        <Suspense>
+          <ModelCard model={model} />
+        </Suspense>
+      )}
     </div>
   );
 }

@@ -1,6 +1,7 @@
 import { useState } from 'react';
+import { type Answer, failureInWords } from '@/contract/answer';
 import type { ModelLifeRecord } from '@/contract/answers/pairs';
-import { type Answer, call, failureInWords } from '@/contract/client';
+import { call } from '@/contract/client';
 import type { ModelRecord } from '@/contract/records';
 import { profileOf } from '@/core/catalogue/drawing-of-model';
 import { pairsInStock } from '@/core/catalogue/model';

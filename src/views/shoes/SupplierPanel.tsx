@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { type Answer, call, failureInWords } from '@/contract/client';
+import { type Answer, failureInWords } from '@/contract/answer';
+import { call } from '@/contract/client';
 import type { SupplierAnnouncement } from '@/contract/records';
 import { DataTable } from '@/ui/table/DataTable';
 

@@ -1,4 +1,5 @@
-import { failureInWords, followLines } from '@/contract/client';
+import { failureInWords } from '@/contract/answer';
+import { followLines } from '@/contract/client';
 import type { ImportLine } from '@/contract/records';
 import { fail, ok, type Result } from '@/core/result/result';
 

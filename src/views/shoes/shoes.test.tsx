@@ -79,10 +79,10 @@ describe('the catalogue', () => {
     expect(titles()).toEqual(['Quay', 'Reef', 'Inlet']);
   });
 
-  it('the card follows the list: what was filtered away is not looked at any longer', () => {
+  it('the card follows the list: what was filtered away is not looked at any longer', async () => {
     show();
     fireEvent.click(screen.getByRole('button', { name: /Inlet/ }));
-    expect(screen.getByRole('complementary', { name: modelTitle(MODELS[2]!) })).toBeTruthy();
+    await screen.findByRole('complementary', { name: modelTitle(MODELS[2]!) });
     filter('use', 'road-running');
     expect(screen.getByRole('complementary', { name: modelTitle(MODELS[0]!) })).toBeTruthy();
   });

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { type Answer, call, failureInWords } from '@/contract/client';
+import { type Answer, failureInWords } from '@/contract/answer';
+import { call } from '@/contract/client';
 import type { ClinicLanguage, ClinicTexts } from '@/contract/texts-schema';
 import { checkText } from '@/core/texts/check-text';
 import { languageTag } from '@/core/texts/tags';

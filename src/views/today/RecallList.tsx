@@ -1,6 +1,7 @@
 /** @jsxImportSource preact */
 import { useEffect, useState } from 'preact/hooks';
-import { call, failureInWords } from '@/contract/client';
+import { failureInWords } from '@/contract/answer';
+import { call } from '@/contract/client';
 import type { RecallLetters } from '@/contract/recall';
 import type { RecallItem } from '@/contract/records';
 import { type DayPart, dayPart } from '@/core/recall/day';

@@ -1,6 +1,7 @@
 /** @jsxImportSource preact */
 import { useState } from 'preact/hooks';
-import { call, failureInWords } from '@/contract/client';
+import { failureInWords } from '@/contract/answer';
+import { call } from '@/contract/client';
 import { addDays, dayOf } from '@/core/calendar/days';
 import { CONTACT_TRIES, type ContactTry, recallKind } from '@/core/recall/kinds';
 import { writtenDay } from '@/ui/formats';

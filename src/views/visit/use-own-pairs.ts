@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
-import { type Answer, call, failureInWords } from '@/contract/client';
+import { type Answer, failureInWords } from '@/contract/answer';
+import { call } from '@/contract/client';
 import type { PairRecord, PatientRecord } from '@/contract/records';
 
 const asked = new Map<string, Promise<Answer<PatientRecord>>>();

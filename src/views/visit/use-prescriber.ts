@@ -31,14 +31,15 @@ function awaited(): Awaited {
 
 /**
  * The rules and their engine are a quarter of what a visit loads, and no field needs them: they come once the first
- * step stands. `ready` is kept when a reading made with them has been drawn.
+ * step stands. `ready` is kept when a reading made with them has been drawn; null where they were there already.
  */
-export function usePrescriber(): { prescriber: Prescriber | null; ready: Promise<void> } {
+export function usePrescriber(): { prescriber: Prescriber | null; ready: Promise<void> | null } {
   const [prescriber, setPrescriber] = useState(loaded);
+  const [wasThere] = useState(loaded !== null);
   const [{ promise, keep, fail }] = useState(awaited);
   useEffect(() => {
     if (prescriber) keep();
     else loadPrescriber().then(setPrescriber, fail);
   }, [prescriber, keep, fail]);
-  return { prescriber, ready: promise };
+  return { prescriber, ready: wasThere ? null : promise };
 }

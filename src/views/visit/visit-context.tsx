@@ -64,8 +64,11 @@ interface VisitView extends ExaminedView {
 }
 
 const Examined = createContext<ExaminedView | null>(null);
-/** The whole view; before the rules have come, the promise that they do. */
-const Whole = createContext<VisitView | Promise<void> | null>(null);
+/** The whole view; `ready` is what it waits for, null where the rules were there from the beginning. */
+const Whole = createContext<{ view: VisitView | null; ready: Promise<void> | null }>({
+  view: null,
+  ready: null,
+});
 
 /** What stays the same while somebody types: a field that reads no more than this is not drawn again for another’s sake. */
 export type VisitGround = Pick<VisitView, 'visit' | 'store' | 'readOnly'> & {
@@ -143,9 +146,9 @@ export function VisitProvider({ visit, store, target, children }: ProviderProps)
     [visit, store, state, picture, pairs, pair, warnings, readOnly, judged, reasoning, held],
   );
   const whole = useMemo(() => {
-    if (!reading) return ready;
+    if (!reading) return { view: null, ready };
     const { blocks, specification, options } = reading;
-    return { ...view, blocks, specification, options, school: options.school };
+    return { view: { ...view, blocks, specification, options, school: options.school }, ready };
   }, [view, reading, ready]);
   const rules = reading?.options.knowledge.rules;
   const lit = useMemo(
@@ -177,9 +180,9 @@ export function useExamined(): ExaminedView {
 
 /** The whole visit: suspends until the rules have come, which is once, moments after the page has opened. */
 export function useVisit(): VisitView {
-  const view = useContext(Whole);
-  if (view instanceof Promise) use(view);
-  if (!view || view instanceof Promise) throw new Error(OUTSIDE);
+  const { view, ready } = useContext(Whole);
+  if (ready) use(ready);
+  if (!view) throw new Error(OUTSIDE);
   return view;
 }
 

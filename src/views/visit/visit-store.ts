@@ -1,4 +1,5 @@
-import { type Answer, call, fieldErrorsOf } from '@/contract/client';
+import { type Answer, fieldErrorsOf } from '@/contract/answer';
+import { call } from '@/contract/client';
 import type { FieldError } from '@/contract/operation';
 import type { PresenceAnswer, VisitRecord } from '@/contract/records';
 import type { StepContents, StepRecord } from '@/core/visit/contents';

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
+import { failureInWords } from '@/contract/answer';
 import type { WeekRecord } from '@/contract/answers/pairs';
-import { call, failureInWords } from '@/contract/client';
+import { call } from '@/contract/client';
 import { planWeek } from '@/core/wear/rotation/plan';
 import { type Session, withRacesLeft } from '@/core/wear/rotation/week';
 

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { failureInWords, fetchFile } from '@/contract/client';
+import { failureInWords } from '@/contract/answer';
+import { fetchFile } from '@/contract/client';
 import type { PrintIndices, Segment } from '@/core/examination/footprint/indices';
 import { type FoundPrint, PRINT_NOTES, type PrintOptions } from '@/core/examination/footprint/read-print';
 import { SIDES, type Side } from '@/core/findings/finding-kinds';

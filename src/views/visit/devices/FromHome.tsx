@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
-import { call, failureInWords, fetchFile } from '@/contract/client';
+import { failureInWords } from '@/contract/answer';
+import { call, fetchFile } from '@/contract/client';
 import type { HomeReportRecord } from '@/contract/home';
 import { FormProblem } from '@/ui/fields/Field';
 import { writtenDay } from '@/ui/formats';

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { failureInWords, fetchFile } from '@/contract/client';
+import { failureInWords } from '@/contract/answer';
+import { fetchFile } from '@/contract/client';
 import type { FootAxis } from '@/core/examination/footprint/orient';
 import {
   PRESSURE_LINES,

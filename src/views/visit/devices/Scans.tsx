@@ -1,5 +1,6 @@
 import { lazy, Suspense, useState } from 'react';
-import { failureInWords, fetchFile } from '@/contract/client';
+import { failureInWords } from '@/contract/answer';
+import { fetchFile } from '@/contract/client';
 import { readDifference } from '@/core/examination/real-difference';
 import { SCAN_UNITS, type ScanReading, type ScanUnit } from '@/core/examination/scan/reading';
 import { SIDES, type Side } from '@/core/findings/finding-kinds';

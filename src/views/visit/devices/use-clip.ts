@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
-import { failureInWords, fetchFile } from '@/contract/client';
+import { failureInWords } from '@/contract/answer';
+import { fetchFile } from '@/contract/client';
 import type { Problem } from '@/core/result/result';
 import type { TaskState } from '../../use-task';
 import { useHeld } from '../visit-context';

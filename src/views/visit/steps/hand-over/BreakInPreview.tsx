@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
+import { type Answer, failureInWords } from '@/contract/answer';
 import type { BreakInPreview as Preview } from '@/contract/answers/break-in';
-import { type Answer, call, failureInWords } from '@/contract/client';
+import { call } from '@/contract/client';
 import { PLAN_NAMES } from '@/core/break-in/plan-names';
 import type { StepContents } from '@/core/visit/contents';
 import { WeekStrip } from '@/ui/drawing/WeekStrip';

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { type Answer, call, failureInWords } from '@/contract/client';
+import { type Answer, failureInWords } from '@/contract/answer';
+import { call } from '@/contract/client';
 import { pictureOf } from '@/core/catalogue/drawing-of-model';
 import { modelTitle } from '@/core/catalogue/model';
 import { pairsOnShelf } from '@/core/catalogue/shelf';

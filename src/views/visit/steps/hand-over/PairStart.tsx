@@ -1,4 +1,4 @@
-import { type Answer, errorAt } from '@/contract/client';
+import { type Answer, errorAt } from '@/contract/answer';
 import { BREAK_IN_SCHOOLS, type BreakInSchool } from '@/core/break-in/schools';
 import { dayOf } from '@/core/calendar/days';
 import type { BoxLabel } from '@/core/catalogue/model';

@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useState } from 'react';
-import { type Answer, call, failureInWords } from '@/contract/client';
+import { type Answer, failureInWords } from '@/contract/answer';
+import { call } from '@/contract/client';
 import type { PhotographRecord } from '@/contract/records';
 import { dayOf } from '@/core/calendar/days';
 import type { OldPair } from '@/core/wear/old-pair';

@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
-import { call, failureInWords } from '@/contract/client';
+import { failureInWords } from '@/contract/answer';
+import { call } from '@/contract/client';
 import { DISAGREEMENTS, type Disagreement } from '@/core/knowledge/disagreements';
 import { SCHOOL_CHOICES, type SchoolChoice } from '@/core/knowledge/schools';
 import type { Target } from '@/core/prescribe/engine/specification';
