@@ -33,8 +33,10 @@ async function signInAt(page, origin) {
 }
 
 async function openVisit(page) {
+  // The same name may stand above it, as a link to the patient.
   await page
     .getByRole('link', { name: /Odran Pell/ })
+    .and(page.locator('a[href*="/visits/"]'))
     .first()
     .click();
   await page.locator('[data-visit]').waitFor();

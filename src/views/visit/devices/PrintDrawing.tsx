@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import type { PrintIndices, Segment } from '@/core/examination/footprint/indices';
 import type { FootAxis, Point } from '@/core/examination/footprint/orient';
 import type { Mask } from '@/core/examination/footprint/picture';
@@ -35,33 +35,57 @@ interface Props {
   onEnd: () => void;
 }
 
-/** The picture with the print tinted over it: sole in one tone, toes in another. */
-function Tinted({ print }: { print: FoundPrint }) {
+/** The picture, and the print tinted over it: sole in one tone, toes in another. */
+function Tinted({ print: { picture, sole, toes } }: { print: FoundPrint }) {
+  return (
+    <>
+      <Pixels width={picture.width} height={picture.height} pixels={picture.data} />
+      <Pixels
+        width={sole.width}
+        height={sole.height}
+        pixels={useMemo(() => tintOf(sole, toes), [sole, toes])}
+        className="opacity-55"
+      />
+    </>
+  );
+}
+
+/** Red, green, blue and opaque, as one number of a machine that keeps the lowest byte first: every one that runs a browser. */
+const pixelOf = (red: number, green: number, blue: number) => (255 << 24) | (blue << 16) | (green << 8) | red;
+const SOLE = pixelOf(40, 150, 150);
+const TOES = pixelOf(190, 140, 60);
+
+/** Pixels of both masks in their tones; clear where neither lies. */
+function tintOf(sole: Mask, toes: Mask): Uint8ClampedArray {
+  const tint = new Int32Array(sole.data.length);
+  for (let at = 0; at < tint.length; at += 1)
+    tint[at] = sole.data[at] === 1 ? SOLE : toes.data[at] === 1 ? TOES : 0;
+  return new Uint8ClampedArray(tint.buffer);
+}
+
+interface PixelsProps {
+  width: number;
+  height: number;
+  pixels: FoundPrint['picture']['data'];
+  className?: string;
+}
+
+function Pixels({ width, height, pixels, className = '' }: PixelsProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
-    const context = canvas.current?.getContext('2d');
-    if (!context) return;
-    const { picture, sole, toes } = print;
-    const image = new ImageData(new Uint8ClampedArray(picture.data), picture.width, picture.height);
-    for (let at = 0; at < sole.data.length; at += 1) {
-      const tone = sole.data[at] === 1 ? SOLE : toes.data[at] === 1 ? TOES : null;
-      if (!tone) continue;
-      for (let channel = 0; channel < 3; channel += 1)
-        image.data[at * 4 + channel] = image.data[at * 4 + channel]! * 0.45 + tone[channel]! * 0.55;
-    }
-    context.putImageData(image, 0, 0);
-  }, [print]);
+    const image = new ImageData(width, height);
+    image.data.set(pixels);
+    canvas.current?.getContext('2d')?.putImageData(image, 0, 0);
+  }, [width, height, pixels]);
   return (
     <canvas
       ref={canvas}
-      width={print.picture.width}
-      height={print.picture.height}
-      className="absolute inset-0 w-full h-full object-contain"
+      width={width}
+      height={height}
+      className={`absolute inset-0 w-full h-full object-contain ${className}`}
     />
   );
 }
-const SOLE = [40, 150, 150];
-const TOES = [190, 140, 60];
 
 /** A print with the construction of its indices drawn over it, and the tools to correct what was found. */
 export function PrintDrawing(props: Props) {
