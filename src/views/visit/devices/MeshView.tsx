@@ -85,7 +85,17 @@ export default function MeshView({ reading, lit }: Props) {
     const controls = new OrbitControls(camera, renderer.domElement);
     controls.target.copy(centre);
     controls.enablePan = false;
-    const paint = () => renderer.render(scene, camera);
+    // Painted once a frame, and not before its shaders are made: together they would hold the page.
+    let frame: number | null = null;
+    let isMade = false;
+    let isGone = false;
+    const paint = () => {
+      if (!isMade) return;
+      frame ??= requestAnimationFrame(() => {
+        frame = null;
+        renderer.render(scene, camera);
+      });
+    };
     controls.addEventListener('change', paint);
     const quiet = colour('--draw-line');
     const strong = colour('--warn');
@@ -106,8 +116,15 @@ export default function MeshView({ reading, lit }: Props) {
     };
     stage.current.look('oblique');
     stage.current.show(null);
+    void renderer.compileAsync(scene, camera).then(() => {
+      isMade = !isGone;
+      paint();
+    });
     return () => {
       stage.current = null;
+      isMade = false;
+      isGone = true;
+      if (frame !== null) cancelAnimationFrame(frame);
       controls.dispose();
       geometry.dispose();
       renderer.dispose();
