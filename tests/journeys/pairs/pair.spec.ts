@@ -133,6 +133,8 @@ test('the week is planned, moved by keyboard, kept, and each pair has its own us
     'One pair takes every run',
   );
   const long = page.getByRole('button', { name: /^Sun: .* long/ });
+  // Drawn by the server: it listens to keys once its script has come.
+  await page.locator('astro-island:not([ssr])', { has: long }).waitFor();
   await long.focus();
   await page.keyboard.press('ArrowLeft');
   await expect(page.getByRole('button', { name: /^Sat: .* long, settled by hand/ })).toBeVisible();
