@@ -104,5 +104,5 @@ export function printIn(unit: Unit, value: number): string {
   const figure = figureIn(unit, value);
   const label = UNIT_LABEL[unit];
   if (label === '') return figure;
-  return label === '°' || label === '%' ? `${figure}${label}` : `${figure}\u2009${label}`;
+  return label === '°' ? `${figure}${label}` : `${figure}\u2009${label}`;
 }

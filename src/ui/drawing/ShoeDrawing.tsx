@@ -14,6 +14,9 @@ interface Props {
   className?: string;
 }
 
+/** Height of a figure as a share of the drawing’s width: 12 px on the narrowest that has figures, 250 px, whatever the length of the shoe. */
+const FIGURE_SHARE = 0.048;
+
 /** A computed drawing on the page: parts, measures and, for the profile, a ruler. */
 export function ShoeDrawing({
   drawing,
@@ -24,6 +27,7 @@ export function ShoeDrawing({
   className = '',
 }: Props) {
   const [x, y, width, height] = drawing.viewBox;
+  const figure = FIGURE_SHARE * width;
   return (
     <svg
       direction="ltr"
@@ -47,7 +51,7 @@ export function ShoeDrawing({
       {numbers.map(({ number, at: [cx, cy] }) => (
         <g key={number}>
           <circle cx={cx} cy={cy} r={7.5} fill="var(--paper)" stroke="var(--ink)" strokeWidth={1} />
-          <text x={cx} y={cy + 3.6} textAnchor="middle" fontSize={10} fontWeight={600}>
+          <text x={cx} y={cy + 3.6} textAnchor="middle" fontSize={figure} fontWeight={600}>
             {number}
           </text>
         </g>
@@ -64,8 +68,9 @@ export function ShoeDrawing({
           )}
           <text
             x={from[0]}
-            y={feature === 'drop' ? to[1] - 15 : (from[1] + to[1]) / 2 + 5}
+            y={feature === 'drop' ? to[1] - 0.9 * figure : (from[1] + to[1]) / 2 + 0.3 * figure}
             textAnchor="middle"
+            fontSize={figure}
             fontWeight={lit?.has(feature) ? 600 : 400}
           >
             {text}

@@ -27,6 +27,8 @@ export function DayInput({ value, onChange, onBlur, max, ...control }: Props) {
   const calendar = useRef<HTMLInputElement>(null);
   const problem = useId();
   const today = dayOf(new Date());
+  // In the year before: never one that lies ahead where only what has been can be meant.
+  const example = printDay(`${Number(today.slice(0, 4)) - 1}-06-08`, formats);
   const isUnread = typed !== null && typed.trim() !== '' && readDay(typed, formats.date, today) === null;
   const type = ({ target }: ChangeEvent<HTMLInputElement>) => {
     setTyped(target.value);
@@ -49,7 +51,7 @@ export function DayInput({ value, onChange, onBlur, max, ...control }: Props) {
           {...control}
           className="min-w-0 grow"
           value={typed ?? (value === '' ? '' : printDay(value, formats))}
-          placeholder={printDay('2031-06-08', formats)}
+          placeholder={example}
           autoComplete="off"
           onChange={type}
           onBlur={leave}
@@ -82,7 +84,7 @@ export function DayInput({ value, onChange, onBlur, max, ...control }: Props) {
       </span>
       {isUnread && (
         <span id={problem} className="problem block">
-          Write a day, such as {printDay('2031-06-08', formats)}.
+          Write a day, such as {example}.
         </span>
       )}
     </span>

@@ -1,5 +1,6 @@
-import { type Key, lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
+import { type Key, useEffect, useMemo, useRef, useState } from 'react';
 import { type SortKey, sortedBy } from '@/core/tables/sorted-by';
+import { usePart } from '../use-part';
 import { Cell, type Column, type RowProps } from './DataTable';
 import type { DrawRow } from './SeenRows';
 
@@ -27,8 +28,8 @@ interface Order {
 /** Rows of a page that has not been measured yet. */
 const UNMEASURED = 40;
 
-// What measures comes once the first rows stand.
-const SeenRows = lazy(() => import('./SeenRows').then((part) => ({ default: part.SeenRows })));
+/** What measures comes once the first rows stand. */
+const loadSeenRows = () => import('./SeenRows').then((part) => part.SeenRows);
 
 /** A press on a heading sorts, a second one turns the order, a third brings the rows back as they were given. */
 const pressed = (order: Order | null, id: string): Order | null =>
@@ -38,6 +39,7 @@ const pressed = (order: Order | null, id: string): Order | null =>
 export function LongTable<Row>({ label, columns, rows, keyOf, className = '', rowProps }: Props<Row>) {
   const [order, setOrder] = useState<Order | null>(null);
   const region = useRef<HTMLDivElement>(null);
+  const SeenRows = usePart(loadSeenRows);
   const sortBy = columns.find(({ id }) => id === order?.id)?.sortBy;
   const sorted = useMemo(
     () => (sortBy && order ? sortedBy(rows, sortBy, order.down) : rows),
@@ -81,7 +83,7 @@ export function LongTable<Row>({ label, columns, rows, keyOf, className = '', ro
           </tr>
         </thead>
         <tbody>
-          <Suspense fallback={sorted.slice(0, UNMEASURED).map((_, at) => draw(at))}>
+          {SeenRows ? (
             <SeenRows
               count={sorted.length}
               unmeasured={UNMEASURED}
@@ -89,7 +91,9 @@ export function LongTable<Row>({ label, columns, rows, keyOf, className = '', ro
               region={region}
               draw={draw}
             />
-          </Suspense>
+          ) : (
+            sorted.slice(0, UNMEASURED).map((_, at) => draw(at))
+          )}
         </tbody>
       </table>
     </div>

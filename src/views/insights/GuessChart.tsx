@@ -1,9 +1,8 @@
 import { Chart, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
 import { Scatter } from 'react-chartjs-2';
+import { colourOf } from '@/ui/charts/chart-style';
 
 Chart.register(LinearScale, LineElement, PointElement, Tooltip);
-
-const colour = (name: string): string => getComputedStyle(document.documentElement).getPropertyValue(name);
 
 export interface GuessPoint {
   foretold: number;
@@ -27,9 +26,9 @@ export default function GuessChart({
   const axis = (title: string) => ({
     min: 0,
     max: most,
-    ticks: { color: colour('--faint') },
-    grid: { color: colour('--line') },
-    title: { display: true, text: title, color: colour('--faint') },
+    ticks: { color: colourOf('--faint') },
+    grid: { color: colourOf('--line') },
+    title: { display: true, text: title, color: colourOf('--faint') },
   });
   const dots = (others: boolean) =>
     points
@@ -49,14 +48,14 @@ export default function GuessChart({
               ],
               showLine: true,
               pointRadius: 0,
-              borderColor: colour('--rule'),
+              borderColor: colourOf('--rule'),
               borderDash: [6, 4],
             },
-            { data: dots(false), backgroundColor: colour('--ink'), pointRadius: 4 },
+            { data: dots(false), backgroundColor: colourOf('--ink'), pointRadius: 4 },
             {
               data: dots(true),
               backgroundColor: 'transparent',
-              borderColor: colour('--accent'),
+              borderColor: colourOf('--accent'),
               borderWidth: 2,
               pointRadius: 4,
             },

@@ -1,11 +1,10 @@
 import { Chart, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
 import { Line } from 'react-chartjs-2';
 import { type GroupInsight, PAIR_ENDS, type PairEnd } from '@/core/insights/what-became';
+import { colourOf } from '@/ui/charts/chart-style';
 import { LINES } from './lines';
 
 Chart.register(LinearScale, LineElement, PointElement, Tooltip);
-
-const colour = (name: string): string => getComputedStyle(document.documentElement).getPropertyValue(name);
 
 /** From the first day to the last on which any was followed. */
 function pointsOf({ steps, longestDays }: GroupInsight): { x: number; y: number }[] {
@@ -21,9 +20,9 @@ export default function SurvivalChart({ groups, ends }: { groups: readonly Group
   const title = `not yet ${PAIR_ENDS[ends]}, %`;
   const axis = (title: string) => ({
     beginAtZero: true,
-    ticks: { color: colour('--faint') },
-    grid: { color: colour('--line') },
-    title: { display: true, text: title, color: colour('--faint') },
+    ticks: { color: colourOf('--faint') },
+    grid: { color: colourOf('--line') },
+    title: { display: true, text: title, color: colourOf('--faint') },
   });
   return (
     <div className="h-72">
@@ -35,7 +34,7 @@ export default function SurvivalChart({ groups, ends }: { groups: readonly Group
             label: group.group,
             data: pointsOf(group),
             stepped: 'before' as const,
-            borderColor: colour(LINES[at]!.colour),
+            borderColor: colourOf(LINES[at]!.colour),
             borderDash: [...LINES[at]!.dash],
             pointRadius: 0,
           })),

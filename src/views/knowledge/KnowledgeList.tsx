@@ -31,7 +31,9 @@ interface Props {
   onChange: (change: HouseChange) => void;
 }
 
-/** Rules by topic, feature, school and evidence, each with how often it fired and was overruled here. */
+const inTimes = (count: number): string => (count === 1 ? 'once' : `${count} times`);
+
+/** Rules by topic, feature, school and evidence, each with how often it was applied and overruled here. */
 export function KnowledgeList({ rules, changes, use, onChange }: Props) {
   const [filter, setFilter] = useState(ALL);
   const put = (part: Partial<Filter>) => setFilter({ ...filter, ...part });
@@ -151,7 +153,7 @@ function Filters({
         ['contested', 'contested'],
         ['changed', 'changed by this clinic'],
         ['overruled', 'overruled here'],
-        ['never', 'never fired here'],
+        ['never', 'never applied here'],
       ])}
     </div>
   );
@@ -211,8 +213,10 @@ function RuleEntry({
       </div>
       <div className="text-sm">
         <p className="figure">
-          {use ? `fired ${use.fired} ×` : 'never fired'}
-          {use && use.overruled > 0 && <span className="text-hold">, overruled {use.overruled} ×</span>}
+          {use ? `applied ${inTimes(use.fired)}` : 'never applied'}
+          {use && use.overruled > 0 && (
+            <span className="text-hold">, overruled {inTimes(use.overruled)}</span>
+          )}
         </p>
         {change ? (
           <p className="text-hold">

@@ -2,12 +2,11 @@ import { CategoryScale, Chart, LinearScale, LineElement, PointElement, Tooltip }
 import { Line } from 'react-chartjs-2';
 import type { PairLogEntry } from '@/contract/records';
 import type { Clock } from '@/core/wear/clocks';
+import { colourOf } from '@/ui/charts/chart-style';
 import { writtenDay } from '@/ui/formats';
 import { DataTable } from '@/ui/table/DataTable';
 
 Chart.register(CategoryScale, LinearScale, LineElement, PointElement, Tooltip);
-
-const colour = (name: string): string => getComputedStyle(document.documentElement).getPropertyValue(name);
 
 const UNIT = {
   km: 'km',
@@ -27,9 +26,9 @@ export default function UseChart({ log, clock }: { log: PairLogEntry[]; clock: C
   const axis = (title: string, position: 'left' | 'right') => ({
     position,
     beginAtZero: true,
-    ticks: { color: colour('--faint') },
-    grid: { color: position === 'left' ? colour('--line') : 'transparent' },
-    title: { display: true, text: title, color: colour('--faint') },
+    ticks: { color: colourOf('--faint') },
+    grid: { color: position === 'left' ? colourOf('--line') : 'transparent' },
+    title: { display: true, text: title, color: colourOf('--faint') },
   });
   return (
     <>
@@ -44,14 +43,14 @@ export default function UseChart({ log, clock }: { log: PairLogEntry[]; clock: C
                 label: `${unit} in all`,
                 data: rows.map((row) => row.total),
                 yAxisID: 'use',
-                borderColor: colour('--ink'),
+                borderColor: colourOf('--ink'),
                 pointRadius: 0,
               },
               {
                 label: 'comfort',
                 data: rows.map((row) => row.comfort),
                 yAxisID: 'comfort',
-                borderColor: colour('--accent'),
+                borderColor: colourOf('--accent'),
                 borderDash: [5, 4],
                 spanGaps: true,
                 pointStyle: 'rect',
@@ -63,7 +62,7 @@ export default function UseChart({ log, clock }: { log: PairLogEntry[]; clock: C
             maintainAspectRatio: false,
             animation: false,
             scales: {
-              x: { ticks: { color: colour('--faint'), maxTicksLimit: 6 }, grid: { display: false } },
+              x: { ticks: { color: colourOf('--faint'), maxTicksLimit: 6 }, grid: { display: false } },
               use: axis(`${unit} in all (line)`, 'left'),
               comfort: { ...axis('comfort (dashes)', 'right'), max: 100 },
             },

@@ -19,7 +19,7 @@ export function WindowBar({
   return (
     <svg
       viewBox="0 0 400 50"
-      className="w-full min-w-72 max-w-lg"
+      className="w-full min-w-72 max-w-md"
       role="img"
       aria-label={`Likely used up between ${writtenDay(window.from)} and ${writtenDay(window.to)}, half by ${writtenDay(window.middle)}; start the next pair from ${writtenDay(window.startNextOn)}`}
     >

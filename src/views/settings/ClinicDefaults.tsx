@@ -5,19 +5,29 @@ import type { ClinicRecord } from '@/contract/records';
 import { BREAK_IN_SCHOOLS, type BreakInSchool } from '@/core/break-in/schools';
 import { SCHOOL_CHOICES, type SchoolChoice } from '@/core/knowledge/schools';
 import { mapTable } from '@/core/tables/keys-of';
+import { milesToKm } from '@/core/units/distance';
 import { BRING_IN, type BringIn } from '@/core/wear/bring-in';
 import { LIFE_SCHOOLS, type LifeSchool } from '@/core/wear/life-schools';
 import { Select } from '@/ui/fields/Select';
+import { clinicFormats } from '@/ui/formats';
 
 const PRESCRIBING = mapTable(SCHOOL_CHOICES, ({ label }) => label);
 const REPLACING = mapTable(LIFE_SCHOOLS, ({ label }) => label);
+
+/** The range that a camp states, in the clinic’s unit; it was stated in miles. */
+function rangeOf(school: LifeSchool): string {
+  const [least, most] = LIFE_SCHOOLS[school].miles;
+  const stated = `${least}–${most} miles`;
+  const km = (miles: number) => Math.round(milesToKm(miles) / 10) * 10;
+  return clinicFormats().distance === 'mi' ? stated : `${km(least)}–${km(most)} km (stated as ${stated})`;
+}
 
 /** What a camp says of the calendar, where it says anything. */
 const monthsOf = (school: LifeSchool): string => {
   const stated = LIFE_SCHOOLS[school];
   return 'months' in stated
     ? `; without distances ${stated.months.join('–')} months`
-    : '; it states no months, so without distances only that foam ages is said';
+    : '; no months are stated: without a distance only the ageing of the foam is mentioned';
 };
 
 const HOURS = Object.fromEntries(Array.from({ length: 24 }, (_, hour) => [String(hour), `${hour}:00`]));
@@ -78,7 +88,7 @@ export function ClinicDefaults({ clinic, mayChange }: { clinic: ClinicRecord; ma
             }}
           />
           <span className="block text-faint mt-1">
-            Most pairs {LIFE_SCHOOLS[lifeSchool].miles[0]}–{LIFE_SCHOOLS[lifeSchool].miles[1]} miles
+            Most pairs {rangeOf(lifeSchool)}
             {monthsOf(lifeSchool)}. Common practice.
           </span>
         </div>

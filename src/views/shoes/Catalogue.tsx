@@ -1,4 +1,4 @@
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { type ReactNode, useMemo, useState } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { type CatalogueQuery, filterModels } from '@/core/catalogue/filter';
 import { modelTitle, pairsInStock, type ShoeModel } from '@/core/catalogue/model';
@@ -7,11 +7,12 @@ import { type FeatureId, featureOf, printFeature } from '@/core/shoe/features';
 import { MOTION_CONTROL_MOST, motionControlScaleOf } from '@/core/shoe/motion-control-scale';
 import { Failed } from '@/ui/page/Failed';
 import { LongTable, type SortableColumn } from '@/ui/table/LongTable';
+import { usePart } from '@/ui/use-part';
 import { useModels } from '../use-models';
 import { FilterBar } from './FilterBar';
 
-// Its drawing comes once the list stands.
-const ModelCard = lazy(() => import('./ModelCard').then((part) => ({ default: part.ModelCard })));
+/** The drawing of one model comes once the list stands. */
+const loadCard = () => import('./ModelCard').then((part) => part.ModelCard);
 
 /** A feature as a column; a grade by its number, which its heading explains. */
 function featureColumn(id: FeatureId, head: string, width: string): SortableColumn<ShoeModel> {
@@ -62,8 +63,14 @@ const VALUES: readonly SortableColumn<ShoeModel>[] = [
 const MOST_COMPARED = 4;
 const AT_FIRST: CatalogueQuery = { status: 'current' };
 
+interface Props {
+  start: CatalogueStart;
+  /** The card of the first model, drawn by the server. */
+  children?: ReactNode;
+}
+
 /** The catalogue; says so where a part of it could not be fetched. */
-export function Catalogue({ start }: { start: CatalogueStart }) {
+export function Catalogue(props: Props) {
   return (
     <ErrorBoundary
       fallbackRender={() => (
@@ -73,7 +80,7 @@ export function Catalogue({ start }: { start: CatalogueStart }) {
         />
       )}
     >
-      <Shelves start={start} />
+      <Shelves {...props} />
     </ErrorBoundary>
   );
 }
@@ -82,10 +89,11 @@ export function Catalogue({ start }: { start: CatalogueStart }) {
  * Filter on any feature, sort, look at one, choose up to four to lay beside each other. It opens with its first models; the
  * rest comes after them.
  */
-function Shelves({ start }: { start: CatalogueStart }) {
+function Shelves({ start, children }: Props) {
   const [query, setQuery] = useState<CatalogueQuery>(AT_FIRST);
   const [chosen, setChosen] = useState<string>('');
   const [beside, setBeside] = useState<string[]>([]);
+  const Card = usePart(loadCard);
   const { models: all, share, problem, retry } = useModels();
   const models = all ?? start.first;
   const { matching, unknown } = useMemo(() => filterModels(models, query), [models, query]);
@@ -166,11 +174,7 @@ function Shelves({ start }: { start: CatalogueStart }) {
         />
         {isWhole && found.length === 0 && <p className="py-3">No model matches. Remove a filter.</p>}
       </div>
-      {model && (
-        <Suspense>
-          <ModelCard model={model} />
-        </Suspense>
-      )}
+      {Card ? model && <Card model={model} /> : children}
     </div>
   );
 }

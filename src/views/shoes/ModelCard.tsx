@@ -9,7 +9,7 @@ import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
 export function ModelCard({ model }: { model: ShoeModel }) {
   const { sizing } = model;
   return (
-    <aside aria-label={modelTitle(model)} className="bg-desk p-4 content-start grid gap-2">
+    <aside aria-label={modelTitle(model)} className="bg-desk p-4 flex flex-col gap-2">
       <h2>{modelTitle(model)}</h2>
       <p>
         <a href={`/shoes/${model.id}`}>Sources, versions, shelf, bench test</a>
@@ -23,7 +23,7 @@ export function ModelCard({ model }: { model: ShoeModel }) {
         {model.learned && `; ${offsetInWords('length', model.learned.length)}`}
       </p>
       <dl
-        className="grid grid-cols-[auto_auto] gap-x-3 text-sm max-h-[17.5rem] overflow-y-auto"
+        className="grow basis-0 min-h-40 overflow-y-auto ends-softly grid grid-cols-[auto_auto] content-start gap-x-3 text-sm"
         tabIndex={0}
         aria-label="Features"
       >

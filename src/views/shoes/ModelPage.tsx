@@ -105,14 +105,14 @@ export function ModelPage({ record: given, life }: { record: ModelRecord; life: 
           <h2 id="sizes">Sizes and shelf</h2>
           <p>
             {SIZE_SYSTEM_LABEL[model.sizing.system]}, {model.sizing.group}; the maker adds{' '}
-            {model.sizing.allowanceMm} mm. {pairsInStock(model)} pairs there
+            {model.sizing.allowanceMm} mm. {pairsInStock(model)} pairs on the shelf
             {model.price !== null && `, ${printPrice(model.price, clinicFormats())}`}
             {model.status === 'discontinued' && '; no longer made'}.
           </p>
           {model.learned && (
             <ul className="text-sm">
-              <li>Fittings here: {offsetInWords('length', model.learned.length)}</li>
-              <li>{offsetInWords('width', model.learned.width)}</li>
+              <li>Length, from fittings here: {offsetInWords('length', model.learned.length)}.</li>
+              <li>Width: {offsetInWords('width', model.learned.width)}.</li>
             </ul>
           )}
           <ShelfGrid model={model} onCount={(key, count) => change({ stock: { [key]: count } })} />

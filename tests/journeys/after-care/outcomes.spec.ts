@@ -47,7 +47,7 @@ test('outcomes by keyboard: held against the first, worse offers the next step, 
   await page.locator('select[name=by]').selectOption('feature');
   await page.getByRole('button', { name: 'Show' }).click();
   await expect(page.getByRole('table')).toContainText(/up to|over/);
-  await page.getByLabel('Withheld under, people').fill('900');
+  await page.getByLabel('Smallest group shown, people').fill('900');
   await page.getByRole('button', { name: 'Show' }).click();
   await expect(page.getByText(/No group has 900 people yet/)).toBeVisible();
 });

@@ -40,7 +40,7 @@ test('a pair that was brought: verdict, what moved it, and what it does to the s
   await page.getByLabel('A pair that was brought').fill('Old harbour trainer');
   await page.getByRole('option', { name: /as written/ }).click();
   await page.getByLabel(/^How much .* was used$/).fill('1100');
-  await page.getByRole('checkbox', { name: 'did most of the miles' }).check();
+  await page.getByRole('checkbox', { name: 'was worn most' }).check();
   await page
     .getByRole('group', { name: 'Aches with this pair' })
     .getByRole('radio', { name: /lately/ })

@@ -33,7 +33,7 @@ test('girths of a morning and an evening tell what a day adds: the size, the ins
   await page.goto(`${address}#candidates`);
   await page.getByLabel('Feet measured').selectOption('early');
   await page
-    .getByRole('button', { name: /^Drawn, with all reasons/ })
+    .getByRole('button', { name: /^All reasons/ })
     .first()
     .click();
   await expect(page.getByText(/measured early; a day adds \d+ mm of girth/).first()).toBeVisible();

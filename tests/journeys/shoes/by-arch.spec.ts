@@ -17,7 +17,7 @@ test('a long arch is sized by toes and by ball: both are named, and the fold is 
   await saved(page);
   await open(page, 'candidates', 'Ranked');
   await page
-    .getByRole('button', { name: /^Drawn, with all reasons/ })
+    .getByRole('button', { name: /^All reasons/ })
     .first()
     .click();
   await expect(page.getByText(/Toes 4\d(\.5)?, arch 4\d(\.5)?;/).first()).toBeVisible();

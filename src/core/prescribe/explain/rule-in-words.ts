@@ -32,7 +32,7 @@ export function wishInWords(wish: Wish): string {
   return `${label}: ${parts.filter(Boolean).join(', ')}`;
 }
 
-/** A condition as a sentence part: `arch, standing is low and arch on tip-toe is not stays: rigid`. */
+/** A condition as a sentence part: `“Arch, standing” is low and not (“Arch on tip-toe” is stays: rigid)`. */
 export function conditionInWords(condition: Condition): string {
   const group = (parts: readonly Condition[], word: string) =>
     parts
@@ -44,14 +44,14 @@ export function conditionInWords(condition: Condition): string {
   if ('any' in condition) return group(condition.any, ' or ');
   if ('not' in condition) return `not (${conditionInWords(condition.not)})`;
   const definition = definitionOf(condition.finding);
-  const label = definition.label;
+  const label = `“${definition.label}”`;
   const named = 'is' in condition ? condition.is : 'has' in condition ? condition.has : null;
   if (named !== null) {
     const options: Readonly<Record<string, string>> = 'options' in definition ? definition.options : {};
     const words = [named].flat().map((option) => options[option] ?? option);
-    return `${label} ${'is' in condition ? 'is' : 'has'} ${words.join(' or ')}`;
+    return `${label} ${'is' in condition ? 'is' : 'includes'} ${words.join(' or ')}`;
   }
-  if ('is' in condition || 'has' in condition) return label;
+  if ('is' in condition || 'has' in condition) return `${label} is known`;
   const range = condition;
   const bounds = [
     range.atLeast !== undefined && `at least ${range.atLeast}`,
@@ -60,5 +60,5 @@ export function conditionInWords(condition: Condition): string {
     range.below !== undefined && `under ${range.below}`,
   ].filter(Boolean);
   const ours = range.over ? ` (ours, over ${range.over})` : '';
-  return `${label} ${bounds.join(' and ')}${ours}`;
+  return `${label} is ${bounds.join(' and ')}${ours}`;
 }

@@ -180,13 +180,20 @@ describe('a heel of its own, from above', () => {
 });
 
 describe('a child’s shoe', () => {
-  const upper = (lengthMm: number) => {
-    const ys = points(sideProfile({}, lengthMm).parts.find(({ id }) => id === 'upper')!.d).map(([, y]) => y);
+  const upper = (lengthMm: number, values: FeatureValues = {}) => {
+    const ys = points(sideProfile(values, lengthMm).parts.find(({ id }) => id === 'upper')!.d).map(
+      ([, y]) => y,
+    );
     return Math.max(...ys) - Math.min(...ys);
   };
-  it('is lower than an adult’s, and higher for its length', () => {
-    expect(upper(200)).toBeLessThan(upper(285));
-    expect(upper(200) / 200).toBeGreaterThan(1.1 * (upper(285) / 285));
+  it.each<FeatureValues>([
+    {},
+    { use: 'house' },
+    { use: 'dress', closure: 'slip-on' },
+    { use: 'post-operative' },
+  ])('is lower than an adult’s, and higher for its length: %j', (values) => {
+    expect(upper(200, values)).toBeLessThan(0.95 * upper(285, values));
+    expect(upper(200, values) / 200).toBeGreaterThan(1.05 * (upper(285, values) / 285));
   });
   it('changes smoothly with its length: an adult’s begins where a child’s ends', () => {
     for (let length = 120; length < 290; length += 1)

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { pictureOf } from '@/core/catalogue/drawing-of-model';
+import { figuresInWords } from '@/core/catalogue/figures-in-words';
 import { modelTitle } from '@/core/catalogue/model';
 import type { Candidate } from '@/core/match/candidates';
 import { type Kinship, kinshipInWords } from '@/core/match/lineage';
@@ -108,10 +109,10 @@ export function CandidateRow({ candidate, onFoot, open, onOpen, onLike, also, ki
             type="button"
             className="cursor-pointer underline"
             aria-expanded={open}
-            aria-label={`${open ? 'Less' : 'Drawn, with all reasons'}: ${title}`}
+            aria-label={`${open ? 'Less' : 'All reasons'}: ${title}`}
             onClick={onOpen}
           >
-            {open ? 'less' : 'drawn, all reasons'}
+            {open ? 'less' : 'all reasons'}
           </button>
           <Select<DirectionId>
             quiet
@@ -122,6 +123,7 @@ export function CandidateRow({ candidate, onFoot, open, onOpen, onLike, also, ki
             value={undefined}
             onChange={(direction) => direction && onLike(direction)}
           />
+          <span className="ml-auto figure text-faint">{figuresInWords(model)}</span>
         </p>
       </div>
       <div className="text-right">{pair && <PairSize pair={pair} candidate={candidate} />}</div>

@@ -8,6 +8,7 @@ import { definitionOf, type FootFindingId, shortLabelOf } from '@/core/findings/
 import { NOT_EXAMINED } from '@/core/findings/picture';
 import { figureIn } from '@/core/units/parse';
 import { Spark } from '@/ui/charts/Spark';
+import { writtenDay } from '@/ui/formats';
 import { DataTable } from '@/ui/table/DataTable';
 import { FeetDrawing } from '../../FeetDrawing';
 import { useExamined } from '../../visit-context';
@@ -35,6 +36,8 @@ export function Compare() {
   const rows = MEASURES.map((id) => compareMeasure(id, picture, today, visit.earlier)).filter(
     (row) => row.now.left !== null || row.now.right !== null,
   );
+  const days = new Set(rows.flatMap(({ change }) => SIDES.flatMap((side) => change[side]?.since ?? [])));
+  const [day] = days.size === 1 ? days : [];
   if (rows.length === 0)
     return (
       <p className="text-faint">
@@ -57,7 +60,11 @@ export function Compare() {
               cell: (row: ComparedMeasure) => (row.now[side] === null ? '–' : figureIn('mm', row.now[side])),
             })),
             { id: 'apart', head: 'Apart', figure: true, cell: (row) => <Apart row={row} /> },
-            { id: 'since', head: 'Since the visit before', cell: (row) => <Since row={row} /> },
+            {
+              id: 'since',
+              head: day ? `Since ${writtenDay(day)}` : 'Since the visit before',
+              cell: (row) => <Since row={row} dated={!day} />,
+            },
             {
               id: 'course',
               head: 'Course: left line, right dashes',
@@ -87,8 +94,8 @@ export function Compare() {
           <Growth />
           <SeatedDifference />
           <p className="text-faint">
-            Centiles: {markInWords('ansur-2012')}; people in service, nobody’s norm; shown for adults where
-            the mean is recalled with 60 % or more. Errors: {markInWords('iso-20685')}.
+            Centiles: {markInWords('ansur-2012')}; people in service, nobody’s norm; shown for adults where we
+            are 60 % sure of the mean or more. Errors: {markInWords('iso-20685')}.
           </p>
         </div>
       </div>
@@ -108,7 +115,8 @@ function Apart({ row: { sides } }: { row: ComparedMeasure }) {
   );
 }
 
-function Since({ row }: { row: ComparedMeasure }) {
+/** What changed on each foot; `dated` where not all of it is since one day. */
+function Since({ row, dated }: { row: ComparedMeasure; dated: boolean }) {
   return SIDES.map((side) => {
     const change = row.change[side];
     return (
@@ -116,7 +124,8 @@ function Since({ row }: { row: ComparedMeasure }) {
         <span key={side} className="block">
           {side} <span className="figure">{signed(change.difference)}</span>{' '}
           <span className="text-faint text-xs">
-            {change.reading}, {change.since}
+            {change.reading}
+            {dated && `, ${writtenDay(change.since)}`}
           </span>
         </span>
       )
@@ -138,8 +147,10 @@ function Centiles({ row, group, age }: Survey) {
   });
   return (
     <>
-      {centiles.map((centile) => (centile ? Math.round(centile.centile) : '–')).join(', ')}
-      {centiles[0] && <span className="text-faint block text-xs">recall {centiles[0].recall} %</span>}
+      {centiles.some(Boolean)
+        ? centiles.map((centile) => (centile ? Math.round(centile.centile) : '–')).join(', ')
+        : '–'}
+      {centiles[0] && <span className="text-faint block text-xs">{centiles[0].recall} % sure</span>}
     </>
   );
 }

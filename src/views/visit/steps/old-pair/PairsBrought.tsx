@@ -57,7 +57,7 @@ export function PairsBrought() {
       </div>
       {pairs.length === 0 && !readOnly && (
         <p className="text-faint max-w-prose">
-          Which pair did most of the miles? Have it in the hands: press, fold, look at the sole.
+          Which pair was worn most? Take it in your hands: press it, fold it, look at the sole.
         </p>
       )}
       <FromThisClinic brought={brought} isSmall={pairs.length > 0} />
@@ -171,7 +171,7 @@ function HowUsed({ pair, brought }: { pair: OldPair; brought: Brought }) {
             disabled={readOnly}
             onChange={() => brought.setMain(pair.id)}
           />{' '}
-          did most of the miles
+          was worn most
         </label>
         <label>
           <input
