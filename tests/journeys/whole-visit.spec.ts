@@ -95,7 +95,7 @@ test('the whole visit by keyboard alone, then a reload and a killed server, and 
   await next('Candidates');
 
   // Candidates and try-on.
-  await expect(page.getByText(/models stay within the limits/)).toBeVisible();
+  await expect(page.getByText(/models are within the limits/)).toBeVisible();
   await press(page, page.getByRole('button', { name: /^Propose these/ }), 'Enter');
   await expect(page.getByText(/To bring: /)).toBeVisible();
   await next('Try-on');

@@ -22,7 +22,7 @@ export interface Candidate {
 export interface Candidates {
   /** Best first. */
   usable: Candidate[];
-  /** Within the limits, but not to be had in the size needed. */
+  /** Within the limits, but not available in the size needed. */
   noSize: { model: ShoeModel; message: string }[];
 }
 

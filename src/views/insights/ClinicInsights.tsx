@@ -24,7 +24,7 @@ export function ClinicInsights({ found, part }: { found: Found; part: InsightPar
 const Drawing = () => <p className="text-faint">Drawing …</p>;
 const Withheld = ({ least, what }: { least: number; what: string }) => (
   <p className="text-faint">
-    {what}: fewer than {least} people so far, so nothing is said.
+    {what}: fewer than {least} people so far: too few to report.
   </p>
 );
 
@@ -56,7 +56,7 @@ function Guesses({ found: { least, forecasts, comfort } }: { found: Found }) {
               columns={[
                 {
                   id: 'foretold',
-                  head: 'By the use at which so many were to be worn out',
+                  head: 'By the use at which this share was forecast to be worn out',
                   namesRow: true,
                   cell: ({ foretold }) => `${percent(foretold)} %`,
                 },
@@ -68,8 +68,8 @@ function Guesses({ found: { least, forecasts, comfort } }: { found: Found }) {
               ]}
             />
             <p className="text-faint text-sm">
-              {forecasts.pairs} pairs, {forecasts.wornOut} worn out. Each lies on the scale of its own
-              forecast; what is still worn, or ended for another reason, was followed until then (Kaplan and
+              {forecasts.pairs} pairs, {forecasts.wornOut} worn out. Each pair stands on the scale of its own
+              forecast; one still worn, or retired for another reason, counts up to that point (Kaplan and
               Meier, interval after Greenwood). Below the line they last longer than forecast.
             </p>
           </>
@@ -78,7 +78,7 @@ function Guesses({ found: { least, forecasts, comfort } }: { found: Found }) {
         )}
       </section>
       <section className="grid gap-3">
-        <h2>Comfort: guessed before it was rated, and as rated</h2>
+        <h2>Comfort: guessed before rating, and as rated</h2>
         {comfort.points && (
           <Suspense fallback={<Drawing />}>
             <GuessChart
@@ -101,7 +101,7 @@ function Guesses({ found: { least, forecasts, comfort } }: { found: Found }) {
             { id: 'n', head: 'n', figure: true, cell: ({ reading }) => reading?.n ?? 'too few' },
             {
               id: 'bias',
-              head: 'said less guessed, on average',
+              head: 'rated minus guessed, on average',
               cell: ({ reading }) =>
                 reading?.bias
                   ? `${reading.bias.mean.toFixed(1)} (${reading.bias.from.toFixed(1)} to ${reading.bias.to.toFixed(1)})`
@@ -116,7 +116,7 @@ function Guesses({ found: { least, forecasts, comfort } }: { found: Found }) {
         />
         <p className="text-faint text-sm">
           Dot: the first pair of a fitting; ring: one after it. The guess rests on what was felt before, at
-          this fitting and at earlier visits; of somebody new it is the usual level, 70.
+          this fitting and at earlier visits; for a new patient it is the usual level, 70.
         </p>
       </section>
     </div>
@@ -157,7 +157,7 @@ function MisfitTable({ found: { least, misfits } }: { found: Found }) {
 
 function Times({ found: { least, steps } }: { found: Found }) {
   if (steps.length === 0)
-    return <p className="text-faint">Fewer than {least} visits were timed so far, so nothing is said.</p>;
+    return <p className="text-faint">Fewer than {least} visits were timed so far: too few to report.</p>;
   const longest = Math.max(...steps.map(({ to }) => to));
   return (
     <div className="grid gap-3">
@@ -201,8 +201,8 @@ function Times({ found: { least, steps } }: { found: Found }) {
         ]}
       />
       <p className="text-faint text-sm">
-        How long a step was open before somebody, to a quarter of a minute; who was away for over a minute is
-        not counted. Examining itself is in it.
+        How long a step was open in front of somebody, to a quarter of a minute; more than a minute away is
+        not counted. Examining is included.
       </p>
     </div>
   );

@@ -49,9 +49,7 @@ export function Insights({ found }: { found: Found }) {
       {between && (
         <p>
           {between.first} and {between.second}:{' '}
-          {between.test.pValue < 0.05
-            ? 'they end at different times'
-            : 'no difference that could not be chance'}{' '}
+          {between.test.pValue < 0.05 ? 'they end at different times' : 'no difference beyond chance'}{' '}
           <span className="text-faint">
             (log-rank {between.test.chiSquare.toFixed(2)}, {probabilityInWords(between.test.pValue)})
           </span>
@@ -101,8 +99,8 @@ export function Insights({ found }: { found: Found }) {
       <p className="text-faint text-sm">
         Observational: who got which pair was not left to chance, so none of this says what a pair does.
         {withheld > 0 && ` ${withheld} groups of fewer than ${least} people are not shown.`} Lines: Kaplan and
-        Meier; a pair that is still worn, or was retired for another reason, counts until then. Shares with
-        Wilson’s interval, 95 %.
+        Meier; a pair still worn, or retired for another reason, counts up to that point. Shares with Wilson’s
+        interval, 95 %.
       </p>
     </div>
   );
@@ -114,7 +112,7 @@ function StandsOut({ found: { apart, held } }: { found: Found }) {
     <section aria-labelledby="stands-out">
       <h2 id="stands-out">What stands out</h2>
       {apart.length === 0 && (
-        <p>Nothing: no group differs from the other pairs by more than its numbers leave open.</p>
+        <p>Nothing: no group differs from the other pairs by more than chance could explain.</p>
       )}
       <ul>
         {apart.map(({ group, by, own, others }) => (
@@ -125,7 +123,7 @@ function StandsOut({ found: { apart, held } }: { found: Found }) {
         ))}
       </ul>
       <p className="text-faint text-sm">
-        {held} shares were held against the others. Of so many some may stand out by chance: look at who got
+        {held} shares were compared with the rest. With so many, some stand out by chance: look at who got
         these pairs before you change anything.
       </p>
     </section>

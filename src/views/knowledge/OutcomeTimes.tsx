@@ -34,7 +34,7 @@ export function OutcomeTimes({ schedule, onChange }: Props) {
       <div className="flex flex-wrap gap-3 items-end">
         <Field
           label="Weeks after the hand-over"
-          error={isWrong ? 'Rising whole weeks up to 52, as 2, 6, 12.' : undefined}
+          error={isWrong ? 'Whole weeks in rising order up to 52, such as 2, 6, 12.' : undefined}
         >
           {(control) => (
             <input

@@ -54,8 +54,8 @@ export function Proposals({
       </ul>
       <p className="text-faint text-sm">
         Nothing changes by itself: the preview says which past prescriptions would differ, and the clinic’s
-        lead puts a draft in force. From six prescriptions on, and when even the low end of Wilson’s interval
-        (95 %) is a quarter overruled; from half on it could go. Ours.
+        lead puts a draft in force. Proposed from six prescriptions on, once even the low end of Wilson’s
+        interval (95 %) has a quarter overruled; from half on, the rule could go. Ours.
       </p>
     </section>
   );

@@ -22,8 +22,8 @@ export function ProsthesisLimits({ settings, onChange }: Props) {
   return (
     <fieldset className="grid gap-1">
       <legend className="text-faint text-sm">
-        Prosthetic feet: what may remain after any wedge, and the first weeks. A looser figure lets no shoe
-        through that the rule on its drop holds back
+        Prosthetic feet: what may remain after any wedge, and the first weeks. A looser figure here lets
+        through no shoe that the rule on drop blocks
       </legend>
       <div className="flex flex-wrap gap-3 items-end">
         {keysOf(PROSTHESIS_BOUNDS).map((id) => {

@@ -39,8 +39,8 @@ export function Referrer({ letter, clinic, patient, seenOn, provided }: Props) {
         </section>
       )}
       <section>
-        <h2>Found, as far as it led to something</h2>
-        {found.length === 0 ? <p>Nothing that asks for a particular shoe.</p> : <p>{found.join('; ')}.</p>}
+        <h2>Findings that shaped the prescription</h2>
+        {found.length === 0 ? <p>Nothing that calls for a particular shoe.</p> : <p>{found.join('; ')}.</p>}
         {risk && <p>{risk}</p>}
       </section>
       {reasons.length > 0 && (
@@ -67,7 +67,7 @@ export function Referrer({ letter, clinic, patient, seenOn, provided }: Props) {
             </tbody>
           </table>
           {more > 0 && (
-            <p className="text-faint">And {more} more, in the rationale that can be had from us.</p>
+            <p className="text-faint">And {more} more, in the rationale, which we send on request.</p>
           )}
         </section>
       )}

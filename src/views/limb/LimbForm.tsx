@@ -118,7 +118,7 @@ export function LimbForm({ limb, page }: { limb: Limb; page: LimbPage }) {
           </dl>
         ) : (
           <p className="text-faint">
-            No visit has found a prosthesis. It is entered at the visit, under Prosthesis.
+            No prosthesis has been recorded yet. Enter it at a visit, under Prosthesis.
           </p>
         )}
       </section>

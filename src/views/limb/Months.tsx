@@ -69,8 +69,8 @@ export function Months({ page: { course, record } }: { page: LimbPage }) {
       <figcaption className="grid gap-1">
         <span>{courseInWords(course)}</span>
         <span className="text-faint">
-          Ply as each day would be at noon. A limb that stays as it is shows a step in fewer than one year in
-          twenty. Plies are counted, never turned into millimetres.
+          Ply at noon of each day. A limb that does not change shows a step in fewer than one year in twenty.
+          Plies are counted, never turned into millimetres.
         </span>
       </figcaption>
     </figure>

@@ -209,7 +209,7 @@ export function TableCheck({ foot, patientId, onDone }: Props) {
       ) : (
         <p className="text-faint bg-desk p-6">
           Prosthesis in its shoe on a table, camera at the height of the ankle and square to the foot. The
-          table’s edge and the bare pylon have to be seen. The photograph itself is not kept, the numbers are.
+          table’s edge and the bare pylon must be visible. The photograph is not kept; the numbers are.
         </p>
       )}
     </section>

@@ -28,8 +28,8 @@ export function TableShoes({ limb, page, patientId, mayCheck }: Props) {
     <div className="grid gap-3">
       {checks.length === 0 ? (
         <p className="text-faint">
-          No shoe was checked yet. Put the shoe on the prosthesis, stand it on a table and look at the shank
-          from the side.
+          No shoe has been checked yet. Put the shoe on the prosthesis, stand it on a table and look at the
+          shank from the side.
         </p>
       ) : (
         <DataTable

@@ -59,7 +59,7 @@ export function CollectForm({ order, error, onCollect }: Props) {
     <form onSubmit={collect} noValidate className="bg-desk px-3 py-2 grid gap-1">
       {changes.length > 0 && (
         <>
-          <h4 className="font-medium">Changes, held against their order</h4>
+          <h4 className="font-medium">Changes, checked against the order</h4>
           <ModificationChecks
             modifications={changes}
             onCheck={(at, check) =>

@@ -50,7 +50,7 @@ export function LogForm({ pairId, today, clock }: { pairId: string; today: strin
     <Field
       label={label}
       error={errors[name]?.message}
-      className="grid-cols-[5rem_1fr] gap-x-2 items-baseline [&_.problem]:col-start-2"
+      className="grid-cols-[6.25rem_1fr] gap-x-2 items-baseline [&_.problem]:col-start-2"
     >
       {(control) => <input className="w-full" {...register(name)} {...control} />}
     </Field>
@@ -60,7 +60,7 @@ export function LogForm({ pairId, today, clock }: { pairId: string; today: strin
       <Field
         label="Day"
         error={errors.on?.message}
-        className="grid-cols-[5rem_1fr] gap-x-2 items-baseline [&_.problem]:col-start-2"
+        className="grid-cols-[6.25rem_1fr] gap-x-2 items-baseline [&_.problem]:col-start-2"
       >
         {(attributes) => <FormDay control={control} name="on" {...attributes} />}
       </Field>

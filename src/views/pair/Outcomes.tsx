@@ -58,10 +58,10 @@ export function Outcomes({
           </p>
         ))}
         {!baseline && (
-          <p className="text-faint">Nothing was measured yet: the first measures are the baseline.</p>
+          <p className="text-faint">Nothing has been measured yet: the first measures are the baseline.</p>
         )}
         {baseline && taken.length === 1 && (
-          <p>Only the baseline of {writtenDay(baseline.on)}: what is measured next is held against it.</p>
+          <p>Only the baseline of {writtenDay(baseline.on)}: what is measured next is compared with it.</p>
         )}
         {changes.length > 0 && baseline && now && (
           <>

@@ -14,7 +14,7 @@ export function PairCard({ pair, today }: { pair: PairRecord; today: string }) {
   const { forecast } = pair;
   return (
     <article
-      className="grid md:grid-cols-[11rem_minmax(0,1fr)_16rem] gap-5 border-b border-line py-3"
+      className="grid md:grid-cols-[11rem_minmax(0,1fr)_17rem] gap-5 border-b border-line py-3"
       aria-label={modelTitle(pair.model)}
     >
       <ShoeDrawing drawing={pictureOf(pair.model)} className="w-44" />

@@ -15,7 +15,7 @@ export function SoleHistory({ pair, forerunners }: { pair: PairRecord; forerunne
   }));
   const latest = rows[0]?.seen.at(-1);
   if (rows.every(({ seen }) => seen.length === 0))
-    return <p className="text-faint">No soles were drawn yet. Grade them under “Inspect”.</p>;
+    return <p className="text-faint">No soles have been drawn yet. Grade them under “Inspect”.</p>;
   return (
     <div className="grid grid-cols-[minmax(0,1fr)_18rem] gap-6">
       <div className="grid gap-4 content-start min-w-0">

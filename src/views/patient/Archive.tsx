@@ -16,7 +16,7 @@ export function Archive({ patientId, archived }: { patientId: string; archived: 
         {archived ? 'Take out of the archive' : 'Put into the archive'}
       </button>
       <span className="text-faint">
-        In the archive it asks for nothing and stands in no list. A new visit takes it out.
+        An archived record prompts nothing and appears in no list. A new visit brings it back.
       </span>
       {problem && (
         <span role="alert" className="problem">

@@ -171,7 +171,7 @@ export function CourseAxis({ line }: { line: TimeLineRecord }) {
           {writtenDay(line.to)}
         </text>
         <text x={(NAME + WIDTH) / 2} y={height - 6} textAnchor="middle">
-          square: past its middle life; triangle: more distance; diamond: ground, camber, racing
+          square: past half its likely life; triangle: more distance; diamond: ground, camber, racing
         </text>
       </g>
     </svg>

@@ -22,7 +22,8 @@ export function OnePersonsData({ patientId, mayErase }: { patientId: string; may
   if (closed)
     return (
       <p role="status" className="mt-6 bg-desk p-4">
-        The record is closed from view. {closed} Then it is erased by itself. <a href="/patients">Patients</a>
+        The record is closed from view. {closed} Then it is erased automatically.{' '}
+        <a href="/patients">Patients</a>
       </p>
     );
   return (
@@ -32,9 +33,7 @@ export function OnePersonsData({ patientId, mayErase }: { patientId: string; may
         <a className="press" href={`/api/v1/patients/${patientId}/export`} download>
           Everything as an archive
         </a>
-        <span className="text-faint">
-          JSON and PDF, to hand over on request; that it was taken out is noted.
-        </span>
+        <span className="text-faint">JSON and PDF, to hand over on request; each export is noted.</span>
       </p>
       {mayErase && !asked && (
         <p className="mt-2">

@@ -15,16 +15,16 @@ export function TimeLine({ line }: { line: TimeLineRecord }) {
       </div>
       {line.aches.length === 0 ? (
         <p className="text-faint">
-          No ache has a first day yet: it is noted with the ache on the body drawing of a visit, and what
-          changed before it stands here.
+          No ache has a start date yet. Enter it with the ache on the body drawing of a visit; what changed
+          before it then appears here.
         </p>
       ) : (
         line.aches.map((ache) => <Ache key={`${ache.site} ${ache.side} ${ache.since}`} ache={ache} />)
       )}
       <p className="text-faint text-xs">
-        Never a diagnosis: what changed before an ache and could reach its place, the nearer in time the more
-        (half for each three weeks). Which way a pair moves load is from laboratory means; the weights are
-        ours.
+        Never a diagnosis: what changed before an ache and could affect its site, weighted by how recent it
+        was (half for every three weeks). Which way a pair moves load comes from laboratory averages; the
+        weights are ours.
       </p>
     </div>
   );

@@ -74,7 +74,7 @@ export function PhotographTools({ taking, picture, lines, crop, onCrop }: Props)
         </button>
       </p>
       <p className="text-faint text-xs">
-        Kept without the place and the time that a camera writes into its files, up to 1600 pixels.
+        Stored at up to 1600 pixels, without the place and time that a camera writes into its files.
       </p>
     </div>
   );
@@ -83,7 +83,7 @@ export function PhotographTools({ taking, picture, lines, crop, onCrop }: Props)
 function TiltAnswers({ lines, isPlaced, width }: { lines: TiltLines; isPlaced: boolean; width: number }) {
   return (
     <div role="status" aria-label="Tilt on the table">
-      {!isPlaced && <p>The lines are not placed yet.</p>}
+      {!isPlaced && <p>The lines have not been placed yet.</p>}
       {(isPlaced ? SIDES : []).map((side) => {
         const heel = lines[side];
         const tilt = heel && tiltOf(lines.table, heel, width);
@@ -94,7 +94,7 @@ function TiltAnswers({ lines, isPlaced, width }: { lines: TiltLines; isPlaced: b
         );
       })}
       <p className="text-faint text-xs">
-        Lay one line along the table’s edge, one along the middle of each heel. The error is that of placing
+        Lay one line along the table’s edge, one along the middle of each heel. The error comes from placing
         them.
       </p>
     </div>
@@ -125,7 +125,9 @@ function LengthAnswer({
         />
       </span>
       <p role="status" aria-label="Measured length">
-        {isPlaced ? `Measured: ${lengthInWords(at, width) ?? 'no line'}` : 'The lines are not placed yet.'}
+        {isPlaced
+          ? `Measured: ${lengthInWords(at, width) ?? 'no line'}`
+          : 'The lines have not been placed yet.'}
       </p>
       <p className="text-faint text-xs">
         Lay one line along a ruler or a sheet of paper (A4: 297 mm) that lies as far from the camera as the

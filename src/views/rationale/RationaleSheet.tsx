@@ -108,7 +108,7 @@ export function RationaleSheet({ specification, board, note }: Props) {
         </section>
       )}
       <section>
-        <h2>Not examined, and asked for by rules</h2>
+        <h2>Not examined, though rules ask for it</h2>
         <p>
           {specification.open
             .slice(0, OPEN)

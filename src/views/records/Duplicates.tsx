@@ -31,7 +31,10 @@ export function Duplicates({ found }: { found: Found }) {
     const answer = await call('undoMerge', { params: { id } });
     setSaid(
       answer.ok
-        ? { problem: false, words: 'Two records again. What came since stays with the one that was kept.' }
+        ? {
+            problem: false,
+            words: 'They are two records again. What came since stays with the one that was kept.',
+          }
         : { problem: true, words: failureInWords(answer) },
     );
     await refresh();
@@ -43,7 +46,7 @@ export function Duplicates({ found }: { found: Found }) {
           {said.words}
         </p>
       )}
-      {list.likely.length === 0 && <p>No two records look like one person.</p>}
+      {list.likely.length === 0 && <p>No two records look like the same person.</p>}
       <ul>
         {list.likely.map(({ why, records: [one, other] }) => (
           <li key={`${one.id} ${other.id}`} className="border-t border-rule py-3">

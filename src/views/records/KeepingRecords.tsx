@@ -153,7 +153,7 @@ function Closed({ closed }: { closed: readonly ClosedRecord[] }) {
     <section aria-labelledby="closed" className="border-t border-rule pt-2 mt-5">
       <h2 id="closed">Closed from view</h2>
       {list.length === 0 && (
-        <p className="text-faint">None. A record closes when its person asks to be erased too early.</p>
+        <p className="text-faint">None. A record is closed when its person asks for erasure too early.</p>
       )}
       <ul>
         {list.map(({ id, name, until, because }) => (

@@ -64,7 +64,7 @@ describe('two records, one person', () => {
     expect(screen.getByText(/1 entry moved/)).toBeTruthy();
     expect(screen.getByText(/2 Jan 2030, 09:40, by Mara Quill/)).toBeTruthy();
     await press('Take apart: Berta Twise');
-    expect(screen.getByRole('status').textContent).toContain('Two records again');
+    expect(screen.getByRole('status').textContent).toContain('two records again');
   });
 
   it('a refusal is said and both stay', async () => {

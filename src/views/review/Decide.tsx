@@ -46,7 +46,7 @@ export function Decide(props: Props) {
           <ChangeList isNarrow changes={reading.changes} />
         </section>
       ) : (
-        <p className="text-faint">What is measured now is held against the first day here.</p>
+        <p className="text-faint">What is measured now is compared with the first day here.</p>
       )}
       <section aria-label="What it asks for" aria-live="polite">
         <h3>{ASKS[reading.suggestion]}</h3>
@@ -122,9 +122,7 @@ function Details({ draft, change, problemAt, review, page }: Props) {
         </Field>
       )}
       <Field
-        label={
-          decision === 'refit' ? 'What was changed on the pair, or is to be' : 'Why, where it needs a word'
-        }
+        label={decision === 'refit' ? 'What was changed on the pair, or is to be' : 'Why, if it needs saying'}
         error={problemAt('because')}
       >
         {(control) => (

@@ -105,7 +105,7 @@ export function ClinicDefaults({ clinic, mayChange }: { clinic: ClinicRecord; ma
             }}
           />
           <span className="block text-faint mt-1">
-            Each is somebody’s practice; Today lists a pair from that day on.
+            Each is common practice somewhere; Today lists a pair from that day on.
           </span>
         </div>
         <div>
@@ -121,7 +121,8 @@ export function ClinicDefaults({ clinic, mayChange }: { clinic: ClinicRecord; ma
             }}
           />
           <span className="block text-faint mt-1">
-            Each is somebody’s practice. Feet at risk, a new prosthesis and a brace have plans of their own.
+            Each is common practice somewhere. Feet at risk, a new prosthesis and a brace have plans of their
+            own.
           </span>
         </div>
         <div>
@@ -157,7 +158,7 @@ export function ClinicDefaults({ clinic, mayChange }: { clinic: ClinicRecord; ma
                 void save({ digest: event.currentTarget.checked });
               }}
             />
-            A letter to the leads each Monday: who waits for what, in numbers
+            A letter to the leads each Monday: how many are waiting, and for what
           </label>
         </div>
         <div>

@@ -68,9 +68,7 @@ export function ClinicFormats({ formats }: { formats: Formats }) {
   const save = async (next: Formats) => {
     setValue(next);
     const answer = await call('changeClinic', { body: { formats: next } });
-    setSaid(
-      answer.ok ? 'Saved. Every page shows it from the next time it is opened.' : failureInWords(answer),
-    );
+    setSaid(answer.ok ? 'Saved. Pages show it the next time they are opened.' : failureInWords(answer));
   };
   return (
     <section aria-labelledby="formats" className="border-t border-rule pt-2 mt-5">

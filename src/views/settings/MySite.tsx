@@ -13,7 +13,7 @@ export function MySite({ sites, mine }: { sites: readonly SiteRecord[]; mine: st
     setSite(next);
     const answer = await call('chooseSite', { body: { site: next } });
     if (!answer.ok) setSite(before);
-    setSaid(answer.ok ? 'Saved. Visits you begin are there from now on.' : failureInWords(answer));
+    setSaid(answer.ok ? 'Saved. Visits you begin from now on belong to this site.' : failureInWords(answer));
   };
   const options = Object.fromEntries(
     sites.filter(({ closed }) => !closed).map(({ id, name, place }) => [id, `${name}, ${place}`]),

@@ -130,8 +130,8 @@ export function ImportPanel({ columns }: { columns: { name: string; required: bo
           </a>
         </p>
         <p className="text-faint max-w-prose">
-          Every value keeps its source and day, as in “8.5 @bench 2031-05-20”. What looks like a formula gets
-          an apostrophe before it.
+          Every value keeps its source and day, as in “8.5 @bench 2031-05-20”. Anything that looks like a
+          formula is given a leading apostrophe.
         </p>
       </section>
       <section aria-labelledby="columns">

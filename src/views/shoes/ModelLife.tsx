@@ -85,8 +85,8 @@ export function ModelLife({ life }: { life: ModelLifeRecord }) {
             ))}
           </ul>
           <p className="text-faint text-xs">
-            Begins from our own sizes, which are wide, and moves as pairs are retired. Pairs in use and pairs
-            given up for other reasons count as having lasted at least so long.
+            Starts from effect sizes of our own, with wide margins, and moves as pairs are retired. Pairs in
+            use, and pairs given up for other reasons, count as having lasted at least that long.
           </p>
         </details>
       )}

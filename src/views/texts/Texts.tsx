@@ -153,7 +153,7 @@ export function Texts({ languages, given }: Props) {
             ))}
         </section>
       ))}
-      {shown.length === 0 && <p>No sentence has these words.</p>}
+      {shown.length === 0 && <p>No sentence contains these words.</p>}
     </div>
   );
 }

@@ -77,7 +77,7 @@ export function JumpTo({ onGo, onClose }: Props) {
         <Popover className="bg-paper border border-rule max-h-80 overflow-auto min-w-96">
           <ListBox
             className="outline-none"
-            renderEmptyState={() => <p className="px-2 py-1 text-faint">No finding has these words.</p>}
+            renderEmptyState={() => <p className="px-2 py-1 text-faint">No finding matches.</p>}
           >
             {found.map(({ id, label, step }) => (
               <ListBoxItem

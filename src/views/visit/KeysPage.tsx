@@ -23,7 +23,7 @@ export function KeysPage({ onClose }: { onClose: () => void }) {
             ['Alt + . , Alt + ,', 'next part of a step, part before'],
             ['/', 'go to a finding by its name'],
             ['Alt + W', 'warning signs'],
-            ['Alt + Z', 'take the latest entry back'],
+            ['Alt + Z', 'undo the latest entry'],
             ['1 … 9', 'choose an option'],
             ['Delete', 'back to “not examined”'],
             ['Enter', 'take a measure, go on'],

@@ -62,7 +62,7 @@ export function ModelPicker({ label, disabled, listedOnly = false, onPick }: Pro
           className="outline-none"
           renderEmptyState={() => (
             <p className="px-2 py-1 text-faint">
-              {models === null ? 'Reading the catalogue …' : 'No model of the catalogue has these words.'}
+              {models === null ? 'Reading the catalogue …' : 'No model in the catalogue matches.'}
             </p>
           )}
         >

@@ -131,7 +131,7 @@ function UnknownCosts({ specification }: { specification: Specification }) {
   return (
     <details className="border-t border-rule pt-1 max-h-[45%] overflow-y-auto shrink-0">
       <summary className="cursor-pointer text-sm">
-        <MarkShape mark="unknown" /> {costs.length} findings not examined
+        <MarkShape mark="unknown" /> {costs.length} findings open
         {blind > 0 && `; ${blind} ${blind === 1 ? 'feature waits' : 'features wait'} for them`}
       </summary>
       <ul className="text-xs grid gap-1 py-1">

@@ -106,6 +106,6 @@ test('a sheet in German, its dates for a calendar, and the letters: to the emplo
 
   await page.getByRole('link', { name: 'For the referrer' }).click();
   await page.waitForURL(/letter/);
-  await expect(article.getByRole('heading', { name: 'Found, as far as it led to something' })).toBeVisible();
+  await expect(article.getByRole('heading', { name: 'Findings that shaped the prescription' })).toBeVisible();
   await expect(article.getByRole('table')).toContainText('Because');
 });

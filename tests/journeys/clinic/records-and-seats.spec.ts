@@ -107,7 +107,7 @@ test('a record that was begun twice is folded into one and taken apart; who asks
     });
     await keep.click();
     await page.getByRole('button', { name: 'Fold them' }).click();
-    await expect(page.getByText('No two records look like one person.')).toBeVisible();
+    await expect(page.getByText('No two records look like the same person.')).toBeVisible();
     await page.goto(`${origin}/patients?q=Brightwelll`);
     await expect(page.getByText('Nobody is found by “Brightwelll”')).toBeVisible();
     await settled(page, `${origin}/patients/duplicates`);

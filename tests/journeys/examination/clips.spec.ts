@@ -35,7 +35,7 @@ test('clips carry pair, speed and minutes: each is held against the others, with
   await film(12);
   await page.getByLabel('After, min').fill('25');
   await keepPeak();
-  const held = page.getByRole('table', { name: 'Clips held against each other' });
+  const held = page.getByRole('table', { name: 'Clips compared' });
   await expect(held.getByRole('row', { name: /tired against fresh/ })).toContainText(
     /turns [567](\.5)?° further out \(± 5°\)/,
   );

@@ -89,7 +89,7 @@ test('a pair that was only brought is photographed, and a length on it measured 
   await page.getByRole('button', { name: 'From the simulated camera' }).click();
   await page.getByRole('button', { name: 'Measure a length …' }).click();
   const length = page.getByRole('status', { name: 'Measured length' });
-  await expect(length).toHaveText('The lines are not placed yet.');
+  await expect(length).toHaveText('The lines have not been placed yet.');
   await tabTo(page, page.getByRole('slider', { name: 'known length, second end' }));
   await page.keyboard.press('Shift+ArrowRight');
   await expect(length).toHaveText(/^Measured: \d+ ± \d+ mm$/);

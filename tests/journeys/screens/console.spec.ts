@@ -10,7 +10,7 @@ test('no page speaks to the console of blocked scripts or failures', async ({ pa
   await signIn(page);
   const visit = await openDemoVisit(page);
   await page.goto(`${visit}#candidates`);
-  await expect(page.getByText(/models stay within the limits/)).toBeVisible();
+  await expect(page.getByText(/models are within the limits/)).toBeVisible();
   for (const path of ['today', 'shoes', 'knowledge', 'settings']) await page.goto(`${origin()}/${path}`);
   expect(said).toEqual([]);
 });

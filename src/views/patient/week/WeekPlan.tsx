@@ -33,7 +33,7 @@ export function WeekPlan({
     <div className="grid gap-3">
       {!record.isSaved && (
         <p className="text-faint">
-          A week to begin with, from what was stated. Put it right, then keep it: each pair then has its own
+          A first draft of the week, from what was said. Correct it, then keep it: each pair then has its own
           use.
         </p>
       )}
@@ -67,7 +67,7 @@ export function WeekPlan({
               <li key={pair.id}>
                 {pair.title}: {amountInWords(pair.clock, use)} a week
                 {left !== null &&
-                  (left < 1 ? ', past its middle life' : `, about ${Math.round(left)} weeks left`)}
+                  (left < 1 ? ', past half its likely life' : `, about ${Math.round(left)} weeks left`)}
                 {pair.racesLeft !== undefined && `, ${pair.racesLeft} races left`}
               </li>
             );

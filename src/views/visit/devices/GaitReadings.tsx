@@ -75,13 +75,13 @@ export function GaitReadings({ readings, aches, onRemove }: Props) {
   );
 }
 
-/** Clips held against each other where they differ in one thing. */
+/** Clips compared where they differ in one thing. */
 function Differences({ readings }: { readings: readonly GaitReading[] }) {
   const found = gaitDifferences(readings);
   if (found.length === 0) return null;
   return (
     <DataTable
-      label="Clips held against each other"
+      label="Clips compared"
       spacing="close"
       rows={found}
       keyOf={({ kind, side, from, to }) => `${kind}-${side}-${clipInWords(from)}-${clipInWords(to)}`}

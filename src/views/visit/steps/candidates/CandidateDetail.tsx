@@ -34,7 +34,7 @@ export function CandidateDetail({ candidate, reasons }: Props) {
         <figcaption className="text-faint text-xs">
           {band
             ? 'Tinted: where the specification lets the foot stand.'
-            : 'The specification asks no heights.'}
+            : 'The specification asks for no particular heights.'}
         </figcaption>
       </figure>
       {SIDES.map((side) => {

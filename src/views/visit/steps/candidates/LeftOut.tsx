@@ -18,7 +18,7 @@ export function LeftOut({ candidates }: { candidates: CandidatesView }) {
         </ul>
       </section>
       <section>
-        <h2>{noSize.length} not to be had in the size needed</h2>
+        <h2>{noSize.length} not available in the size needed</h2>
         <ul className="columns-2 gap-6">
           {noSize.map(({ model, message }) => (
             <li key={model.id} className="break-inside-avoid">

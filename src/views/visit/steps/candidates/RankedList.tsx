@@ -53,9 +53,9 @@ export function RankedList({ candidates }: { candidates: CandidatesView }) {
   return (
     <div className="grid gap-2">
       <p role="status">
-        {usable.length} of {candidates.ranked.length + candidates.excluded.length} models stay within the
+        {usable.length} of {candidates.ranked.length + candidates.excluded.length} models are within the
         limits
-        {measured ? ' and are to be had in the size needed' : ''}.
+        {measured ? ' and available in the size needed' : ''}.
         {!measured && <span className="text-hold"> Measure the feet to see sizes.</span>}
       </p>
       <WantedShoe candidates={candidates} />

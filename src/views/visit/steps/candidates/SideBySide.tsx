@@ -17,7 +17,7 @@ export function SideBySide({ candidates }: { candidates: CandidatesView }) {
     [chosen, candidates.byId],
   );
   const rows = useMemo(() => compareModels(models, specification), [models, specification]);
-  if (models.length < 2) return <p>Choose two or three to bring: here they stand beside each other.</p>;
+  if (models.length < 2) return <p>Choose two or three to bring; they appear here side by side.</p>;
   return (
     <div className="grid gap-3">
       <div className="max-w-xl">

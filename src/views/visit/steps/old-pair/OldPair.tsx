@@ -42,8 +42,8 @@ function History() {
   return (
     <div className="grid gap-4">
       <p className="text-faint max-w-prose">
-        For a pair that is not here: what the patient tells. What is entered here counts before what follows
-        from a pair that was brought.
+        For a pair that was not brought: what the patient says. What is entered here counts before anything
+        that follows from a pair that was.
       </p>
       <div className="flex flex-wrap gap-6">
         <FindingField id="oldPairAge" />

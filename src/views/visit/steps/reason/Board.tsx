@@ -52,7 +52,7 @@ export function Board() {
   const [chosen, setChosen] = useState<Place>({ row: -1, column: Math.max(0, tense) });
   const grid = useRef<HTMLTableElement>(null);
   if (board.columns.length === 0)
-    return <p className="text-faint">Nothing asks for anything yet: go back and examine.</p>;
+    return <p className="text-faint">No finding calls for anything yet: go back and examine.</p>;
   const inside = chosen.row < board.rows.length && chosen.column < board.columns.length;
   const place = inside ? chosen : { row: -1, column: 0 };
   const go = (to: Place) => {

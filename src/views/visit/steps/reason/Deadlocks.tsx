@@ -20,7 +20,7 @@ export function Deadlocks() {
           <ul className="grid gap-1">
             {deadlock.sets.map((set) => (
               <li key={set.join()}>
-                These cannot hold together; one of them gives way:
+                These contradict each other; one of them has to give way:
                 <ul className="pl-4 grid gap-1">
                   {set.map((rule) => (
                     <Waive key={rule} rule={rule} push={pushOf(rule)} deadlock={deadlock} />

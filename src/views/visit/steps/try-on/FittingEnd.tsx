@@ -99,7 +99,7 @@ export function FittingEnd({ fitting }: { fitting: FittingView }) {
             </span>
           ))}
           <span className="text-faint">
-            Two or three ratings decide little: a guess, held against the specification.
+            Two or three ratings settle little: this is a guess, set against the specification.
           </span>
         </p>
       )}

@@ -150,13 +150,13 @@ function Tasks({ pair: { tryOn, model, letter }, fitting: { change } }: Props) {
         />
       ))}
       <Choice
-        label="Seen walking, against barefoot"
+        label="Seen walking, compared with barefoot"
         options={SEEN}
         value={tryOn.seen}
         onChange={(value) => change(model.id, { seen: value })}
       />
       <Choice
-        label="Seen at speed, against barefoot"
+        label="Seen at speed, compared with barefoot"
         options={SEEN}
         value={tryOn.seenFast}
         onChange={(value) => change(model.id, { seenFast: value })}
