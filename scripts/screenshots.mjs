@@ -132,7 +132,7 @@ await shoot('visit-candidates', async () => {
   await step('candidates')();
   await page.getByRole('button', { name: /^Propose/ }).click();
   await page
-    .getByRole('button', { name: /^Drawn, with all reasons/ })
+    .getByRole('button', { name: /^All reasons/ })
     .first()
     .click();
 });

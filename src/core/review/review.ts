@@ -58,7 +58,7 @@ export const CHANGES = {
   insert: {
     label: 'another insert, brace or sock',
     asks: 'refit',
-    because: 'Another insert, brace or sock takes other room: try the pair with it.',
+    because: 'Another insert, brace or sock needs different room: try the pair with it.',
   },
 } as const satisfies Record<string, Changed>;
 export type Change = keyof typeof CHANGES;

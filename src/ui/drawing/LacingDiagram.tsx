@@ -49,8 +49,8 @@ export function LacingDiagram({ side, eyelets, lacing, words, summary, className
       ))}
       {drawing.twists.map(({ x, y }) => (
         <g key={`${x} ${y}`}>
-          <circle cx={x} cy={y} r={6} fill="var(--paper)" stroke="var(--ink)" strokeWidth={1.4} />
-          <text x={x} y={y + 3} textAnchor="middle" fontSize={8} fontWeight={600} fill="var(--ink)">
+          <circle cx={x} cy={y} r={8} fill="var(--paper)" stroke="var(--ink)" strokeWidth={1.4} />
+          <text x={x} y={y + 3.7} textAnchor="middle" fontSize={10.5} fontWeight={600} fill="var(--ink)">
             2×
           </text>
         </g>
@@ -67,9 +67,9 @@ export function LacingDiagram({ side, eyelets, lacing, words, summary, className
           />
           <text
             x={x + Math.sign(x - width / 2) * 12}
-            y={y + 3}
+            y={y + 3.7}
             textAnchor="middle"
-            fontSize={8.5}
+            fontSize={10.5}
             fill="var(--ink)"
           >
             {label}
@@ -82,7 +82,7 @@ export function LacingDiagram({ side, eyelets, lacing, words, summary, className
           x={drawing.sides[of].x}
           y={drawing.sides[of].y}
           textAnchor="middle"
-          fontSize={8}
+          fontSize={10.5}
           fill="var(--faint)"
         >
           {words[of]}

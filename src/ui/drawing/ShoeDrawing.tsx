@@ -51,7 +51,7 @@ export function ShoeDrawing({
       {numbers.map(({ number, at: [cx, cy] }) => (
         <g key={number}>
           <circle cx={cx} cy={cy} r={7.5} fill="var(--paper)" stroke="var(--ink)" strokeWidth={1} />
-          <text x={cx} y={cy + 3.6} textAnchor="middle" fontSize={figure} fontWeight={600}>
+          <text x={cx} y={cy + 3.6} textAnchor="middle" fontSize={11} fontWeight={600}>
             {number}
           </text>
         </g>

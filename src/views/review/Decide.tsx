@@ -29,7 +29,7 @@ interface Props {
 const ASKS: Readonly<Record<ReviewDecision, string>> = {
   keep: 'Nothing against keeping it',
   refit: 'Asks for a refit',
-  next: 'Asks for the next pair',
+  next: 'Speaks for the next pair',
   refer: 'Refer first',
 };
 

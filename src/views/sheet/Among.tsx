@@ -13,7 +13,7 @@ export function Among({ among, words }: { among: AmongKinds; words: SheetWords }
       <svg
         viewBox={AMONG.viewBox}
         direction="ltr"
-        className="w-56 max-w-full"
+        className="w-72 max-w-full"
         role="img"
         aria-label={words.among}
       >

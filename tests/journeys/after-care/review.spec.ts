@@ -37,7 +37,7 @@ test('a review by keyboard in under four minutes: worse pain asks for a refit, w
     await hands.choose(page.locator(`[data-sign=${sign}] input`), digit);
   const decide = page.getByRole('complementary', { name: 'Decide' });
   await expect(decide.getByRole('img', { name: /^Pain: \d+ then, 8 now, worse/ })).toBeVisible();
-  await expect(decide).toContainText('Another insert, brace or sock takes other room');
+  await expect(decide).toContainText('Another insert, brace or sock needs different room');
   await hands.press(decide.getByRole('radio', { name: 'keep the pair' }));
   await page.keyboard.press('ArrowRight');
   await expect(decide.getByRole('radio', { name: 'refit it' })).toBeChecked();

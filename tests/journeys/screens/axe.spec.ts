@@ -67,6 +67,7 @@ test('axe finds nothing on any screen, each fits 1280×800, and nothing that is 
   await page.goto(patient);
   await page.getByRole('link', { name: 'Patient’s sheet' }).first().click();
   await clean('sheet');
+  await readable(page, 'sheet');
   const sheet = page.url();
   for (const paper of ['label', 'employer', 'letter', 'job', 'rationale']) {
     await page.goto(sheet.replace(/sheet.*$/, paper));

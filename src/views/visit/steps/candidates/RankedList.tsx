@@ -13,7 +13,7 @@ const SHOWN = 8;
 
 /** What is said of a number of proposals that want explaining. */
 const HOW_MANY = [
-  'Nothing is proposed yet:',
+  'None is proposed: each must satisfy every limit and every strong target.',
   'Only one is proposed: each must satisfy every limit and every strong target.',
   'Only two are proposed: each must satisfy every limit and every strong target.',
   'Still open:',
