@@ -131,7 +131,7 @@ export function reportInWords(content: KeptContent, unit = ''): string {
     case 'outing':
       return [
         `outing: ${FELT_WORDS[content.felt]}`,
-        ...(content.gaitChanged ? ['walked in another way'] : []),
+        ...(content.gaitChanged ? ['walked differently'] : []),
         ...(content.marks ? ['red marks stayed'] : []),
       ].join('; ');
     case 'use':
