@@ -5,8 +5,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { canonical } from '../prescribe/counterfactual/replay';
 import { checkContent, stepRecord, type VisitContents } from './contents';
+import { readExamined } from './examined';
 import { contentsOf, stepsHeld } from './held';
-import { readVisit } from './read-visit';
+import { prescribeFor, readVisit } from './read-visit';
 
 const nobody = visitRecord();
 const read = (contents: VisitContents, record = nobody) => readVisit(record, contents, null);
@@ -112,6 +113,25 @@ describe('one reading, two sides', () => {
         expect(canonical(onwards.specification)).toBe(canonical(anew.specification));
         expect(onwards.blocks).toEqual(anew.blocks);
         expect(onwards.findings).toEqual(anew.findings);
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  it('in two halves says the same as at once, also where the rules came after something had been entered', () => {
+    fc.assert(
+      fc.property(generatedVisits, generatedVisits, generatedVisits, (opened, entered, later) => {
+        const without = readExamined(nobody, entered, readExamined(nobody, opened));
+        const come = prescribeFor(without, entered, null);
+        const next = prescribeFor(readExamined(nobody, later, without), later, null, come);
+        for (const [contents, halves] of [
+          [entered, come],
+          [later, next],
+        ] as const) {
+          const { inputs: _, ...whole } = read(contents);
+          const { inputs: __, ...said } = halves;
+          expect(canonical(said)).toBe(canonical(whole));
+        }
       }),
       { numRuns: 40 },
     );

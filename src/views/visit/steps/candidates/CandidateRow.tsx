@@ -45,7 +45,7 @@ export function CandidateRow({ candidate, onFoot, open, onOpen, onLike, also, ki
   const otherSport = otherSportInWords(picture, model);
   const wants = specification.targets.length > 0;
   return (
-    <li className="border-b border-line py-1.5 grid grid-cols-[1.4rem_6rem_1fr_10.5rem] gap-x-3 items-start">
+    <li className="border-b border-line py-1.5 grid grid-cols-[1.4rem_6rem_minmax(0,1fr)_auto] xl:grid-cols-[1.4rem_6rem_minmax(0,1fr)_10.5rem] gap-x-3 items-start">
       <input
         type="checkbox"
         className="mt-1 size-5"
@@ -104,7 +104,7 @@ export function CandidateRow({ candidate, onFoot, open, onOpen, onLike, also, ki
             {line}
           </p>
         ))}
-        <p className="text-sm flex gap-4 items-center">
+        <p className="text-sm flex flex-wrap gap-x-4 items-center">
           <button
             type="button"
             className="cursor-pointer underline"
@@ -123,7 +123,7 @@ export function CandidateRow({ candidate, onFoot, open, onOpen, onLike, also, ki
             value={undefined}
             onChange={(direction) => direction && onLike(direction)}
           />
-          <span className="ml-auto figure text-faint">{figuresInWords(model)}</span>
+          <span className="xl:ml-auto figure text-faint whitespace-nowrap">{figuresInWords(model)}</span>
         </p>
       </div>
       <div className="text-right">{pair && <PairSize pair={pair} candidate={candidate} />}</div>
