@@ -162,4 +162,6 @@ export function reportInWords(content: KeptContent, unit = ''): string {
 
 /** A stored report in one line, with what it is against the days before. */
 export const storedInWords = ({ content, against }: StoredReport, unit = ''): string =>
-  [reportInWords(content, unit), ...(against ? [against] : [])].join('. ');
+  against
+    ? `${reportInWords(content, unit)}; ${against[0]!.toLowerCase()}${against.slice(1)}`
+    : reportInWords(content, unit);

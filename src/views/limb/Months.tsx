@@ -38,7 +38,7 @@ export function Months({ page: { course, record } }: { page: LimbPage }) {
     <figure className="grid gap-2">
       <svg
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-        className="w-full"
+        className="w-full max-w-[66rem]"
         role="img"
         aria-label={`Ply at noon of ${days.length} days, from ${first.ply.toFixed(1)} to ${last.ply.toFixed(1)}`}
       >

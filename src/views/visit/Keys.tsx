@@ -1,4 +1,5 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
+import { ErrorBoundary } from 'react-error-boundary';
 import type { SavedStep } from '@/core/visit/steps';
 import { isVisitStep, VISIT_STEPS } from '@/core/visit/steps';
 
@@ -82,17 +83,12 @@ export function Keys({ current, onGo, onUndo }: Props) {
     return () => window.removeEventListener('keydown', onKey);
   }, [current, onGo, onUndo]);
   return (
-    <>
-      {isJumping && (
-        <Suspense>
-          <JumpTo onGo={onGo} onClose={() => setJumping(false)} />
-        </Suspense>
-      )}
-      {isListing && (
-        <Suspense>
-          <KeysPage onClose={() => setListing(false)} />
-        </Suspense>
-      )}
-    </>
+    // One that cannot be fetched opens nothing; the visit stays.
+    <ErrorBoundary fallback={null} resetKeys={[isJumping, isListing]}>
+      <Suspense>
+        {isJumping && <JumpTo onGo={onGo} onClose={() => setJumping(false)} />}
+        {isListing && <KeysPage onClose={() => setListing(false)} />}
+      </Suspense>
+    </ErrorBoundary>
   );
 }

@@ -37,6 +37,14 @@ const LOADERS: Record<SavedStep, () => Promise<{ default: ComponentType }>> = {
   warnings: () => import('./steps/Warnings').then(({ Warnings }) => ({ default: Warnings })),
   prosthesis: () => import('./steps/Prosthesis').then(({ Prosthesis }) => ({ default: Prosthesis })),
 };
+/** What a press opens beside a step; without a network it is there all the same. */
+const BESIDE = [
+  () => import('./BandBoundary'),
+  () => import('./JumpTo'),
+  () => import('./KeysPage'),
+  () => import('./SignInAgain'),
+  () => import('./ConflictPanel'),
+];
 /** What surrounds a step is drawn with every keystroke, a step only for its own sake. */
 const SCREENS = mapTable(LOADERS, (load) => memo(lazy(load)));
 
@@ -62,7 +70,7 @@ export function VisitTable({ visit }: { visit: VisitRecord }) {
     };
     go();
     // Kept at hand for when the network is gone.
-    const later = whenIdle(Object.values(LOADERS));
+    const later = whenIdle([...Object.values(LOADERS), ...BESIDE]);
     window.addEventListener('hashchange', go);
     const unwatch = store.keepInTouch(() => current.current);
     return () => {

@@ -42,3 +42,22 @@ test('a visit whose scripts do not come shows whose it is and how far it came, a
   await again.click();
   await expect(page.getByLabel('Standing a day')).toHaveValue('7');
 });
+
+test('where the rules do not come the fields go on and are saved, and a shortcut whose part is missing takes nothing with it', async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.route(/_astro\/(prescriber|JumpTo)\..*\.js$/, (route) => route.abort());
+  await newVisit(page, 'Ruleless');
+  const panel = page.getByRole('complementary', { name: 'Specification' });
+  await expect(panel.getByRole('alert')).toContainText('The specification could not be opened');
+  await page.getByLabel('Standing a day').fill('9');
+  await saved(page);
+  await page.getByRole('heading', { level: 1 }).focus();
+  await page.keyboard.press('/');
+  await expect(page.getByLabel('Standing a day')).toHaveValue('9');
+  await page.unroute(/_astro\/(prescriber|JumpTo)\..*\.js$/);
+  await panel.getByRole('button', { name: 'Try again' }).click();
+  await expect(panel).toContainText('targets');
+  await expect(page.getByLabel('Standing a day')).toHaveValue('9');
+});

@@ -44,7 +44,7 @@ test('one person works in two clinics, at one site of the first, with the second
 
     // At home: a site, and Today follows.
     await page.getByLabel('You work at').selectOption({ index: 2 });
-    await expect(page.getByText('Visits you begin are there from now on.')).toBeVisible();
+    await expect(page.getByText('Visits you begin from now on belong to this site.')).toBeVisible();
     await page.goto(`${origin}/today`);
     await expect(page.getByRole('link', { name: 'Upper village' })).toHaveAttribute('aria-current', 'true');
     await page.getByRole('link', { name: 'All sites' }).click();
@@ -97,7 +97,7 @@ test('a record that was begun twice is folded into one and taken apart; who asks
     // Formats of the clinic reach every page.
     await settled(page, `${origin}/clinic`);
     await page.getByLabel('Dates').selectOption('day-dot');
-    await expect(page.getByText('Every page shows it')).toBeVisible();
+    await expect(page.getByText('Pages show it the next time')).toBeVisible();
 
     await settled(page, `${origin}/patients`);
     await page.getByRole('link', { name: 'Two records, one person?' }).click();

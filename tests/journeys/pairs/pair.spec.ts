@@ -100,7 +100,7 @@ test('a photograph on a table: lines by keyboard, the tilt of each shoe, kept an
   const keep = async (presses: number) => {
     await page.getByRole('button', { name: 'From the simulated camera' }).click();
     const tilt = page.getByRole('status', { name: 'Tilt on the table' });
-    await expect(tilt).toContainText('not placed yet');
+    await expect(tilt).toContainText('not been placed yet');
     await tabTo(page, page.getByRole('slider', { name: 'left heel, second end' }));
     for (let at = 0; at < presses; at += 1) await page.keyboard.press('Shift+ArrowRight');
     await expect(tilt).toContainText(/left: tilts inward, \d+\.\d° ± \d\.\d°/);

@@ -91,7 +91,7 @@ export async function fromSpecificationToCollected(
 
   // Three to learn from, drawn with the foot inside.
   await expect(page.getByRole('list', { name: 'Three to learn from' }).getByRole('listitem')).toHaveCount(3);
-  await hands.press(page, /^Drawn, with all reasons/);
+  await hands.press(page, /^All reasons/);
   await expect(page.getByText(/lies inside|reaches \d+ mm beyond/).first()).toBeVisible();
   await hands.press(page, /^Propose these/);
   await expect(page.getByText(/^To bring: .+; .+; .+/)).toBeVisible();

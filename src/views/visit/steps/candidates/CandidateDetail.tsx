@@ -81,16 +81,34 @@ export function CandidateDetail({ candidate, reasons }: Props) {
           </figure>
         );
       })}
-      <div className="col-span-3 grid grid-cols-2 gap-4 text-sm">
-        <p>
-          <MarkShape mark="holds" />{' '}
-          {reasons.pro.map((reason) => `${reason.label.toLowerCase()} ${reason.has}`).join(', ')}
-        </p>
-        <p>
-          {reasons.contra.length === 0
-            ? 'Nothing against it.'
-            : `Against: ${reasons.contra.map((reason) => `${reason.label.toLowerCase()} ${reason.has} (wanted ${reason.wanted}${reason.fails ? ` for the ${reason.fails}` : ''})`).join(', ')}.`}
-        </p>
+      <div className="col-span-3 grid grid-cols-[2fr_1fr] gap-x-6 gap-y-2 text-sm">
+        <section aria-label="As wanted">
+          <p className="font-medium">
+            <MarkShape mark="holds" /> As wanted
+          </p>
+          <ul className="columns-2 gap-x-6">
+            {reasons.pro.map(({ feature, label, has }) => (
+              <li
+                key={feature}
+                className="flex justify-between gap-3 border-b border-line break-inside-avoid"
+              >
+                <span className="text-faint">{label}</span>
+                <span className="text-right">{has}</span>
+              </li>
+            ))}
+          </ul>
+        </section>
+        <section aria-label="Against">
+          <p className="font-medium">{reasons.contra.length === 0 ? 'Nothing against it.' : 'Against'}</p>
+          <ul>
+            {reasons.contra.map(({ feature, label, has, wanted, fails }) => (
+              <li key={feature} className="border-b border-line">
+                <span className="text-faint">{label}</span> {has}, wanted {wanted}
+                {fails && ` for the ${fails}`}
+              </li>
+            ))}
+          </ul>
+        </section>
         {model.learned && (
           <p className="col-span-2 text-faint">
             This clinic’s fittings: {offsetInWords('length', model.learned.length)};{' '}
