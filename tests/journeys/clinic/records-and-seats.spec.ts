@@ -144,7 +144,7 @@ test('a record that was begun twice is folded into one and taken apart; who asks
     expect((await page.goto(patient))?.status()).toBe(404);
     await settled(page, `${origin}/records`);
     await page.getByRole('button', { name: 'Back into view: Corentin Ashgrove' }).click();
-    await expect(page.getByText('None. A record closes')).toBeVisible();
+    await expect(page.getByText('None. A record is closed')).toBeVisible();
     expect((await page.goto(patient))?.status()).toBe(200);
   } finally {
     await end();
