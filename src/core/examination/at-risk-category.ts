@@ -11,6 +11,12 @@ export const REVIEW_MONTHS: Record<AtRiskCategory, readonly [number, number]> = 
   3: [1, 3],
 };
 
+/** How often feet of a category are looked at: `3–6 months`, `12 months`. */
+export function reviewInWords(category: AtRiskCategory): string {
+  const [least, most] = REVIEW_MONTHS[category];
+  return least === most ? `${most} months` : `${least}–${most} months`;
+}
+
 export type AtRiskAnswer =
   | { known: true; category: AtRiskCategory; because: string }
   | { known: false; missing: ('sensation' | 'pulses')[]; because: string };

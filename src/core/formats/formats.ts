@@ -20,23 +20,33 @@ export const MONTHS = [
 type Written = (year: string, month: string, day: string) => string;
 const monthName = (month: string): string => MONTHS[Number(month) - 1] ?? month;
 
-/** How a clinic writes days, each with the eighth of June 2031. */
+/** How a clinic writes days, each with the eighth of June 2031, and how a day is asked for. */
 export const DATE_STYLES = {
-  'day-month-name': { label: '8 Jun 2031', write: (y, m, d) => `${Number(d)} ${monthName(m)} ${y}` },
+  'day-month-name': {
+    label: '8 Jun 2031',
+    blank: 'd Mmm yyyy',
+    write: (y, m, d) => `${Number(d)} ${monthName(m)} ${y}`,
+  },
   'month-name-day': {
     label: 'Jun 8, 2031',
+    blank: 'Mmm d, yyyy',
     write: (y, m, d) => `${monthName(m)} ${Number(d)}, ${y}`,
     isMonthFirst: true,
   },
-  'day-slash': { label: '08/06/2031, the day first', write: (y, m, d) => `${d}/${m}/${y}` },
+  'day-slash': {
+    label: '08/06/2031, the day first',
+    blank: 'dd/mm/yyyy',
+    write: (y, m, d) => `${d}/${m}/${y}`,
+  },
   'month-slash': {
     label: '06/08/2031, the month first',
+    blank: 'mm/dd/yyyy',
     write: (y, m, d) => `${m}/${d}/${y}`,
     isMonthFirst: true,
   },
-  'day-dot': { label: '08.06.2031', write: (y, m, d) => `${d}.${m}.${y}` },
-  iso: { label: '2031-06-08', write: (y, m, d) => `${y}-${m}-${d}` },
-} as const satisfies Record<string, { label: string; write: Written; isMonthFirst?: true }>;
+  'day-dot': { label: '08.06.2031', blank: 'dd.mm.yyyy', write: (y, m, d) => `${d}.${m}.${y}` },
+  iso: { label: '2031-06-08', blank: 'yyyy-mm-dd', write: (y, m, d) => `${y}-${m}-${d}` },
+} as const satisfies Record<string, { label: string; blank: string; write: Written; isMonthFirst?: true }>;
 export type DateStyle = keyof typeof DATE_STYLES;
 
 export const DISTANCE_UNITS = { km: 'kilometres', mi: 'miles' } as const;

@@ -15,6 +15,7 @@ const FINGERPRINTS: Readonly<Record<string, string>> = {
   '6': 'c23ccdf5618f7a66',
   '7': 'e12979c6f69b7953',
   '8': '1fab639efe05facb',
+  '9': '61bd23d11f12c758',
 };
 
 describe('the edition of the knowledge', () => {

@@ -84,6 +84,13 @@ describe('the letter to the doctor who referred', () => {
     expect(letter.more).toBeGreaterThan(0);
     expect(letter.risk).toMatch(/^At-risk category [123]: seen every/);
     expect(letterFor({}).risk).toBeNull();
+    expect(
+      letterFor({
+        ...DIABETIC,
+        left: { sensation: 'felt', pulses: 'present' },
+        right: { sensation: 'felt', pulses: 'present' },
+      }).risk,
+    ).toBe('At-risk category 0: seen every 12 months.');
   });
 
   it('puts signs that need more than a shoe with what was done about them, and the changes by side', () => {

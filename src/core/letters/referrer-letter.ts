@@ -1,4 +1,4 @@
-import { categoryOfPerson, REVIEW_MONTHS } from '../examination/at-risk-category';
+import { categoryOfPerson, reviewInWords } from '../examination/at-risk-category';
 import { definitionOf } from '../findings/findings';
 import type { ClinicalPicture } from '../findings/picture';
 import { type Formats, printDay } from '../formats/formats';
@@ -99,9 +99,6 @@ export function referrerLetter({
     more: Math.max(0, reasons.length - MOST_REASONS),
     changes: modifications.map(modificationInWords),
     warnings: (contents.warnings?.present ?? []).map((seen) => warningInWords(seen, formats)),
-    risk:
-      category === null
-        ? null
-        : `At-risk category ${category}: seen every ${REVIEW_MONTHS[category].join('–')} months.`,
+    risk: category === null ? null : `At-risk category ${category}: seen every ${reviewInWords(category)}.`,
   };
 }

@@ -1,6 +1,6 @@
 import { type ChangeEvent, type Ref, useId, useRef, useState } from 'react';
 import { dayOf } from '@/core/calendar/days';
-import { printDay } from '@/core/formats/formats';
+import { DATE_STYLES, printDay } from '@/core/formats/formats';
 import { readDay } from '@/core/formats/read-day';
 import { clinicFormats } from '../formats';
 
@@ -27,8 +27,6 @@ export function DayInput({ value, onChange, onBlur, max, ...control }: Props) {
   const calendar = useRef<HTMLInputElement>(null);
   const problem = useId();
   const today = dayOf(new Date());
-  // In the year before: never one that lies ahead where only what has been can be meant.
-  const example = printDay(`${Number(today.slice(0, 4)) - 1}-06-08`, formats);
   const isUnread = typed !== null && typed.trim() !== '' && readDay(typed, formats.date, today) === null;
   const type = ({ target }: ChangeEvent<HTMLInputElement>) => {
     setTyped(target.value);
@@ -51,7 +49,7 @@ export function DayInput({ value, onChange, onBlur, max, ...control }: Props) {
           {...control}
           className="min-w-0 grow"
           value={typed ?? (value === '' ? '' : printDay(value, formats))}
-          placeholder={example}
+          placeholder={DATE_STYLES[formats.date].blank}
           autoComplete="off"
           onChange={type}
           onBlur={leave}
@@ -84,7 +82,7 @@ export function DayInput({ value, onChange, onBlur, max, ...control }: Props) {
       </span>
       {isUnread && (
         <span id={problem} className="problem block">
-          Write a day, such as {example}.
+          Write a day, such as {printDay(today, formats)}.
         </span>
       )}
     </span>

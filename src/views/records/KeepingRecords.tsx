@@ -54,7 +54,7 @@ export function KeepingRecords({
     <>
       <form onSubmit={preview} noValidate className="grid gap-3 max-w-2xl">
         {number('yearsAfterLastVisit', 'Years after the last visit')}
-        {number('childrenUntilAge', 'Who was a child at the last visit: at least until the age of')}
+        {number('childrenUntilAge', 'Children at the last visit: at least until the age of')}
         <p className="text-faint">
           Empty: no rule. The numbers come from the law of your country and your insurer; Sovet proposes none.
           A record whose person asks to be erased earlier is hidden until then and erased automatically

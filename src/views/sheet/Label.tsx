@@ -18,13 +18,15 @@ export function Label({ sheet, home }: { sheet: PatientSheet; home: string | nul
         <section
           key={side}
           aria-label={words[side]}
-          className="label grid grid-cols-[1fr_18mm] gap-[2mm] border border-dashed border-rule p-[2mm] w-[62mm] h-[25mm] text-sm leading-tight"
+          className="label grid grid-cols-[1fr_18mm] gap-[2mm] border border-dashed border-rule p-[2mm] w-[62mm] h-[25mm] text-xs leading-tight"
         >
           <div className="grid content-between overflow-hidden">
-            <strong className="text-base">{initialsOf(sheet.patient)}</strong>
+            <span className="flex justify-between items-baseline gap-[2mm]">
+              <strong className="text-base leading-none">{initialsOf(sheet.patient)}</strong>
+              {words[side]}
+            </span>
             <span>{sheet.size}</span>
             <span>{words.firstUse}</span>
-            <span className="text-faint text-xs">{words[side]}</span>
           </div>
           {home ? (
             <QrCode text={home} label={words.title} className="w-[18mm] h-[18mm] self-center" />

@@ -72,6 +72,13 @@ test('axe finds nothing on any screen, each fits 1280×800, and nothing that is 
   for (const paper of ['label', 'employer', 'letter', 'job', 'rationale']) {
     await page.goto(sheet.replace(/sheet.*$/, paper));
     await clean(paper);
+    if (paper === 'label')
+      expect(
+        await page
+          .locator('.label > div')
+          .evaluateAll((parts) => parts.filter((part) => part.scrollHeight > part.clientHeight).length),
+        'labels on which a line is cut',
+      ).toBe(0);
   }
   await page.getByRole('link', { name: 'Replay it' }).click();
   await clean('specification');

@@ -127,7 +127,7 @@ export const ageingAndReach = topic('Ageing and reach', [
     strength: 'moderate',
     evidence: 'C',
     sources: ['wfg-2022'],
-    because: 'Who needs this long is not given a sole that tips or rolls.',
+    because: 'Someone who needs this long is given no sole that tips or rolls.',
   },
   {
     id: 'slow-chair-stands',
@@ -211,7 +211,7 @@ export const ageingAndReach = topic('Ageing and reach', [
     evidence: 'C',
     sources: ['practice'],
     because: 'A zip with a ring or elastic laces close with a fist.',
-    caution: 'Who cannot fasten and falls needs help with dressing, not a slip-on.',
+    caution: 'Someone who cannot fasten a shoe and falls needs help with dressing, not a slip-on.',
   },
   {
     id: 'reach-none-long-horn',

@@ -107,7 +107,7 @@ export const atRiskFoot = topic('At-risk foot', [
     strength: 'strong',
     evidence: 'A',
     sources: ['iwgdf-2023'],
-    because: 'What sticks out and cannot feel is where the ulcer begins.',
+    because: 'An ulcer begins where something sticks out and nothing is felt.',
   },
   {
     id: 'peak-pressure-insensate',

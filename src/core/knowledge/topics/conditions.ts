@@ -63,7 +63,7 @@ export const conditions = topic('Conditions', [
     strength: 'moderate',
     evidence: 'C',
     sources: ['rome-2013', 'practice'],
-    because: 'Between attacks room; in an attack anything that touches hurts.',
+    because: 'Room between attacks; during one, anything that touches hurts.',
   },
   {
     id: 'inflammatory-hands',

@@ -31,7 +31,7 @@ export const familiarity = topic('What served before', [
     schools: ['comfort'],
     evidence: 'B',
     sources: ['nigg-2015', 'curtis-2021'],
-    because: 'Feet that have grown used to little need no more because a shop has it.',
+    because: 'Feet used to little shoe do not need more just because a shop stocks it.',
     contestedBy: ['beginner-not-minimal'],
   },
   {
@@ -185,6 +185,7 @@ export const familiarity = topic('What served before', [
     strength: 'slight',
     evidence: 'C',
     sources: ['practice'],
-    because: 'Who does not untie needs a closure that opens in one movement, and a counter that survives.',
+    because:
+      'Someone who never unties needs a closure that opens in one movement, and a counter that survives.',
   },
 ]);

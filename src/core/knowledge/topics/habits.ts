@@ -27,7 +27,7 @@ export const habits = topic('Habits and inserts', [
     strength: 'slight',
     evidence: 'C',
     sources: ['practice'],
-    because: 'Who lets the laces out has feet that swell, or an instep that is pressed: it must let out.',
+    because: 'Laces that are let out mean feet that swell or an instep that is pressed: the upper must give.',
   },
   {
     id: 'laces-come-undone',

@@ -66,7 +66,7 @@ export const heelAndMidfoot = topic('Heel and midfoot', [
     strength: 'strong',
     evidence: 'B',
     sources: ['kulig-2009'],
-    because: 'What the tendon no longer holds, the shoe’s inner side and counter must.',
+    because: 'The shoe’s inner side and counter must hold what the tendon no longer does.',
     caution: 'Refer: support is for meanwhile.',
   },
   {

@@ -74,7 +74,7 @@ export const purpose = topic('Purpose', [
     strength: 'strong',
     evidence: 'C',
     sources: ['practice'],
-    because: 'Who needs no correction is pushed toward the outer edge by it.',
+    because: 'Correction pushes a foot that needs none toward its outer edge.',
   },
   {
     id: 'therapeutic-only-when-asked',

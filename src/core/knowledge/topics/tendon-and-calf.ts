@@ -99,7 +99,7 @@ export const tendonAndCalf = topic('Tendon and calf', [
     strength: 'moderate',
     evidence: 'C',
     sources: ['practice'],
-    because: 'What the ankle cannot give, heel height, bevel and rocker can.',
+    because: 'Heel height, bevel and rocker give what the ankle cannot.',
   },
   {
     id: 'shin-pain',

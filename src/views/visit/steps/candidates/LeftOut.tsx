@@ -1,32 +1,39 @@
 import { modelTitle } from '@/core/catalogue/model';
+import { leftOutTogether } from '@/core/match/left-out';
 import type { CandidatesView } from '../../use-candidates';
 
-/** What is no candidate, and why: by which limit, or for want of a size. */
+/** What is no candidate, and why: by which limit, or for want of a size; one reason once, with all that it leaves out. */
 export function LeftOut({ candidates }: { candidates: CandidatesView }) {
   const { excluded, noSize, byId } = candidates;
+  const byLimit = excluded.flatMap(({ id, by }) => {
+    const model = byId.get(id);
+    return model ? [{ title: modelTitle(model), because: by.map((limit) => limit.sentence).join('; ') }] : [];
+  });
+  const bySize = noSize.map(({ model, message }) => ({ title: modelTitle(model), because: message }));
   return (
     <div className="grid gap-3 text-sm">
-      <section>
-        <h2>{excluded.length} excluded by a limit</h2>
-        <ul className="columns-2 gap-6">
-          {excluded.map((entry) => (
-            <li key={entry.id} className="break-inside-avoid">
-              <span className="font-medium">{byId.get(entry.id) && modelTitle(byId.get(entry.id)!)}</span>:{' '}
-              {entry.by.map((limit) => limit.sentence).join('; ')}
-            </li>
-          ))}
-        </ul>
-      </section>
-      <section>
-        <h2>{noSize.length} not available in the size needed</h2>
-        <ul className="columns-2 gap-6">
-          {noSize.map(({ model, message }) => (
-            <li key={model.id} className="break-inside-avoid">
-              <span className="font-medium">{modelTitle(model)}</span>: {message}
-            </li>
-          ))}
-        </ul>
-      </section>
+      <Reasons title={`${excluded.length} excluded by a limit`} models={byLimit} />
+      <Reasons title={`${noSize.length} not available in the size needed`} models={bySize} />
     </div>
+  );
+}
+
+function Reasons({ title, models }: { title: string; models: Parameters<typeof leftOutTogether>[0] }) {
+  return (
+    <section>
+      <h2>{title}</h2>
+      <ul>
+        {leftOutTogether(models).map(({ because, titles }) => (
+          <li
+            key={because}
+            className="grid grid-cols-[2.5rem_minmax(0,2fr)_minmax(0,3fr)] gap-x-3 border-b border-line py-1"
+          >
+            <span className="figure text-right">{titles.length}</span>
+            <span className="font-medium">{because}</span>
+            <span className="text-faint">{titles.join(', ')}</span>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }

@@ -1,5 +1,5 @@
 import { lazy } from 'react';
-import { atRiskCategory, REVIEW_MONTHS } from '@/core/examination/at-risk-category';
+import { atRiskCategory, reviewInWords } from '@/core/examination/at-risk-category';
 import { MONOFILAMENT_SITES } from '@/core/examination/sensation';
 import { SIDES } from '@/core/findings/finding-kinds';
 import { NOT_EXAMINED } from '@/core/findings/picture';
@@ -113,11 +113,7 @@ function AtRisk() {
           <>
             <strong className="font-display text-lg">Category {answer.category}</strong>
             <span className="block">{answer.because}</span>
-            <span className="block text-faint">
-              review every{' '}
-              {REVIEW_MONTHS[answer.category].filter((value, at, all) => all.indexOf(value) === at).join('–')}{' '}
-              months
-            </span>
+            <span className="block text-faint">review every {reviewInWords(answer.category)}</span>
           </>
         ) : (
           <>
