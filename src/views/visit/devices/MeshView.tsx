@@ -17,10 +17,10 @@ import {
 } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
 import { keysOf } from '@/core/tables/keys-of';
+import { colourOf } from '@/ui/colour-of';
 import type { ScanAnswer } from '@/workers/scan-worker';
 
-const colour = (name: string) =>
-  new Color(getComputedStyle(document.documentElement).getPropertyValue(name).trim());
+const colour = (token: string) => new Color(colourOf(token));
 
 const VIEWS = {
   inner: { label: 'inner side', from: new Vector3(0, -1, 0.35) },
