@@ -1,7 +1,7 @@
 // One command: types, lint, arrows, unit, component, integration and browser tests; ends with one line that totals all runners.
 import { spawn, spawnSync } from 'node:child_process';
 import { once } from 'node:events';
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { text } from 'node:stream/consumers';
@@ -13,6 +13,8 @@ const total = { passed: 0, failed: 0, skipped: 0 };
 const tests = [];
 const failed = [];
 const took = [];
+const reports = mkdtempSync(join(tmpdir(), 'sovet-reports-'));
+const outside = join(reports, 'outside-tests');
 const add = (passed, failed, skipped = 0) => {
   total.passed += passed;
   total.failed += failed;
@@ -78,17 +80,21 @@ async function build() {
   if (!built) throw new Error('The build failed.');
 }
 
+/** What a runner of vitest told of failures outside its tests; a runner of another kind tells nothing. */
+const outsideTests = () => (existsSync(outside) ? [readFileSync(outside, 'utf8')] : []);
+
 /** A runner that writes its counts as JSON. */
 function suite(name, env, report, { counts: read, tests: testsOf }, ...command) {
   console.log(`\n— ${name}`);
   const begun = Date.now();
-  const { status } = spawnSync(
+  rmSync(outside, { force: true });
+  const { status, signal } = spawnSync(
     process.execPath,
     [join(ROOT, 'node_modules', command[0]), ...command.slice(1)],
     {
       cwd: ROOT,
       stdio: ['ignore', 'inherit', 'inherit'],
-      env: { ...process.env, ...env },
+      env: { ...process.env, SOVET_OUTSIDE_TESTS: outside, ...env },
     },
   );
   let counts;
@@ -105,7 +111,7 @@ function suite(name, env, report, { counts: read, tests: testsOf }, ...command) 
   // A runner that fails outside its tests still counts as a failure.
   if (status !== 0 && counts[1] === 0) {
     counts[1] = 1;
-    failed.push(`  ${name}: the runner itself`);
+    failed.push(`  ${name}: outside its tests (exit ${status ?? signal})`, ...outsideTests());
   }
   took.push(`${name} ${Math.round((Date.now() - begun) / 1000)} s`);
   add(...counts);
@@ -120,7 +126,6 @@ const playwrightCounts = ({ stats }) => [stats.expected + stats.flaky, stats.une
 
 const only = process.argv[2];
 const wanted = (part) => !only || only === part;
-const reports = mkdtempSync(join(tmpdir(), 'sovet-reports-'));
 let database;
 try {
   ensureNpmPackages();
@@ -138,6 +143,7 @@ try {
       project,
       '--reporter=dot',
       '--reporter=json',
+      `--reporter=${join(ROOT, 'scripts/lib/outside-tests.mjs')}`,
       `--outputFile.json=${report}`,
     );
   };
