@@ -5,6 +5,7 @@ export function startPostgres(
   folder: string,
   database?: string,
   wantedPort?: number,
+  settings?: Record<string, string | number>,
 ): Promise<{ url: string; stop: () => Promise<void> }>;
 /** A streaming replica of the server at an owner's address. */
 export function startReplica(

@@ -96,8 +96,9 @@ function running(cluster) {
  * this call started it.
  *
  * @param wantedPort for a server that has to come back where it was
+ * @param settings of the server, besides those that every one of ours has
  */
-export async function startPostgres(folder, database = 'sovet', wantedPort = 0) {
+export async function startPostgres(folder, database = 'sovet', wantedPort = 0, settings = {}) {
   const bin = ensurePrograms();
   const user = serverUser();
   const cluster = join(folder, 'postgres');
@@ -140,7 +141,7 @@ export async function startPostgres(folder, database = 'sovet', wantedPort = 0) 
     return { url: url(already), stop: async () => {} };
   }
   const port = wantedPort || (await freePort());
-  const { server, stop } = launch(bin, cluster, port);
+  const { server, stop } = launch(bin, cluster, port, settings);
   try {
     await ready(bin, port, () => server.exitCode !== null);
     await ensureDatabase(bin, port, password, database);
@@ -152,7 +153,7 @@ export async function startPostgres(folder, database = 'sovet', wantedPort = 0) 
 }
 
 /** Starts a server on its data; it runs in a process group of its own. */
-function launch(bin, cluster, port) {
+function launch(bin, cluster, port, own = {}) {
   const settings = {
     port,
     listen_addresses: '127.0.0.1',
@@ -160,6 +161,7 @@ function launch(bin, cluster, port) {
     shared_buffers: '64MB',
     max_connections: 60,
     log_min_messages: 'fatal',
+    ...own,
   };
   const server = spawn(
     join(bin, 'postgres'),
