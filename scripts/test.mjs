@@ -40,7 +40,7 @@ async function check(name, command, ...args) {
   if (!passed) failed.push(`  ${name}`);
 }
 
-/** Two at a time, a core for each: the types of everything take as long as all else together. */
+/** Two at a time, a core for each. */
 async function checks() {
   // Writes the types of pages, which the types of everything else rest on.
   await check(
@@ -52,7 +52,7 @@ async function checks() {
     '--tsconfig',
     'tsconfig.pages.json',
   );
-  const types = check('types', 'typescript/bin/tsc', '--noEmit');
+  const types = check('types', 'typescript-7/bin/tsc', '--noEmit');
   await check('lint', '@biomejs/biome/bin/biome', 'check', '--error-on-warnings', '.');
   const arrows = (name, folder, config) =>
     check(
