@@ -7,10 +7,10 @@ import { resolve } from '@/core/prescribe/engine/resolve';
 import { type Actor, asTenant } from '@/server/database/tenant';
 import type { Refusal } from '@/server/http/problem';
 import { previewHouseRules } from '@/server/preview/preview-house-rules';
+import { readHouseRules } from '@/server/services/knowledge/in-force';
 import {
   keepEdition,
   listHouseRules,
-  readHouseRules,
   replayIssued,
   ruleUse,
   saveHouseRules,

@@ -7,7 +7,8 @@ import type { HouseRules } from '@/core/knowledge/house-rules';
 import { type Actor, asTenant, audit } from '../database/tenant';
 import { log } from '../http/log';
 import { Refusal } from '../http/problem';
-import { houseRulesErrors, readHouseRules } from '../services/knowledge/knowledge';
+import { readHouseRules } from '../services/knowledge/in-force';
+import { houseRulesErrors } from '../services/knowledge/knowledge';
 import type { PreviewAsked, PreviewSaid } from './preview-process';
 
 /** Pictures read and resolved at a time: memory stays flat however many there are. */

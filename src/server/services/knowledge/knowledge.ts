@@ -19,6 +19,7 @@ import { audit, type Tenant } from '../../database/tenant';
 import { notFound, Refusal } from '../../http/problem';
 import { refreshOutcomesDue } from '../pairs/outcomes';
 import { forecastsAreStale, lifeIsStale } from '../pairs/stale';
+import { readHouseRules } from './in-force';
 import { storedPicture } from './stored-picture';
 
 /** Every version, newest first. */
@@ -37,17 +38,6 @@ export async function listHouseRules({ tx }: Tenant): Promise<HouseRulesVersion[
     madeBy: row.made_by ?? '',
     madeAt: row.made_at.toISOString(),
   }));
-}
-
-/** The version in force. */
-export async function readHouseRules({ tx }: Tenant): Promise<HouseRules> {
-  const row = await tx
-    .selectFrom('house_rules')
-    .select(['version', 'changes', 'settings'])
-    .orderBy('version', 'desc')
-    .limit(1)
-    .executeTakeFirst();
-  return row ? { version: row.version, changes: row.changes, settings: row.settings } : NO_HOUSE_RULES;
 }
 
 type Saved = z.infer<NonNullable<typeof api.saveHouseRules.body>>;
@@ -107,6 +97,7 @@ export async function saveHouseRules(tenant: Tenant, saved: Saved): Promise<Hous
           .returning('version')
           .executeTakeFirst()
       : undefined;
+  readHouseRules.forget(tenant);
   const [newest] = await listHouseRules(tenant);
   if (!written || !newest)
     throw new Refusal(

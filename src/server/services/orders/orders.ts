@@ -60,8 +60,7 @@ export async function orderPair(
     .returning('id')
     .executeTakeFirstOrThrow();
   await note(tenant, id, 'created', '');
-  if (ready.left.length === 0)
-    await closeWith(tenant, visitId, `ordered: ${modelTitle(model)}, ${size.both}`);
+  if (ready.left.length === 0) await closeWith(tenant, ready, `ordered: ${modelTitle(model)}, ${size.both}`);
   await audit(tenant, 'write', 'pair ordered', patient.id);
   return oneOrder(tenant, id);
 }

@@ -31,7 +31,7 @@ export async function careForPairs(clinicId: string): Promise<{ learned: boolean
   }
   let refreshed = 0;
   for (;;) {
-    const many = await asTenant(actor, (tenant) => refreshForecasts(tenant, { outdated: AT_ONCE }));
+    const { size: many } = await asTenant(actor, (tenant) => refreshForecasts(tenant, { outdated: AT_ONCE }));
     refreshed += many;
     if (many < AT_ONCE) return { learned: due !== null, refreshed };
   }

@@ -132,12 +132,16 @@ function daysOf(startedOn: string, { windowDays, startNextDay }: WearForecast) {
  * Works out forecasts anew and keeps them with their pairs: after every event of a pair, and each night. Lists read them by
  * index and never work one out.
  *
- * @returns how many
+ * @returns them, by pair
  */
-export async function refreshForecasts(tenant: Tenant, which: WhichPairs, on = today()): Promise<number> {
+export async function refreshForecasts(
+  tenant: Tenant,
+  which: WhichPairs,
+  on = today(),
+): Promise<Map<string, WearForecast>> {
   const { tx } = tenant;
   const rows = await pairsToForecast(tenant, which, on);
-  if (rows.length === 0) return 0;
+  if (rows.length === 0) return new Map();
   const ids = rows.map(({ id }) => id);
   const { lifeSchool: school, bringIn } = await readClinic(tenant);
   const strengths = await signStrengthsOf(tenant);
@@ -178,7 +182,7 @@ export async function refreshForecasts(tenant: Tenant, which: WhichPairs, on = t
     from jsonb_to_recordset(${JSON.stringify(forecasts)}::jsonb) as new(id uuid, forecast jsonb, start_next_on date,
       window_from date, window_middle date, window_to date)
     where pair.id = new.id`.execute(tx);
-  return rows.length;
+  return new Map(forecasts.map(({ id, forecast }) => [id, forecast]));
 }
 
 /** A pair's forecast as it was last worked out. */

@@ -2,17 +2,11 @@ import type { HouseSettings } from '@/core/knowledge/house-rules';
 import { USUAL_PROSTHESIS } from '@/core/prosthesis/settings';
 import type { SignStrengths } from '@/core/signs/signs';
 import type { Tenant } from '../../database/tenant';
+import { readHouseRules } from '../knowledge/in-force';
 
 /** What this clinic set by the house rules in force; nothing where it has none. */
-export async function houseSettingsOf({ tx }: Tenant): Promise<HouseSettings> {
-  const row = await tx
-    .selectFrom('house_rules')
-    .select('settings')
-    .orderBy('version', 'desc')
-    .limit(1)
-    .executeTakeFirst();
-  return row?.settings ?? {};
-}
+export const houseSettingsOf = async (tenant: Tenant): Promise<HouseSettings> =>
+  (await readHouseRules(tenant)).settings;
 
 /** How many weeks a new prosthesis keeps its shoe in this clinic. */
 export const firstWeeksOf = async (tenant: Tenant): Promise<number> =>

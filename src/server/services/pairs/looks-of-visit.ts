@@ -1,29 +1,29 @@
+import type { Selectable } from 'kysely';
 import { dayOf } from '@/core/calendar/days';
 import { omitUndefined } from '@/core/tables/omit-undefined';
-import { contentsOf } from '@/core/visit/held';
+import type { VisitContents } from '@/core/visit/contents';
 import type { InspectionContent } from '@/core/wear/worn-schema';
+import type { Database } from '../../database/schema';
 import type { Tenant } from '../../database/tenant';
-import { stepsOf } from '../visits/visit-steps';
 import { refreshForecasts } from './forecasts';
 
 /**
  * When a visit ends: what it saw of pairs that this clinic handed over is an inspection of theirs, so that nothing is looked at
  * and typed twice.
  */
-export async function keepLooksOfVisit(tenant: Tenant, visitId: string): Promise<void> {
+export async function keepLooksOfVisit(
+  tenant: Tenant,
+  visit: Pick<Selectable<Database['visit']>, 'patient_id' | 'started_at'>,
+  contents: VisitContents,
+): Promise<void> {
   const { tx, actor } = tenant;
-  const brought = contentsOf(await stepsOf(tenant, visitId))['old-pair']?.pairs ?? [];
+  const brought = contents['old-pair']?.pairs ?? [];
   const seen = brought.flatMap(({ pair, signs, wear, midsole, soleMarks }) =>
     pair && (signs || wear || midsole || soleMarks)
       ? [{ pair, content: omitUndefined<InspectionContent>({ signs, wear, midsole, soleMarks }) }]
       : [],
   );
   if (seen.length === 0) return;
-  const visit = await tx
-    .selectFrom('visit')
-    .select(['patient_id', 'started_at'])
-    .where('id', '=', visitId)
-    .executeTakeFirstOrThrow();
   const on = dayOf(visit.started_at);
   const own = await tx
     .selectFrom('pair')

@@ -1,5 +1,6 @@
 import { sql } from 'kysely';
 import type { Duplicates, LikelyRecord } from '@/contract/patients-schema';
+import { oncePerTransaction } from '../../database/once';
 import { audit, type Tenant } from '../../database/tenant';
 import { notFound, Refusal } from '../../http/problem';
 import { today } from '../clock';
@@ -117,6 +118,7 @@ export async function mergePatients(tenant: Tenant, kept: string, folded: string
     throw new Refusal(409, 'Both records have a visit open. End one of the two first, then fold them.');
   const { rows } = await sql<{ id: string | null }>`
     select merge_patients(${kept}::uuid, ${folded}::uuid, ${actor.userId}) as id`.execute(tx);
+  withFolded.forget(tenant);
   const id = rows[0]?.id;
   if (!id) throw new Refusal(409, 'One of these records was folded or closed a moment ago. Look again.');
   await refreshForecasts(tenant, { patientId: kept });
@@ -135,6 +137,7 @@ export async function undoMerge(tenant: Tenant, id: string): Promise<null> {
     .executeTakeFirst();
   if (!merge) throw notFound('This');
   const { rows } = await sql<{ done: boolean }>`select unmerge_patients(${id}::uuid) as done`.execute(tx);
+  withFolded.forget(tenant);
   if (!rows[0]?.done)
     throw new Refusal(
       409,
@@ -147,7 +150,7 @@ export async function undoMerge(tenant: Tenant, id: string): Promise<null> {
 }
 
 /** A record and those that were folded into it: what hangs on their links is of one person. */
-export async function withFolded({ tx }: Tenant, id: string): Promise<string[]> {
+export const withFolded = oncePerTransaction(async ({ tx }, id: string): Promise<readonly string[]> => {
   const rows = await tx
     .selectFrom('merge')
     .select('folded')
@@ -155,7 +158,7 @@ export async function withFolded({ tx }: Tenant, id: string): Promise<string[]> 
     .where('undone_at', 'is', null)
     .execute();
   return [id, ...rows.map(({ folded }) => folded)];
-}
+});
 
 /** The record that this one was folded into, for whoever follows an old link. */
 export async function foldedInto({ tx }: Tenant, id: string): Promise<string | null> {

@@ -2,10 +2,11 @@ import type { z } from 'zod';
 import type { api } from '@/contract/contract';
 import type { ClinicRecord } from '@/contract/records';
 import { USUAL_FORMATS } from '@/core/formats/formats';
+import { oncePerTransaction } from '../../database/once';
 import { audit, type Tenant } from '../../database/tenant';
 import { forecastsAreStale, lifeIsStale } from '../pairs/stale';
 
-export async function readClinic({ tx }: Tenant): Promise<ClinicRecord> {
+export const readClinic = oncePerTransaction<ClinicRecord>(async ({ tx }) => {
   const row = await tx.selectFrom('clinic').selectAll().executeTakeFirstOrThrow();
   return {
     id: row.clinic_id,
@@ -23,7 +24,7 @@ export async function readClinic({ tx }: Tenant): Promise<ClinicRecord> {
     quietTo: row.quiet_to,
     digest: row.digest,
   };
-}
+});
 
 export async function changeClinic(
   tenant: Tenant,
@@ -47,6 +48,7 @@ export async function changeClinic(
       : { second_factor_required: change.secondFactorRequired }),
   };
   if (Object.keys(set).length > 0) await tenant.tx.updateTable('clinic').set(set).execute();
+  readClinic.forget(tenant);
   if (change.lifeSchool) await lifeIsStale(tenant);
   if (change.lifeSchool || change.bringIn) await forecastsAreStale(tenant);
   await audit(tenant, 'write', `the clinic: ${Object.keys(change).join(', ')}`, null);

@@ -13,7 +13,7 @@ import { type AskedPair, findingsForPair, pairAt, pairsAskedFor } from '@/core/p
 import { LIMITS_OF_USE } from '@/core/safety/cautions';
 import { WHAT_IF_CAUTION, whatIf } from '@/core/what-if/what-if';
 import type { Tenant } from '../../database/tenant';
-import { readHouseRules } from '../knowledge/knowledge';
+import { readHouseRules } from '../knowledge/in-force';
 
 type Body<K extends keyof typeof api> = (typeof api)[K] extends { body?: infer B }
   ? B extends z.ZodType

@@ -37,7 +37,7 @@ export async function handOver(
     model.id,
     SIDES.flatMap((side) => placeOn(tryOn, side) ?? []),
   );
-  if (ready.left.length === 0) await closeWith(tenant, visitId, null);
+  if (ready.left.length === 0) await closeWith(tenant, ready, null);
   await audit(tenant, 'write', 'hand-over', ready.patient.id);
   return started;
 }

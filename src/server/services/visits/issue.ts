@@ -19,7 +19,7 @@ import { keepEdition } from '../knowledge/knowledge';
 import { keepLooksOfVisit } from '../pairs/looks-of-visit';
 import { patientRow } from '../patients/patient-row';
 import { modelOf } from '../shoes/model-rows';
-import { howItEnded, loadVisit, visitRow } from './visits';
+import { howItEnded, visitRecord, visitRow } from './visits';
 
 /** A visit that can be ended with a pair: everything that is issued follows from it. */
 export interface ReadyVisit {
@@ -57,7 +57,8 @@ export async function readyToIssue(
   const row = await visitRow(tenant, visitId, 'end');
   if (row.closed_at)
     throw new Refusal(409, `This visit has been closed already. ${await howItEnded(tenant, visitId)}`);
-  const visit = await loadVisit(tenant, visitId);
+  const patient = await patientRow(tenant, row.patient_id);
+  const visit = await visitRecord(tenant, row, patient);
   const saved = contentsOf(visit.steps);
   const contents = handOver ? { ...saved, 'hand-over': handOver } : saved;
   const tryOn = chosenTryOn(contents);
@@ -84,7 +85,7 @@ export async function readyToIssue(
     visitId,
     startedAt: row.started_at,
     contents,
-    patient: await patientRow(tenant, row.patient_id),
+    patient,
     findings,
     picture,
     choices: { ...choicesOf(contents), school: options.school },
@@ -118,8 +119,9 @@ export async function issueSpecification(tenant: Tenant, ready: ReadyVisit): Pro
 }
 
 /** Ends a visit once no pair is left to come; a reason is kept where the last was not handed over. */
-export async function closeWith(tenant: Tenant, visitId: string, because: string | null): Promise<void> {
-  await keepLooksOfVisit(tenant, visitId);
+export async function closeWith(tenant: Tenant, ready: ReadyVisit, because: string | null): Promise<void> {
+  const { visitId, startedAt, patient, contents } = ready;
+  await keepLooksOfVisit(tenant, { patient_id: patient.id, started_at: startedAt }, contents);
   await tenant.tx
     .updateTable('visit')
     .set({ closed_at: new Date(), closed_because: because })

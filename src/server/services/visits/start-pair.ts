@@ -21,7 +21,7 @@ import { shareOfLife } from '@/core/wear/old-pair';
 import type { Tenant } from '../../database/tenant';
 import { refusedAt } from '../../http/problem';
 import { answerDays } from '../pairs/break-in';
-import { forecastOf, refreshForecasts } from '../pairs/forecasts';
+import { refreshForecasts } from '../pairs/forecasts';
 import { houseSettingsOf } from '../pairs/house-settings';
 import { breakInOf, weeklyUse } from '../pairs/new-break-in';
 import { keepBaseline } from '../pairs/outcomes';
@@ -126,8 +126,7 @@ export async function startPair(
     })
     .returning('id')
     .executeTakeFirstOrThrow();
-  await refreshForecasts(tenant, { patientId: patient.id });
-  const forecast = await forecastOf(tenant, pairId);
+  const forecast = (await refreshForecasts(tenant, { patientId: patient.id })).get(pairId)!;
   const breakIn = await breakInOf(tenant, {
     patientId: patient.id,
     contents,

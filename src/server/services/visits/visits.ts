@@ -1,4 +1,4 @@
-import { sql } from 'kysely';
+import { type Selectable, sql } from 'kysely';
 import { mayDo } from '@/contract/permissions';
 import type { PresenceAnswer, VisitRecord } from '@/contract/records';
 import { dayOf } from '@/core/calendar/days';
@@ -16,10 +16,12 @@ import {
 import { contentsOf } from '@/core/visit/held';
 import type { SavedStep, StepState } from '@/core/visit/steps';
 import { requirePart } from '../../auth/require-part';
+import type { Database } from '../../database/schema';
 import { audit, type Tenant } from '../../database/tenant';
 import { fieldErrors, notFound, Refusal } from '../../http/problem';
 import { girthsFromHome } from '../home/girths';
-import { issuedAt, readHouseRules } from '../knowledge/knowledge';
+import { readHouseRules } from '../knowledge/in-force';
+import { issuedAt } from '../knowledge/knowledge';
 import { limbRecordOf } from '../limb/limb-record';
 import { listOrders } from '../orders/order-records';
 import { keepLooksOfVisit } from '../pairs/looks-of-visit';
@@ -161,7 +163,16 @@ async function earlierVisits(
 /** A visit with every saved step and what carries over; the reading is audited. */
 export async function loadVisit(tenant: Tenant, id: string): Promise<VisitRecord> {
   const visit = await visitRow(tenant, id);
-  const patient = await patientRow(tenant, visit.patient_id);
+  return visitRecord(tenant, visit, await patientRow(tenant, visit.patient_id));
+}
+
+/** The same of rows that have just been read. */
+export async function visitRecord(
+  tenant: Tenant,
+  visit: Selectable<Database['visit']>,
+  patient: Selectable<Database['patient']>,
+): Promise<VisitRecord> {
+  const { id } = visit;
   await audit(tenant, 'read', 'visit', patient.id);
   const issued = await issuedAt(tenant, id);
   const orders = await listOrders(tenant, { visitId: id });
@@ -272,7 +283,7 @@ export async function closeVisit(
   const visit = await visitRow(tenant, id, 'end');
   if (visit.closed_at)
     throw new Refusal(409, `This visit is closed already. ${await howItEnded(tenant, id)}`);
-  await keepLooksOfVisit(tenant, id);
+  await keepLooksOfVisit(tenant, visit, contentsOf(await stepsOf(tenant, id)));
   await tenant.tx
     .updateTable('visit')
     .set({ closed_at: new Date(), closed_because: reason })

@@ -2,7 +2,8 @@ import { api } from '@/contract/contract';
 import { knowledgeOf } from '@/core/knowledge/house-rules';
 import { endpoint } from '@/server/http/endpoint';
 import { readProposals } from '@/server/services/insights/pairs';
-import { readHouseRules, ruleUse } from '@/server/services/knowledge/knowledge';
+import { readHouseRules } from '@/server/services/knowledge/in-force';
+import { ruleUse } from '@/server/services/knowledge/knowledge';
 
 export const GET = endpoint(api.knowledge, async (tenant) => {
   const house = await readHouseRules(tenant);
