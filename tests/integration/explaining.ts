@@ -44,6 +44,14 @@ export function refuseWholeTables(): void {
   if (lines.length > 0) throw new Error(`Read from end to end:\n${lines.join('\n')}`);
 }
 
+/** A statement with its values, alone or under the name of its plan; null for what only a driver asks. */
+function askedIn(given: unknown[]): { text: string; values: unknown[] } | null {
+  const [first, second] = given;
+  if (given.length === 2) return statement.safeParse({ text: first, values: second }).data ?? null;
+  return given.length === 1 ? (statement.safeParse(first).data ?? null) : null;
+}
+const statement = z.object({ text: z.string(), values: z.array(z.unknown()) });
+
 /**
  * From here on every statement that the application sends for the first time is explained before it runs, with whole tables made as
  * expensive as they are in a large database: the planner then reads one only where no index serves.
@@ -59,15 +67,10 @@ export function explainEverything(): void {
       found.push({ table: plan['Relation Name']!, statement: text });
   };
   pg.Client.prototype.query = function query(this: pg.Client, ...given: unknown[]) {
-    const [text, values] = given;
-    const isOwn =
-      typeof text === 'string' &&
-      Array.isArray(values) &&
-      given.length === 2 &&
-      this.user?.endsWith('_app_login') === true &&
-      EXPLAINED.test(text);
-    if (!isOwn || seen.has(text)) return Reflect.apply(original, this, given);
-    seen.add(text);
-    return explain(this, text, values).then(() => Reflect.apply(original, this, given));
+    const asked = askedIn(given);
+    const isOwn = asked !== null && this.user?.endsWith('_app_login') === true && EXPLAINED.test(asked.text);
+    if (!isOwn || seen.has(asked.text)) return Reflect.apply(original, this, given);
+    seen.add(asked.text);
+    return explain(this, asked.text, asked.values).then(() => Reflect.apply(original, this, given));
   } as typeof pg.Client.prototype.query;
 }

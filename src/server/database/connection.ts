@@ -1,6 +1,7 @@
 import { Kysely, PostgresDialect } from 'kysely';
 import pg from 'pg';
 import { log } from '../http/log';
+import { keepPlans } from './kept-plans';
 import { type Hearing, Listening } from './listening';
 import type { Database } from './schema';
 
@@ -53,8 +54,11 @@ function lastingPool(config: pg.PoolConfig): pg.Pool {
 /** Connections that one copy of the application holds at most, of the records; the sign-in tables take half as many more. */
 const CONNECTIONS = Number(process.env.SOVET_CONNECTIONS ?? 6);
 
-export const kyselyOn = (connectionString: string, max = CONNECTIONS): Kysely<Database> =>
-  new Kysely<Database>({ dialect: new PostgresDialect({ pool: lastingPool({ connectionString, max }) }) });
+export function kyselyOn(connectionString: string, max = CONNECTIONS): Kysely<Database> {
+  const pool = lastingPool({ connectionString, max });
+  pool.on('connect', keepPlans);
+  return new Kysely<Database>({ dialect: new PostgresDialect({ pool }) });
+}
 
 /** The application's connection, as the role that row-level security binds. Only `tenant.ts` uses it for data. */
 export function appDatabase(): Kysely<Database> {

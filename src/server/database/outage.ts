@@ -27,12 +27,16 @@ export const codeOf = (error: unknown): string | null =>
     ? error.code
     : null;
 
+/** Whether a migration has changed a table under a kept plan that answers all of its columns. */
+export const isOutdatedPlan = (error: unknown): boolean =>
+  error instanceof Error && error.message.startsWith('cached plan must not change result type');
+
 /** Whether a failure means that the database cannot answer just now: the same request succeeds later. */
 export function isOutage(error: unknown): boolean {
   if (!(error instanceof Error)) return false;
   const code = codeOf(error);
   if (code !== null && (PASSING.has(code) || code.startsWith('08'))) return true;
-  if (SAID.test(error.message)) return true;
+  if (SAID.test(error.message) || isOutdatedPlan(error)) return true;
   if (error instanceof AggregateError) return error.errors.some(isOutage);
   return error.cause !== undefined && isOutage(error.cause);
 }
