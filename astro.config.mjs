@@ -5,14 +5,13 @@ import react from '@astrojs/react';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'astro/config';
 
+/** What opens first is small: these are Preact, which each of their files says in its first line. */
+const SMALL = ['**/views/home/**', '**/views/today/**', '**/views/patient/start/**'];
+
 export default defineConfig({
   output: 'server',
   adapter: node({ mode: 'middleware' }),
-  // What opens first is small: Today and the patient’s own page are Preact, which each of their files says in its first line.
-  integrations: [
-    react({ exclude: ['**/views/home/**', '**/views/today/**'] }),
-    preact({ include: ['**/views/home/**', '**/views/today/**'] }),
-  ],
+  integrations: [react({ exclude: SMALL }), preact({ include: SMALL })],
   devToolbar: { enabled: false },
   // Every change checks its origin against SOVET_ORIGIN (endpoint.ts, sign-in, sign-out), JSON included; Astro's
   // own check knows only forms, and the host that a proxy shows it.

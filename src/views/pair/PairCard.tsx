@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import type { PairRecord } from '@/contract/records';
 import { pictureOf } from '@/core/catalogue/drawing-of-model';
 import { modelTitle } from '@/core/catalogue/model';
@@ -5,12 +6,19 @@ import { modificationInWords } from '@/core/modification/modification';
 import { cushioningKept } from '@/core/wear/cushioning';
 import { ShoeDrawing } from '@/ui/drawing/ShoeDrawing';
 import { writtenDay } from '@/ui/formats';
-import { LogForm } from './LogForm';
 import { amountInWords, restsOn, STATE, usedInWords } from './pair-words';
 import { WindowBar } from './WindowBar';
 
-/** A pair in use in short: where it stands, its window, and its log. */
-export function PairCard({ pair, today }: { pair: PairRecord; today: string }) {
+/** A pair in use in short: where it stands, its window, and beside it what is done with it. */
+export function PairCard({
+  pair,
+  today,
+  children,
+}: {
+  pair: PairRecord;
+  today: string;
+  children?: ReactNode;
+}) {
   const { forecast } = pair;
   return (
     <article
@@ -58,7 +66,7 @@ export function PairCard({ pair, today }: { pair: PairRecord; today: string }) {
           </a>
         </p>
       </div>
-      <LogForm pairId={pair.id} today={today} clock={forecast.life.clock} />
+      {children}
     </article>
   );
 }

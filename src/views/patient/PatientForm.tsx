@@ -36,12 +36,29 @@ const formSchema = z.object({
 
 const SIZES = FINDINGS.sizingGroup.options;
 
+/** What a record says of the person: nothing of visits and pairs. */
+export type PersonRecord = Pick<
+  PatientRecord,
+  | 'id'
+  | 'givenName'
+  | 'familyName'
+  | 'bornOn'
+  | 'sizingGroup'
+  | 'heightMm'
+  | 'occupation'
+  | 'phone'
+  | 'email'
+  | 'address'
+  | 'contactBy'
+  | 'language'
+>;
+
 /** A new patient, or one whose record is put right; the server's word on each field appears at the field. */
 export function PatientForm({
   patient,
   languages,
 }: {
-  patient?: PatientRecord;
+  patient?: PersonRecord;
   /** Languages that a sheet can be written in. */
   languages: readonly { language: string; name: string }[];
 }) {

@@ -1,11 +1,9 @@
 import { useState } from 'react';
 import { failureInWords } from '@/contract/answer';
 import { call } from '@/contract/client';
-import type { PairRecord } from '@/contract/records';
 import type { KeptOutings } from '@/contract/tracks';
-import { modelTitle } from '@/core/catalogue/model';
+import type { WornThen } from '@/core/tracks/assign';
 import { usualStepM } from '@/core/tracks/steps';
-import { madeForUse } from '@/core/wear/clocks';
 import type { TracksAnswer, TracksQuestion } from '@/workers/tracks-worker';
 import { useTask } from '../../use-task';
 import { OutingTable } from './OutingTable';
@@ -16,25 +14,19 @@ const startWorker = () =>
 
 interface Props {
   patientId: string;
-  pairs: readonly PairRecord[];
+  /** Pairs that the patient has or had. */
+  worn: readonly WornThen[];
   heightMm: number | null;
 }
 
 /** Distance from devices: files are read here, each outing finds its pair, and nothing is kept before somebody says so. */
-export function TrackImport({ patientId, pairs, heightMm }: Props) {
+export function TrackImport({ patientId, worn, heightMm }: Props) {
   const { ask, state, cancel } = useTask<TracksQuestion, TracksAnswer>(startWorker);
   const [rows, setRows] = useState<TrackRow[] | null>(null);
   const [problems, setProblems] = useState<string[]>([]);
   const [step, setStep] = useState(heightMm === null ? '' : String(usualStepM(heightMm)));
   const [kept, setKept] = useState<KeptOutings | null>(null);
   const [failure, setFailure] = useState<string>();
-  const worn = pairs.map(({ id, model, startedOn, endedOn }) => ({
-    id,
-    title: modelTitle(model),
-    use: madeForUse(model.features),
-    startedOn,
-    endedOn,
-  }));
 
   const read = async (files: TracksQuestion['files']) => {
     setKept(null);

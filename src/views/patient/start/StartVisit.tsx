@@ -1,4 +1,5 @@
-import { useState } from 'react';
+/** @jsxImportSource preact */
+import { useState } from 'preact/hooks';
 import { failureInWords } from '@/contract/answer';
 import { call } from '@/contract/client';
 
@@ -12,11 +13,11 @@ export function StartVisit({ patientId, open }: { patientId: string; open: boole
   };
   return (
     <>
-      <button type="button" className="press press-main" onClick={start}>
+      <button type="button" class="press press-main" onClick={start}>
         {open ? 'Go on with the visit' : 'New visit'}
       </button>
       {problem && (
-        <p role="alert" className="problem">
+        <p role="alert" class="problem">
           {problem}
         </p>
       )}
