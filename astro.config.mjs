@@ -8,6 +8,23 @@ import { defineConfig } from 'astro/config';
 /** What opens first is small: these are Preact, which each of their files says in its first line. */
 const SMALL = ['**/views/home/**', '**/views/today/**', '**/views/patient/start/**'];
 
+/**
+ * Says in an island's own code which library draws it: else every library is asked in turn, by drawing it, each time that a page
+ * is made.
+ */
+const drawnBy = {
+  name: 'drawn-by',
+  enforce: 'pre',
+  transform(code, id, { ssr = false } = {}) {
+    if (!ssr || !/\/src\/(?:views|ui)\/.*\.tsx$/.test(id)) return null;
+    const library = code.startsWith('/** @jsxImportSource preact */') ? '@astrojs/preact' : '@astrojs/react';
+    const tags = [...code.matchAll(/^export function ([A-Z]\w*)/gm)].map(
+      ([, name]) => `Object.assign(${name}, { [Symbol.for('astro:renderer')]: '${library}' });`,
+    );
+    return { code: [code, ...tags].join('\n'), map: null };
+  },
+};
+
 export default defineConfig({
   output: 'server',
   adapter: node({ mode: 'middleware' }),
@@ -35,7 +52,7 @@ export default defineConfig({
     },
   },
   vite: {
-    plugins: [tailwindcss()],
+    plugins: [tailwindcss(), drawnBy],
     // Stated here too: worker bundles do not read the paths of tsconfig.json.
     resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
     build: { assetsInlineLimit: 0 },

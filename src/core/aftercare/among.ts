@@ -1,4 +1,4 @@
-import { type FeatureValues, featureOf } from '../shoe/features';
+import { type FeatureId, type FeatureValues, featureOf } from '../shoe/features';
 import { madeForUse } from '../wear/clocks';
 
 /** A shoe between soft and firm under the heel, and between bending easily and stiff: each 0 to 1. */
@@ -12,6 +12,13 @@ export interface AmongKinds {
   pair: AmongPlace;
   others: AmongPlace[];
 }
+
+/** All that is read of the others. */
+export const READ_OF_OTHERS = [
+  'use',
+  'heelCushioning',
+  'forefootStiffness',
+] as const satisfies readonly FeatureId[];
 
 /** Shoes that a small picture can hold. */
 const MOST_OTHERS = 40;

@@ -14,10 +14,19 @@ export const isShipped = (language: string): language is ShippedLanguage => Obje
 export const standardFor = (language: string): MessageFile =>
   isShipped(language) ? SHIPPED[language] : english;
 
+/** Languages as they ship: made once, as most pages are written in them. */
+const asShipped = new Map<string, Speech>();
+
 /**
  * How things are put in a language, in a clinic's own words where it has some.
  *
  * @param house the clinic's own sentences of this language
  */
-export const speechIn = (language: string, house: MessageFile = {}, reader: Reader = 'patient'): Speech =>
-  speech(language, [house, standardFor(language)], reader);
+export function speechIn(language: string, house: MessageFile = {}, reader: Reader = 'patient'): Speech {
+  const made = () => speech(language, [house, standardFor(language)], reader);
+  if (!isShipped(language) || Object.keys(house).length > 0) return made();
+  const key = `${language} ${reader}`;
+  const kept = asShipped.get(key) ?? made();
+  asShipped.set(key, kept);
+  return kept;
+}

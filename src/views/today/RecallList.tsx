@@ -193,6 +193,3 @@ function Group({ kind, rows, isWhole, onOpen, chosen, onChoose, ...acts }: Group
     </section>
   );
 }
-
-/** Says by which library it is drawn, so that it is not drawn once more to find out. */
-Object.assign(RecallList, { [Symbol.for('astro:renderer')]: '@astrojs/preact' });

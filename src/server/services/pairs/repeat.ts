@@ -1,3 +1,4 @@
+import { sql } from 'kysely';
 import { ageOn, DAYS_PER_YEAR, dayOf, daysBetween } from '@/core/calendar/days';
 import { clinicalPicture } from '@/core/examination/clinical-picture';
 import { batchSpread } from '@/core/repeat/batch-spread';
@@ -5,6 +6,7 @@ import { fitRead } from '@/core/repeat/fit-read';
 import { mayRepeatUnseen, type RepeatAnswer } from '@/core/repeat/repeat';
 import { lengthOffsetSeen } from '@/core/sizing/learned/learn-offsets';
 import { roomWished } from '@/core/sizing/size-wish';
+import { groupBy } from '@/core/tables/group-by';
 import { contentsOf } from '@/core/visit/held';
 import type { Tenant } from '../../database/tenant';
 import { notFound } from '../../http/problem';
@@ -17,16 +19,21 @@ const LATEST = 500;
 
 /** How far batches of one version lie apart here, from the latest fittings of pairs whose box was read. */
 export async function batchSpreadOf({ tx }: Tenant): Promise<number> {
+  const pairs = await tx
+    .selectFrom('pair')
+    .select(['id', 'model_id', 'batch'])
+    .where('batch', 'is not', null)
+    .orderBy('started_on', 'desc')
+    .limit(LATEST)
+    .execute();
+  // A version that came in one batch says nothing of how far batches lie apart.
+  const telling = [...groupBy(pairs, ({ model_id }) => model_id).values()].filter(
+    (ofVersion) => new Set(ofVersion.map(({ batch }) => batch)).size > 1,
+  );
+  const ids = telling.flat().map(({ id }) => id);
+  if (ids.length === 0) return batchSpread([]).sdMm;
   const rows = await tx
-    .selectFrom(
-      tx
-        .selectFrom('pair')
-        .select(['clinic_id', 'id', 'model_id', 'batch'])
-        .where('batch', 'is not', null)
-        .orderBy('started_on', 'desc')
-        .limit(LATEST)
-        .as('pair'),
-    )
+    .selectFrom('pair')
     .innerJoin('hand_over', 'hand_over.pair_id', 'pair.id')
     .innerJoin('fitting', (join) =>
       join
@@ -35,6 +42,7 @@ export async function batchSpreadOf({ tx }: Tenant): Promise<number> {
     )
     .innerJoin('shoe_model', 'shoe_model.id', 'pair.model_id')
     .select(['pair.model_id', 'batch', 'feet', 'sizing'])
+    .where('pair.id', '=', sql<string>`any(${ids}::uuid[])`)
     .execute();
   return batchSpread(
     rows.flatMap(({ model_id, batch, feet, sizing }) => {

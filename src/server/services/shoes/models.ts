@@ -2,6 +2,7 @@ import { sql } from 'kysely';
 import type { z } from 'zod';
 import type { ModelRecord } from '@/contract/records';
 import type { benchTestSchema, modelChangeSchema } from '@/contract/shoes';
+import { READ_OF_OTHERS } from '@/core/aftercare/among';
 import type { CatalogueEntry } from '@/core/catalogue/catalogue-entry';
 import { type ShoeModel, type Stock, stockKey } from '@/core/catalogue/model';
 import type { CatalogueStart } from '@/core/catalogue/parts';
@@ -68,7 +69,11 @@ const BESIDE = 400;
 export async function shoesBeside(tenant: Tenant, { id, features }: ShoeModel): Promise<FeatureValues[]> {
   const rows = await statedModels(tenant)
     .clearSelect()
-    .select('features')
+    .select(
+      sql<FeatureValues>`jsonb_strip_nulls(jsonb_build_object(${sql.join(
+        READ_OF_OTHERS.map((feature) => sql`${sql.lit(feature)}, features -> ${sql.lit(feature)}`),
+      )}))`.as('features'),
+    )
     .where('id', '<>', id)
     .where('status', '=', 'current')
     .where(sql<boolean>`coalesce(features ->> 'use', 'everyday') = ${madeForUse(features)}`)
