@@ -145,7 +145,7 @@ describe('what stands against handing over', () => {
   it('a limit that the model breaks, whatever reason stands with the verdict', () => {
     const runner = models.get('runner')!;
     expect(handOverBlocks({ model: 'runner', because: 'liked' }, runner, specification)).toEqual([
-      'The chosen pair breaks a limit. Intended use road running: for court, outdoors.',
+      'The chosen pair breaks a limit. Intended use road running: ruled out (for court, outdoors).',
     ]);
   });
 });

@@ -28,7 +28,7 @@ describe('ranking', () => {
       specification,
     );
     expect(ranked.map((entry) => entry.id)).toEqual(['court']);
-    expect(excluded[0]!.by[0]!.sentence).toBe('Intended use road running: for court, outdoors');
+    expect(excluded[0]!.by[0]!.sentence).toBe('Intended use road running: ruled out (for court, outdoors)');
   });
 
   it('an unknown value is uncertainty, not a fault and not a match', () => {

@@ -202,7 +202,7 @@ function brokenLimit(target: Target, value: FeatureValue): Excluded['by'][number
   );
   return {
     feature: target.feature,
-    sentence: `${featureOf(target.feature).label} ${printFeature(target.feature, value)}: ${because?.finding ?? 'limit'}`,
+    sentence: `${featureOf(target.feature).label} ${printFeature(target.feature, value)}: ruled out${because ? ` (${because.finding})` : ''}`,
   };
 }
 

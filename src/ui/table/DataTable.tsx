@@ -6,7 +6,7 @@ export interface Column<Row> {
   cell: (row: Row, index: number) => ReactNode;
   /** The cell that names its row for a screen reader. */
   namesRow?: boolean;
-  /** Figures stand under each other. */
+  /** Figures stand under each other, by their last digit, with their heading. */
   figure?: boolean;
   /** The heading is spoken, not shown: a column of buttons. */
   quiet?: boolean;
@@ -59,7 +59,7 @@ export function DataTable<Row>({
       <thead className={quietHeads ? 'sr-only' : undefined}>
         <tr>
           {columns.map((column) => (
-            <th key={column.id} scope="col">
+            <th key={column.id} scope="col" className={column.figure ? 'figure' : undefined}>
               {column.quiet ? <span className="sr-only">{column.head}</span> : column.head}
             </th>
           ))}

@@ -104,7 +104,7 @@ const ARROW = { up: ' ↑', down: ' ↓' } as const;
 const SPOKEN = { up: 'ascending', down: 'descending' } as const;
 
 function Heading<Row>({
-  column: { id, head, quiet, sortBy, width },
+  column: { id, head, quiet, sortBy, width = '', figure = false },
   order,
   onPress,
 }: {
@@ -112,16 +112,21 @@ function Heading<Row>({
   order: Order | null;
   onPress: () => void;
 }) {
+  const className = figure ? `${width} figure` : width;
   if (!sortBy)
     return (
-      <th scope="col" className={width}>
+      <th scope="col" className={className}>
         {quiet ? <span className="sr-only">{head}</span> : head}
       </th>
     );
   const way = order?.id !== id ? null : order.down ? 'down' : 'up';
   return (
-    <th scope="col" className={width} aria-sort={way ? SPOKEN[way] : 'none'}>
-      <button type="button" className="cursor-pointer font-medium text-left" onClick={onPress}>
+    <th scope="col" className={className} aria-sort={way ? SPOKEN[way] : 'none'}>
+      <button
+        type="button"
+        className={`cursor-pointer font-medium ${figure ? 'text-right' : 'text-left'}`}
+        onClick={onPress}
+      >
         {head}
         {way && ARROW[way]}
       </button>

@@ -81,7 +81,6 @@ export function Insights({ found }: { found: Found }) {
           {
             id: 'risk',
             head: 'Still followed at 0, 91, 183, 365, 730 days',
-            figure: true,
             cell: ({ atRisk }) => atRisk.map(({ pairs }) => pairs).join(', '),
           },
           { id: 'hurt', head: 'Retired because it hurt', cell: share('hurt') },

@@ -57,7 +57,6 @@ export function ModelPage({ record: given, life }: { record: ModelRecord; life: 
             {
               id: 'value',
               head: 'Value',
-              figure: true,
               cell: (id) => {
                 const counts = decidingReading(readings[id]);
                 return counts ? (

@@ -18,7 +18,7 @@ export function ShelfGrid({
         rows={sizes}
         keyOf={String}
         columns={[
-          { id: 'size', head: 'Size', namesRow: true, figure: true, cell: (size) => size },
+          { id: 'size', head: 'Size', namesRow: true, cell: (size) => size },
           ...widths.map((width) => ({
             id: width,
             head: width,

@@ -148,7 +148,7 @@ export const ASK_FINDINGS = {
     step: 'ask',
     seconds: 20,
     carries: false,
-    prior: assumed({ shares: { no: 0.8, yes: 0.2 } }),
+    prior: ({ older }) => assumed({ shares: older ? { no: 0.7, yes: 0.3 } : { no: 0.97, yes: 0.03 } }),
     readBy: RULES,
   }),
   walkingAid: choice('Walking aid', YES_NO, {
@@ -156,7 +156,7 @@ export const ASK_FINDINGS = {
     step: 'ask',
     seconds: 20,
     carries: false,
-    prior: assumed({ shares: { no: 0.9, yes: 0.1 } }),
+    prior: ({ older }) => assumed({ shares: older ? { no: 0.8, yes: 0.2 } : { no: 0.98, yes: 0.02 } }),
     readBy: RULES,
   }),
   reach: choice(

@@ -62,7 +62,7 @@ export function KeepReadings({ step, side, readings, with: instrument, method }:
             id: 'read',
             head: 'Read',
             figure: true,
-            className: 'text-right whitespace-nowrap',
+            className: 'whitespace-nowrap',
             cell: ({ id, value, note }) => (
               <>
                 {printIn(unitOf(id), value)}

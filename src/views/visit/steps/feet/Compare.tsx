@@ -82,7 +82,6 @@ export function Compare() {
             {
               id: 'centile',
               head: 'Centile L, R',
-              figure: true,
               cell: (row) => <Centiles row={row} group={group} age={age} />,
             },
           ]}

@@ -187,10 +187,9 @@ function Pinned({
           {
             id: 'today',
             head: 'As specified',
-            figure: true,
             cell: (lever) => leverInWords(lever, today[lever]),
           },
-          { id: 'pinned', head: 'Pinned', figure: true, cell: (lever) => leverInWords(lever, pinned[lever]) },
+          { id: 'pinned', head: 'Pinned', cell: (lever) => leverInWords(lever, pinned[lever]) },
         ]}
       />
       {turned.length === 0 && <p>It is the same as today’s shoe.</p>}
