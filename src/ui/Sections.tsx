@@ -31,7 +31,7 @@ export function Sections({
     <Root value={open} onValueChange={setOpen}>
       <List
         aria-label={label}
-        className="flex gap-5 border-b border-line mb-3"
+        className="flex flex-wrap gap-x-5 gap-y-1 border-b border-line mb-3"
         // A press moves the focus by script, which browsers take for the keyboard’s: the ring is for keys alone.
         onPointerDownCapture={({ currentTarget }) => {
           currentTarget.dataset.by = 'pointer';
@@ -44,7 +44,7 @@ export function Sections({
           <Trigger
             key={part.id}
             value={part.id}
-            className="pb-1 cursor-pointer outline-offset-4 data-[state=active]:font-semibold data-[state=active]:border-b-2 data-[state=active]:border-accent focus-visible:outline-2 focus-visible:outline-accent in-data-[by=pointer]:outline-none"
+            className="pb-1 whitespace-nowrap cursor-pointer outline-offset-4 data-[state=active]:font-semibold data-[state=active]:border-b-2 data-[state=active]:border-accent focus-visible:outline-2 focus-visible:outline-accent in-data-[by=pointer]:outline-none"
           >
             {part.title}
           </Trigger>

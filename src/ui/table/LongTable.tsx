@@ -69,7 +69,7 @@ export function LongTable<Row>({ label, columns, rows, keyOf, className = '', ro
       role="region"
       aria-label={label}
     >
-      <table className="table-fixed" data-spacing="tight" aria-rowcount={sorted.length + 1}>
+      <table className="table-fixed max-md:min-w-168" data-spacing="tight" aria-rowcount={sorted.length + 1}>
         <thead className="sticky top-0 bg-paper z-10">
           <tr aria-rowindex={1}>
             {columns.map((column) => (

@@ -41,7 +41,7 @@ export function Insights({ found }: { found: Found }) {
     <ShareBar share={row[by]} isApart={apart.some((one) => one.group === row.group && one.by === by)} />
   );
   return (
-    <div className="grid gap-4">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
       <StandsOut found={found} />
       <Suspense fallback={<p className="text-faint">Drawing …</p>}>
         <SurvivalChart groups={groups} ends={ends} />
@@ -56,45 +56,47 @@ export function Insights({ found }: { found: Found }) {
           .
         </p>
       )}
-      <DataTable
-        rows={groups.map((group, at) => ({ ...group, line: LINES[at] }))}
-        keyOf={({ group }) => group}
-        columns={[
-          {
-            id: 'group',
-            head: 'Pairs',
-            namesRow: true,
-            cell: ({ group, pairs, patients, line }) => (
-              <>
-                {line && <Swatch {...line} />} {group}, n = {pairs}{' '}
-                <span className="text-faint">of {patients} people</span>
-              </>
-            ),
-          },
-          { id: 'worn', head: 'Worn out', figure: true, cell: ({ wornOut }) => wornOut },
-          {
-            id: 'median',
-            head: `Half ${PAIR_ENDS[ends]} by, days`,
-            figure: true,
-            cell: ({ medianDays }) => medianDays ?? 'more than half last',
-          },
-          {
-            id: 'risk',
-            head: 'Still followed at 0, 91, 183, 365, 730 days',
-            cell: ({ atRisk }) => atRisk.map(({ pairs }) => pairs).join(', '),
-          },
-          { id: 'hurt', head: 'Retired because it hurt', cell: share('hurt') },
-          { id: 'pain', head: 'Less pain', cell: share('lessPain') },
-          { id: 'more-pain', head: 'More pain', cell: share('morePain') },
-          { id: 'better', head: 'Comfort really better', cell: share('better') },
-          { id: 'worse', head: 'Comfort really worse', cell: share('worse') },
-          {
-            id: 'unheard',
-            head: 'Still worn, no news for seven months',
-            cell: ({ unheard }) => <ShareBar share={unheard} />,
-          },
-        ]}
-      />
+      <div className="overflow-x-auto">
+        <DataTable
+          rows={groups.map((group, at) => ({ ...group, line: LINES[at] }))}
+          keyOf={({ group }) => group}
+          columns={[
+            {
+              id: 'group',
+              head: 'Pairs',
+              namesRow: true,
+              cell: ({ group, pairs, patients, line }) => (
+                <>
+                  {line && <Swatch {...line} />} {group}, n = {pairs}{' '}
+                  <span className="text-faint">of {patients} people</span>
+                </>
+              ),
+            },
+            { id: 'worn', head: 'Worn out', figure: true, cell: ({ wornOut }) => wornOut },
+            {
+              id: 'median',
+              head: `Half ${PAIR_ENDS[ends]} by, days`,
+              figure: true,
+              cell: ({ medianDays }) => medianDays ?? 'more than half last',
+            },
+            {
+              id: 'risk',
+              head: 'Still followed at 0, 91, 183, 365, 730 days',
+              cell: ({ atRisk }) => atRisk.map(({ pairs }) => pairs).join(', '),
+            },
+            { id: 'hurt', head: 'Retired because it hurt', cell: share('hurt') },
+            { id: 'pain', head: 'Less pain', cell: share('lessPain') },
+            { id: 'more-pain', head: 'More pain', cell: share('morePain') },
+            { id: 'better', head: 'Comfort really better', cell: share('better') },
+            { id: 'worse', head: 'Comfort really worse', cell: share('worse') },
+            {
+              id: 'unheard',
+              head: 'Still worn, no news for seven months',
+              cell: ({ unheard }) => <ShareBar share={unheard} />,
+            },
+          ]}
+        />
+      </div>
       <p className="text-faint text-sm">
         Observational: who got which pair was not left to chance, so none of this says what a pair does.
         {withheld > 0 && ` ${withheld} groups of fewer than ${least} people are not shown.`} Lines: Kaplan and

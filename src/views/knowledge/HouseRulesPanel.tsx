@@ -32,7 +32,7 @@ export function HouseRulesPanel(props: Props) {
   const { versions, draft, onDraft, onAdd, mayChange } = props;
   const [writing, setWriting] = useState(false);
   return (
-    <div className="grid grid-cols-[minmax(0,1fr)_16rem] gap-8 items-start">
+    <div className="grid md:grid-cols-[minmax(0,1fr)_16rem] gap-8 items-start">
       <div className="grid gap-4">
         <section aria-label="Draft" className="grid gap-2">
           <h2>Draft, from version {draft.basedOn}</h2>

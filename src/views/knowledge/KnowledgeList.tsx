@@ -70,7 +70,7 @@ export function KnowledgeList({ rules, changes, use, onChange }: Props) {
       {topics
         .filter((topic) => found.some((rule) => rule.topic === topic))
         .map((topic) => (
-          <section key={topic} className="grid grid-cols-[11rem_1fr] gap-6 border-t border-rule pt-2 mb-4">
+          <section key={topic} className="grid md:grid-cols-[11rem_1fr] gap-6 border-t border-rule pt-2 mb-4">
             <h2>{topic}</h2>
             <ul>
               {found
@@ -172,7 +172,10 @@ function RuleEntry({
 }) {
   const recall = recallOf(rule.sources);
   return (
-    <li id={rule.id} className="border-b border-line pb-2 mb-2 grid grid-cols-[1fr_9rem] gap-4 scroll-mt-4">
+    <li
+      id={rule.id}
+      className="border-b border-line pb-2 mb-2 grid md:grid-cols-[1fr_9rem] gap-4 scroll-mt-4"
+    >
       <div className={change?.kind === 'off' ? 'text-faint' : ''}>
         <p>
           <strong className={change?.kind === 'off' ? 'line-through' : ''}>{rule.finding}</strong>{' '}

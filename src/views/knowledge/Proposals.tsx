@@ -34,7 +34,7 @@ export function Proposals({
         {proposals.map((proposal) => (
           <li
             key={proposal.rule}
-            className="grid grid-cols-[minmax(0,1fr)_auto] gap-4 items-start border-b border-line pb-1"
+            className="grid md:grid-cols-[minmax(0,1fr)_auto] gap-4 items-start border-b border-line pb-1"
           >
             <p>
               <strong>{findingOf(proposal.rule)}</strong>. {proposal.evidence} {says(proposal)}

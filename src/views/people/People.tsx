@@ -50,7 +50,7 @@ export function People({ people, me }: { people: PersonRecord[]; me: string }) {
         {list.map((person) => (
           <li
             key={person.id}
-            className="grid grid-cols-[1fr_11rem_1fr_15rem] gap-4 items-start border-b border-line py-2"
+            className="grid md:grid-cols-[1fr_11rem_1fr_15rem] gap-4 items-start border-b border-line py-2"
           >
             <div>
               <strong>{person.name}</strong>

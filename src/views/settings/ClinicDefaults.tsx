@@ -60,7 +60,7 @@ export function ClinicDefaults({ clinic, mayChange }: { clinic: ClinicRecord; ma
   return (
     <section aria-labelledby="defaults" className="border-t border-rule pt-2">
       <h2 id="defaults">Clinic defaults</h2>
-      <div className="grid grid-cols-2 gap-8 mt-2">
+      <div className="grid md:grid-cols-2 gap-8 mt-2">
         <div>
           <Select
             label="School of prescribing"

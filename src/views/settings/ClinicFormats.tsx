@@ -24,7 +24,7 @@ interface Props {
 /** How the clinic writes days, distances, prices and sizes, with an example. */
 export function FormatChoices({ value, onChange, disabled = false }: Props) {
   return (
-    <div className="grid grid-cols-2 gap-x-8 gap-y-2">
+    <div className="grid md:grid-cols-2 gap-x-8 gap-y-2">
       <Select
         label="Dates"
         options={DATES}

@@ -85,7 +85,7 @@ export function SecondFactor({ enabled, after }: { enabled: boolean; after?: str
       </p>
       <p role="status">{said}</p>
       {started ? (
-        <div className="grid grid-cols-[12rem_1fr] gap-6 my-3">
+        <div className="grid md:grid-cols-[12rem_1fr] gap-6 my-3">
           <img src={started.picture} alt="Square code for an authenticator" className="w-48 h-48 bg-white" />
           <div className="grid gap-3 content-start">
             <p>

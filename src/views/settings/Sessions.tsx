@@ -26,7 +26,7 @@ export function Sessions({ sessions }: { sessions: readonly SessionRecord[] }) {
         {list.map((session) => (
           <li
             key={session.id}
-            className="grid grid-cols-[1fr_16rem_16rem_auto] gap-3 items-baseline border-b border-line py-1"
+            className="grid md:grid-cols-[1fr_16rem_16rem_auto] gap-3 items-baseline border-b border-line py-1"
           >
             <strong>{browserInWords(session.browser)}</strong>
             <span className="text-faint">since {writtenMoment(session.since)}</span>

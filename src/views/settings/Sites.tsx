@@ -40,7 +40,7 @@ export function Sites({ sites }: { sites: readonly SiteRecord[] }) {
         {list.map((site) => (
           <li
             key={site.id}
-            className="grid grid-cols-[14rem_1fr_auto] gap-3 items-baseline border-b border-line py-1"
+            className="grid md:grid-cols-[14rem_1fr_auto] gap-3 items-baseline border-b border-line py-1"
           >
             <strong>{site.name}</strong>
             <span className={site.closed ? 'text-faint' : ''}>

@@ -62,7 +62,7 @@ export function Tokens({ tokens }: { tokens: TokenRecord[] }) {
         {list.map((token) => (
           <li
             key={token.id}
-            className="grid grid-cols-[1fr_16rem_10rem_10rem_auto] gap-3 items-baseline border-b border-line py-1"
+            className="grid md:grid-cols-[1fr_16rem_10rem_10rem_auto] gap-3 items-baseline border-b border-line py-1"
           >
             <strong>{token.name}</strong>
             <span>

@@ -144,7 +144,7 @@ function Shelves({ start, children }: Props) {
       ? `${start.current} of ${start.models} match`
       : `Reading the catalogue, ${Math.round(100 * share)} % …`;
   return (
-    <div className="grid grid-cols-[1fr_20rem] gap-6">
+    <div className="grid grid-cols-[minmax(0,1fr)] md:grid-cols-[minmax(0,1fr)_20rem] gap-6">
       <div className="min-w-0">
         <FilterBar query={query} onChange={setQuery} />
         {problem && <Failed problem={problem} onRetry={retry} />}

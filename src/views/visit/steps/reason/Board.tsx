@@ -40,6 +40,14 @@ const cellName = (board: BoardData, { row, column }: Place, pushes: readonly Pus
   return `${definitionOf(board.rows[row]!.finding).label} on ${featureOf(target.feature).label.toLowerCase()}${side ? `, ${side}` : ''}: ${first.strength}, ${WAY_WORD[wayOf(target.feature, first.want)]}, evidence ${first.evidence}${pushes.length > 1 ? `, and ${pushes.length - 1} more` : ''}`;
 };
 
+/** What was found, with its side where one foot alone has it. */
+const saidIn = ({ finding, says, sides }: BoardData['rows'][number]): string =>
+  sides.length === 1 && definitionOf(finding).scope === 'foot' ? `${says} (${sides[0]})` : says;
+
+/** A row whole, where its cell has no room for all of it. */
+const rowName = (row: BoardData['rows'][number]): string =>
+  `${definitionOf(row.finding).label} ${saidIn(row)}`;
+
 /** Findings against features, every push a mark; arrows go from mark to mark, the sentence stands below. */
 export function Board() {
   const { specification, picture, options } = useVisit();
@@ -109,14 +117,8 @@ export function Board() {
           <tbody>
             {board.rows.map((row, index) => (
               <tr key={row.finding} data-here={index === place.row || undefined}>
-                <th scope="row" className="board-row">
-                  {definitionOf(row.finding).label}{' '}
-                  <span className="text-ink">
-                    {row.says}
-                    {row.sides.length === 1 &&
-                      definitionOf(row.finding).scope === 'foot' &&
-                      ` (${row.sides[0]})`}
-                  </span>
+                <th scope="row" className="board-row" title={rowName(row)}>
+                  {definitionOf(row.finding).label} <span className="text-ink">{saidIn(row)}</span>
                 </th>
                 {board.cells[index]!.map((cell, columnIndex) => (
                   <td
