@@ -138,12 +138,12 @@ function Checks({ modifications }: { modifications: readonly Modification[] }) {
                 <th scope="row" className="font-normal">
                   {modificationInWords({ ...modification, amount: undefined })}
                 </th>
-                <td className="figure">
+                <td>
                   {ordered === null
                     ? 'made'
                     : `${ordered} ± ${amountOf({ kind: modification.kind, amount: within })}`}
                 </td>
-                <td className="figure">
+                <td>
                   {measured !== undefined && unit !== null
                     ? amountOf({ kind: modification.kind, amount: measured })
                     : '…………'}

@@ -30,10 +30,10 @@ export function OutingTable({ rows, pairs, onChange, onKeep }: Props) {
             <tr>
               <th scope="col">Keep</th>
               <th scope="col">Day</th>
-              <th scope="col" className="text-right">
+              <th scope="col" className="figure">
                 km
               </th>
-              <th scope="col" className="text-right">
+              <th scope="col" className="figure">
                 m up
               </th>
               <th scope="col">Pair</th>
@@ -63,8 +63,8 @@ export function OutingTable({ rows, pairs, onChange, onKeep }: Props) {
                     on !== null && writtenDay(on)
                   )}
                 </td>
-                <td className="figure text-right">{outing.km.toFixed(2)}</td>
-                <td className="figure text-right">{outing.ascentM ?? ''}</td>
+                <td className="figure">{outing.km.toFixed(2)}</td>
+                <td className="figure">{outing.ascentM ?? ''}</td>
                 <td>
                   <select
                     aria-label={`Pair of ${outing.name}`}
