@@ -7,6 +7,7 @@ import { SOCK_FEELS, SOCK_TAG_IDS, SOCK_TAGS, type SockFeel, type SockTag } from
 import { MOST_PLY, stackInWords } from '@/core/prosthesis/sock-stack';
 import { keysOf } from '@/core/tables/keys-of';
 import { Field } from '@/ui/fields/Field';
+import { MomentInput } from '@/ui/fields/MomentInput';
 import { localNow } from '../local-now';
 import { DayPicture } from './DayPicture';
 import type { Limb } from './use-limb';
@@ -160,14 +161,7 @@ function LookForm({ limb, page, patientId }: Props) {
         </div>
       </fieldset>
       <Field label="When" hint="now, unless it was earlier" error={failure.at}>
-        {(control) => (
-          <input
-            type="datetime-local"
-            value={at ?? localNow()}
-            onChange={({ target }) => setAt(target.value || null)}
-            {...control}
-          />
-        )}
+        {(control) => <MomentInput label="When" value={at ?? localNow()} onChange={setAt} {...control} />}
       </Field>
       {failure.other && (
         <p role="alert" className="problem">

@@ -58,11 +58,12 @@ test('an examination by keyboard alone: marked, scored, timed, tapped, girthed',
 
   await open(page, 'feet', 'Swelling');
   for (const [at, time, girth] of [
-    [1, '2026-01-05T08:30', '50.2 cm'],
-    [2, '2026-01-05T17:30', '518'],
+    [1, '8:30', '50.2 cm'],
+    [2, '1730', '518'],
   ] as const) {
     await press(page, page.getByRole('button', { name: 'Add a reading' }), 'Enter');
-    await page.getByLabel(`Moment of reading ${at}`).fill(time);
+    await typeInto(page, `Reading ${at}: day`, '5 Jan 2026');
+    await typeInto(page, `Reading ${at}: time`, time);
     await typeInto(page, `Figure-of-eight girth, left, reading ${at}`, girth);
   }
   await expect(page.getByText(/The left foot gains 16 mm of figure-of-eight girth in a day/)).toBeVisible();

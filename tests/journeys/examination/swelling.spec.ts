@@ -17,7 +17,8 @@ test('girths of a morning and an evening tell what a day adds: the size, the ins
     [2, '19:30', '541'],
   ] as const) {
     await page.getByRole('button', { name: 'Add a reading' }).click();
-    await page.getByLabel(`Moment of reading ${reading}`).fill(`2026-06-15T${hour}`);
+    await page.getByLabel(`Reading ${reading}: day`).fill('15 Jun 2026');
+    await page.getByLabel(`Reading ${reading}: time`).fill(hour);
     await page.getByLabel(`Figure-of-eight girth, left, reading ${reading}`).fill(left);
   }
   await page.getByLabel('Hours since rising, reading 1').fill('1');

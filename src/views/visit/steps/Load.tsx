@@ -8,7 +8,6 @@ import { SIDES, type Side } from '@/core/findings/finding-kinds';
 import { definitionOf, type FindingId } from '@/core/findings/findings';
 import { NOT_EXAMINED, numberAt } from '@/core/findings/picture';
 import { figureIn, UNIT_LABEL } from '@/core/units/parse';
-import { GuideDrawing } from '@/ui/drawing/GuideDrawing';
 import { drawOption } from '@/ui/drawing/option-pictures';
 import { PostureDrawing } from '@/ui/drawing/PostureDrawing';
 import { Sections } from '@/ui/Sections';
@@ -17,6 +16,7 @@ import { BothFeet, FindingField } from '../FindingField';
 import { Stopwatch } from '../timing/Stopwatch';
 import { useFinding } from '../use-findings';
 import { useExamined } from '../visit-context';
+import { Guided } from './Guided';
 
 const KneeBend = lazy(() => import('../devices/KneeBend'));
 
@@ -81,7 +81,7 @@ function Posture() {
         Standing relaxed on both feet. From −2 (supinated) to +2 (pronated); keys 1 to 5. From a photo the
         first item cannot be scored: it is felt.
       </p>
-      <div className="grid grid-cols-[1fr_auto_minmax(8rem,11rem)_auto_1fr] gap-x-3 gap-y-1.5 items-center">
+      <div className="grid grid-cols-[1fr_minmax(8rem,11rem)_1fr] min-[1150px]:grid-cols-[1fr_auto_minmax(8rem,11rem)_auto_1fr] gap-x-3 gap-y-1.5 items-center">
         {POSTURE_ITEMS.map((item) => (
           <div key={item.id} className="contents">
             <FindingField id={item.id} place="left" quiet className="justify-self-end" />
@@ -108,8 +108,7 @@ function ArchUnderLoad() {
   return (
     <div className="grid gap-3">
       <FindingField id="navicularMethod" />
-      <div className="grid grid-cols-[auto_1fr_auto] gap-3 items-center">
-        <GuideDrawing of="navicular" />
+      <Guided left="navicular" right="dorsum">
         <BothFeet
           ids={[
             'navicularStart',
@@ -119,8 +118,7 @@ function ArchUnderLoad() {
             'midfootWidthUnloaded',
           ]}
         />
-        <GuideDrawing of="dorsum" />
-      </div>
+      </Guided>
       <DerivedRows>
         <DerivedRow id="navicularDrop" needs="both navicular heights" />
         <DerivedRow id="archHeightIndex" needs="dorsum height, heel–ball length" />
@@ -176,11 +174,9 @@ function Mobility() {
   const { hypermobilityScore, ageYears } = picture.body;
   return (
     <div className="grid gap-3">
-      <div className="grid grid-cols-[auto_1fr_auto] gap-3 items-center">
-        <GuideDrawing of="lunge" />
+      <Guided left="lunge" right="bigToe">
         <BothFeet ids={['lungeDistance', 'lungeAngle', 'bigToeRange', 'legLength']} />
-        <GuideDrawing of="bigToe" />
-      </div>
+      </Guided>
       <SideDifference ids={['lungeDistance', 'lungeAngle', 'legLength']} />
       <p className="text-faint text-sm">
         Lunge in centimetres and in degrees are two measures and are not converted: the often quoted 3.6° for
@@ -202,8 +198,7 @@ function Mobility() {
 function StrengthAndBalance() {
   return (
     <div className="grid gap-3">
-      <div className="grid grid-cols-[auto_1fr_auto] gap-3 items-center">
-        <GuideDrawing of="heelRise" />
+      <Guided left="heelRise" right="oneLeg">
         <div className="grid gap-3">
           <BothFeet ids={['heelRises', 'singleLegStance']} />
           <div className="flex justify-center gap-24">
@@ -215,8 +210,7 @@ function StrengthAndBalance() {
             ))}
           </div>
         </div>
-        <GuideDrawing of="oneLeg" />
-      </div>
+      </Guided>
       <div className="grid grid-cols-2 gap-6 border-t border-line pt-3">
         <section aria-label="Rise, walk and turn" className="grid gap-2 content-start">
           <UpAndGo />

@@ -11,6 +11,7 @@ import {
 } from '@/core/swelling/course';
 import { omitUndefined } from '@/core/tables/omit-undefined';
 import { parseLength } from '@/core/units/length';
+import { MomentInput } from '@/ui/fields/MomentInput';
 import { Select } from '@/ui/fields/Select';
 import { DataTable } from '@/ui/table/DataTable';
 
@@ -38,13 +39,11 @@ export function GirthTable({ readings, disabled, onChange }: Props) {
           id: 'when',
           head: 'When',
           cell: (entry, at) => (
-            <input
-              type="datetime-local"
-              className="w-44"
-              aria-label={`Moment of reading ${at + 1}`}
+            <MomentInput
+              label={`Reading ${at + 1}`}
               value={entry.at}
               disabled={disabled}
-              onChange={({ target }) => target.value && put(at, { at: target.value })}
+              onChange={(moment) => put(at, { at: moment })}
             />
           ),
         },
@@ -57,7 +56,7 @@ export function GirthTable({ readings, disabled, onChange }: Props) {
               min={0}
               max={24}
               step={0.5}
-              className="figure w-12"
+              className="figure w-14"
               aria-label={`Hours since rising, reading ${at + 1}`}
               placeholder={String(Math.round(awakeAt(entry)))}
               value={entry.awakeHours ?? ''}
@@ -74,6 +73,7 @@ export function GirthTable({ readings, disabled, onChange }: Props) {
         {
           id: 'under',
           head: 'Compression, treatment',
+          className: 'min-w-32',
           cell: (entry, at) => (
             <span className="grid gap-0.5">
               <Select

@@ -46,9 +46,11 @@ export function Swelling() {
     record(values, { with: 'hand', method: 'worst state of the day' }, { swelling: next });
   };
   return (
-    <div className="grid gap-3">
-      <section aria-label="Girths" className="grid gap-1">
-        <GirthTable readings={own} disabled={readOnly} onChange={put} />
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
+      <section aria-label="Girths" className="grid grid-cols-[minmax(0,1fr)] gap-1">
+        <div className="overflow-x-auto">
+          <GirthTable readings={own} disabled={readOnly} onChange={put} />
+        </div>
         <p className="flex gap-4 items-baseline">
           <button
             type="button"
@@ -64,7 +66,7 @@ export function Swelling() {
           </span>
         </p>
       </section>
-      <div className="grid grid-cols-[1fr_auto] gap-6 items-start">
+      <div className="grid min-[1150px]:grid-cols-[minmax(0,1fr)_auto] gap-6 items-start">
         <div role="status">
           <ul className="grid gap-1">
             {swellingAdvice(readings).map((advice) => (

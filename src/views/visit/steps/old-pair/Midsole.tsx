@@ -1,10 +1,12 @@
 import { MidsoleMap } from '../../../worn/MidsoleMap';
+import { NoPairYet } from './NoPairYet';
 import { useOldPairs } from './use-old-pairs';
 
 /** Where the midsoles of the pair under the hands are creased, seen from both sides. */
 export function Midsole() {
-  const { pair, readOnly, put } = useOldPairs();
-  if (!pair) return <p className="text-faint">Name the pair first, under “Pairs brought”.</p>;
+  const brought = useOldPairs();
+  const { pair, readOnly, put } = brought;
+  if (!pair) return <NoPairYet brought={brought} />;
   return (
     <div className="grid gap-2">
       <p className="text-faint">

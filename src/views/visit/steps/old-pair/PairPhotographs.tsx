@@ -6,12 +6,14 @@ import { dayOf } from '@/core/calendar/days';
 import type { OldPair } from '@/core/wear/old-pair';
 import { Photographs } from '../../../photographs/Photographs';
 import { useExamined } from '../../visit-context';
+import { NoPairYet } from './NoPairYet';
 import { useOldPairs } from './use-old-pairs';
 
 /** Photographs of the pair under the hands. */
 export function PairPhotographs() {
-  const { pair } = useOldPairs();
-  if (!pair) return <p className="text-faint">Name the pair first, under “Pairs brought”.</p>;
+  const brought = useOldPairs();
+  const { pair } = brought;
+  if (!pair) return <NoPairYet brought={brought} />;
   if (pair.pair)
     return (
       <p>

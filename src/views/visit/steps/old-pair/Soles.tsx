@@ -4,13 +4,15 @@ import type { Strike } from '@/core/wear/wear-map';
 import { SoleMap } from '../../../worn/SoleMap';
 import { SoleReadings } from '../../../worn/SoleReadings';
 import { useExamined } from '../../visit-context';
+import { NoPairYet } from './NoPairYet';
 import { useOldPairs } from './use-old-pairs';
 
 /** Where the soles of the pair under the hands are worn, and three readings of it that do not agree. */
 export function Soles() {
-  const { pair, readOnly, put } = useOldPairs();
+  const brought = useOldPairs();
+  const { pair, readOnly, put } = brought;
   const { picture } = useExamined();
-  if (!pair) return <p className="text-faint">Name the pair first, under “Pairs brought”.</p>;
+  if (!pair) return <NoPairYet brought={brought} />;
   const strikes = SIDES.map((side) => picture[side].strike).filter((strike) => strike !== NOT_EXAMINED);
   const strike: Strike | null = strikes[0] ?? null;
   return (
