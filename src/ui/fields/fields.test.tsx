@@ -7,6 +7,7 @@ import { ChoiceSet } from './ChoiceSet';
 import { Field } from './Field';
 import { GradeChoice } from './GradeChoice';
 import { Measure } from './Measure';
+import { MomentInput } from './MomentInput';
 import { Select } from './Select';
 import { Steps } from './Steps';
 
@@ -271,5 +272,36 @@ describe('labels and errors', () => {
     ).toEqual(['anybody', 'men', 'women']);
     fireEvent.change(list, { target: { value: '' } });
     expect(kept()).toBeNull();
+  });
+});
+
+describe('a moment', () => {
+  const show = () =>
+    render(
+      <Kept first="2031-06-08T08:00">
+        {(value, put) => <MomentInput label="Reading 1" value={value} onChange={put} />}
+      </Kept>,
+    );
+  const time = () => screen.getByLabelText<HTMLInputElement>('Reading 1: time');
+  const write = (text: string) => fireEvent.change(time(), { target: { value: text } });
+
+  it('is read as it is typed, and shown as 24 hours once it is left', () => {
+    show();
+    write('5:15 pm');
+    expect(kept()).toBe('2031-06-08T17:15');
+    fireEvent.blur(time());
+    expect(time().value).toBe('17:15');
+    fireEvent.change(screen.getByLabelText('Reading 1: day'), { target: { value: '9 Jun 2031' } });
+    expect(kept()).toBe('2031-06-09T17:15');
+  });
+
+  it('that is none stays at its field with a word, and nothing is lost', () => {
+    show();
+    write('25:00');
+    fireEvent.blur(time());
+    expect(time().value).toBe('25:00');
+    expect(time().getAttribute('aria-invalid')).toBe('true');
+    expect(screen.getByText('Write a time, such as 17:30.')).toBeTruthy();
+    expect(kept()).toBe('2031-06-08T08:00');
   });
 });

@@ -106,12 +106,13 @@ export function Outcomes({
 
 /** Where each smallest real change comes from, once each. */
 function Marks({ changes }: { changes: readonly OutcomeChange[] }) {
-  const marks = new Map<string, string[]>();
+  const marks = new Map<string, Set<string>>();
+  // What is said of comfort holds for each part of the shoe.
   for (const { mark, measure } of changes)
-    marks.set(mark, [...(marks.get(mark) ?? []), measure.toLowerCase()]);
+    marks.set(mark, (marks.get(mark) ?? new Set()).add(measure.replace(/^(Comfort), .*/, '$1')));
   return (
     <p className="text-faint text-xs">
-      {[...marks].map(([mark, measures]) => `${measures.join(', ')}: ${mark}`).join('. ')}.
+      {[...marks].map(([mark, measures]) => `${[...measures].join(', ')}: ${mark}`).join('. ')}.
     </p>
   );
 }

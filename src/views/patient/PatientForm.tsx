@@ -103,7 +103,11 @@ export function PatientForm({
     </Field>
   );
   return (
-    <form onSubmit={submit} noValidate className="grid gap-3 max-w-md">
+    <form
+      onSubmit={submit}
+      noValidate
+      className="grid md:grid-cols-2 gap-x-6 gap-y-3 max-w-3xl items-start content-start"
+    >
       {text('givenName', 'Given name')}
       {text('familyName', 'Family name')}
       <Field label="Date of birth" error={errors.bornOn?.message}>
@@ -147,7 +151,9 @@ export function PatientForm({
           </select>
         )}
       </Field>
-      <FormProblem message={errors.root?.message} />
+      <div className="md:col-span-2">
+        <FormProblem message={errors.root?.message} />
+      </div>
       <button type="submit" className="press press-main justify-self-start" disabled={isSubmitting}>
         {patient ? 'Save' : 'Add'}
       </button>

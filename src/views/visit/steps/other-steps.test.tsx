@@ -83,7 +83,9 @@ describe('girths over a day', () => {
     ] as const) {
       fireEvent.click(screen.getByRole('button', { name: 'Add a reading' }));
       const count = store.content('feet').swelling!.length;
-      write(`Moment of reading ${count}`, at);
+      const [day = '', time = ''] = at.split('T');
+      write(`Reading ${count}: day`, day);
+      write(`Reading ${count}: time`, time);
       fireEvent.change(girth('left', count), { target: { value: mm } });
       fireEvent.blur(girth('left', count));
     }
