@@ -48,7 +48,7 @@ test('a pair that served and one that failed pull what is proposed; the wanted s
   await expect(ranked.first()).toContainText(/which served for 3 years|This model served for 3 years/);
   const wish = page.getByRole('region', { name: 'Wanted by the patient' });
   await expect(wish).toContainText(
-    `Would like ${wanted}: not for these feet. Intended use lifting: for road running`,
+    `Would like ${wanted}: not for these feet. Intended use lifting: ruled out (for road running)`,
   );
 
   // It failed instead: it falls behind, and says so.
