@@ -56,7 +56,8 @@ const CONNECTIONS = Number(process.env.SOVET_CONNECTIONS ?? 6);
 
 export function kyselyOn(connectionString: string, max = CONNECTIONS): Kysely<Database> {
   const pool = lastingPool({ connectionString, max });
-  pool.on('connect', keepPlans);
+  // A pooler that hands a connection on after each transaction may not know the plans that were kept on it.
+  if (process.env.SOVET_KEPT_PLANS !== 'off') pool.on('connect', keepPlans);
   return new Kysely<Database>({ dialect: new PostgresDialect({ pool }) });
 }
 
