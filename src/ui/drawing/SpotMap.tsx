@@ -69,7 +69,13 @@ export function SpotMap({ marked, current, readOnly, onPress }: Props) {
                 </g>
               );
             })}
-            <text x={SPOT_FRAME.width / 2} y={SPOT_FRAME.height - 6} textAnchor="middle" fontSize={18}>
+            <text
+              x={SPOT_FRAME.width / 2}
+              y={SPOT_FRAME.height - 6}
+              textAnchor="middle"
+              fontSize={18}
+              fill="var(--ink)"
+            >
               {side}
             </text>
           </svg>
