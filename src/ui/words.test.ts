@@ -40,9 +40,15 @@ const files = ROOMS.flatMap((room) =>
 
 /** What a file says: text between tags, and strings with a gap in them. */
 function saidIn(path: string): string[] {
-  // A page’s text stands between its tags; what it computes has no such words in it.
-  if (path.endsWith('.astro')) return readFileSync(path, 'utf8').split(/[<>{}]/);
-  const source = ts.createSourceFile(path, readFileSync(path, 'utf8'), ts.ScriptTarget.Latest, false);
+  const text = readFileSync(path, 'utf8');
+  if (!path.endsWith('.astro')) return saidBy(text, path);
+  // A page: what it computes is between its fences, its text between its tags.
+  const [, code = '', page = ''] = /^---\n([\s\S]*?)\n---\n([\s\S]*)$/.exec(text) ?? ['', '', text];
+  return [...saidBy(code, `${path}.ts`), ...page.split(/[<>{}]/)];
+}
+
+function saidBy(code: string, path: string): string[] {
+  const source = ts.createSourceFile(path, code, ts.ScriptTarget.Latest, false);
   const said: string[] = [];
   const look = (node: ts.Node): void => {
     if (ts.isImportDeclaration(node) || ts.isExportDeclaration(node)) return;
