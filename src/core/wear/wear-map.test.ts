@@ -38,11 +38,15 @@ describe('where a sole is worn', () => {
     fc.assert(
       fc.property(sole, (worn) => {
         const [here, there] = [sideReading(worn), sideReading(mirrored(worn))];
-        if (!here || !there) return expect(here).toBe(there);
+        if (!here || !there) {
+          expect([here, there]).toEqual([null, null]);
+          return;
+        }
         expect(there.centroid).toBeCloseTo(-here.centroid, 9);
         expect(there.error).toBeCloseTo(here.error, 9);
         expect(Math.abs(here.centroid)).toBeLessThanOrEqual(1);
       }),
+      { examples: [[{}]] },
     );
   });
 
