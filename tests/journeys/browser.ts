@@ -21,4 +21,7 @@ export const SOFTWARE_3D = [
   '--use-gl=angle',
   '--use-angle=swiftshader',
   '--enable-unsafe-swiftshader',
+  // Only what is drawn in three dimensions: the page around it as everywhere else.
+  '--disable-gpu-compositing',
+  '--disable-gpu-rasterization',
 ];

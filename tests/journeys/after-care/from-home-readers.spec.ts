@@ -1,12 +1,10 @@
 import { expect, test } from '@playwright/test';
 import { footprint } from '../../../src/simulators/footprint-scanner';
-import { executablePath, SOFTWARE_3D } from '../browser';
 import { film, open, png } from '../examination/devices';
 import { newVisit, signIn } from '../keyboard';
 import { noViolations } from '../screens/looking';
 import { linkFor, openOn, phone } from './own-page';
 
-test.use({ launchOptions: { executablePath, args: SOFTWARE_3D } });
 test('before a first pair a wet print and a film come from home, and the readers of a visit take them as unverified', async ({
   page,
   browser,

@@ -1,9 +1,7 @@
 import { expect, test } from '@playwright/test';
-import { executablePath, SOFTWARE_3D } from '../browser';
 import { choose, newVisit, press, saved, signIn, tabTo, typeInto } from '../keyboard';
 import { open } from './devices';
 
-test.use({ launchOptions: { executablePath, args: SOFTWARE_3D } });
 test('an examination by keyboard alone: marked, scored, timed, tapped, girthed', async ({ page }) => {
   await signIn(page);
   await newVisit(page, 'Keyboard');

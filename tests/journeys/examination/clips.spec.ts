@@ -1,10 +1,8 @@
 import { expect, test } from '@playwright/test';
 import { gaitFrame } from '../../../src/simulators/gait-camera';
-import { executablePath, SOFTWARE_3D } from '../browser';
 import { newVisit, saved, signIn } from '../keyboard';
 import { open, png, upload } from './devices';
 
-test.use({ launchOptions: { executablePath, args: SOFTWARE_3D } });
 test('clips carry pair, speed and minutes: each is held against the others, with its error', async ({
   page,
 }) => {

@@ -1,10 +1,8 @@
 import { expect, test } from '@playwright/test';
 import { deepestFrame, KNEE_CAMERA, kneeFrame } from '../../../src/simulators/knee-camera';
-import { executablePath, SOFTWARE_3D } from '../browser';
 import { newVisit, saved, signIn } from '../keyboard';
 import { open, png, simulate, upload } from './devices';
 
-test.use({ launchOptions: { executablePath, args: SOFTWARE_3D } });
 test('the knee bend on a frame: plumb line, three placings a side, and what they say', async ({ page }) => {
   await signIn(page);
   await newVisit(page, 'Kneebend');

@@ -1,9 +1,7 @@
 import { expect, test } from '@playwright/test';
-import { executablePath, SOFTWARE_3D } from '../browser';
 import { newVisit, signIn } from '../keyboard';
 import { open, simulate } from './devices';
 
-test.use({ launchOptions: { executablePath, args: SOFTWARE_3D } });
 test('a long reading shows its progress and can be cancelled', async ({ page }) => {
   await signIn(page);
   await newVisit(page, 'Cancel');

@@ -1,9 +1,7 @@
 import { expect, test } from '@playwright/test';
-import { executablePath, SOFTWARE_3D } from '../browser';
 import { newVisit, saved, signIn } from '../keyboard';
 import { open } from './devices';
 
-test.use({ launchOptions: { executablePath, args: SOFTWARE_3D } });
 test('a lost site outweighs “felt”, and no skin changes is an answer of its own', async ({ page }) => {
   await signIn(page);
   await newVisit(page, 'Sites');

@@ -1,10 +1,8 @@
 import { expect, test } from '@playwright/test';
-import { executablePath, SOFTWARE_3D } from '../browser';
 import { newVisit, saved, signIn } from '../keyboard';
 import { origin } from '../server';
 import { figure, open, simulate } from './devices';
 
-test.use({ launchOptions: { executablePath, args: SOFTWARE_3D } });
 test.describe('by touch on a tablet', () => {
   test.use({ viewport: { width: 1024, height: 768 }, hasTouch: true });
 

@@ -1,9 +1,7 @@
 import { expect, test } from '@playwright/test';
-import { executablePath, SOFTWARE_3D } from '../browser';
 import { newVisit, saved, signIn } from '../keyboard';
 import { open } from './devices';
 
-test.use({ launchOptions: { executablePath, args: SOFTWARE_3D } });
 test('how much and when: minutes, distance and events are kept', async ({ page }) => {
   await signIn(page);
   await newVisit(page, 'Amounts');

@@ -1,9 +1,7 @@
 import { expect, test } from '@playwright/test';
-import { executablePath, SOFTWARE_3D } from '../browser';
 import { newVisit, signIn } from '../keyboard';
 import { film, open, upload } from './devices';
 
-test.use({ launchOptions: { executablePath, args: SOFTWARE_3D } });
 test('a video is decoded frame by frame at its own rate', async ({ page }) => {
   await signIn(page);
   await newVisit(page, 'Video');
