@@ -2,6 +2,8 @@ import { sql } from 'kysely';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { modelsOfCatalogue } from '@/core/catalogue/columns';
 import type { CatalogueParts } from '@/core/catalogue/parts';
+import { lastShapeOf } from '@/core/sizing/last-shape';
+import { learnOffsets } from '@/core/sizing/learned/learn-offsets';
 import { type Actor, asTenant, type Tenant } from '@/server/database/tenant';
 import type { Refusal } from '@/server/http/problem';
 import { readLearned, readPart } from '@/server/services/shoes/catalogue-parts';
@@ -68,19 +70,7 @@ describe('a catalogue in parts', () => {
   it('a fitting moves what was learned and no part', async () => {
     const before = await parts();
     const [model, other] = await asTenant(me, listModels);
-    const feet = [{ size: 38, width: 'B', footLengthMm: 240, ballWidthMm: null, roomMm: 2, widthFit: null }];
-    const visitId = await aVisit();
-    await asTenant(me, ({ tx }) =>
-      tx
-        .insertInto('fitting')
-        .values({
-          clinic_id: me.clinicId,
-          visit_id: visitId,
-          model_id: model!.id,
-          feet: JSON.stringify(feet),
-        })
-        .execute(),
-    );
+    await fitted(await aVisit(), model!.id, 2);
     const after = await parts();
     expect(after.parts).toEqual(before.parts);
     expect(after.learned).not.toBe(before.learned);
@@ -90,6 +80,43 @@ describe('a catalogue in parts', () => {
       return [model!, other!].map(({ id }) => models.find((one) => one.id === id)!.learned!.length.fittings);
     };
     expect(await learned()).toEqual([1, 0]);
+  });
+
+  it('what is learned on from fitting to fitting is what is learned from all of them at once', async () => {
+    const models = await asTenant(me, listModels);
+    const [first, second, third] = models
+      .filter(({ maker }) => maker === models[0]!.maker)
+      .map(({ id }) => id);
+    const stranger = models.find(({ maker }) => maker !== models[0]!.maker)!.id;
+    const fromAll = () =>
+      asTenant(me, async ({ tx }) => {
+        const fittings = await tx.selectFrom('fitting').selectAll().orderBy('visit_id').execute();
+        return learnOffsets(
+          models.map((model) => ({ ...model, foldPercent: lastShapeOf(model.features).foldPercent })),
+          fittings.map(({ model_id, feet }) => ({ version: model_id, feet })),
+        );
+      });
+    const same = async () => {
+      const learned = await fromAll();
+      for (const model of await asTenant(me, listModels))
+        expect(model.learned, model.id).toEqual(learned.get(model.id));
+      return learned;
+    };
+    const [one, two] = [await aVisit(), await aVisit()];
+    await fitted(one, first!, 4);
+    await fitted(one, second!, 9);
+    await same();
+    await fitted(two, first!, 7);
+    expect((await same()).get(first!)!.length.fittings).toBeGreaterThan(1);
+    // The same visit said anew: one model in place of two.
+    await taken(one);
+    await fitted(one, third!, 1);
+    await same();
+    // A maker of whom nothing was fitted, and a visit that teaches nothing any more.
+    await fitted(two, stranger, 6);
+    expect((await same()).get(stranger)!.length.fittings).toBe(1);
+    await taken(two);
+    expect((await same()).get(stranger)!.length.fittings).toBe(0);
   });
 
   it('a clinic sees its own: another’s version opens nothing', async () => {
@@ -110,6 +137,24 @@ describe('a catalogue in parts', () => {
     expect(start.first.length).toBeLessThan(100);
   });
 });
+
+/** A pair that left so much room, mm. */
+const fitted = (visit: string, model: string, roomMm: number) =>
+  asTenant(me, ({ tx }) =>
+    tx
+      .insertInto('fitting')
+      .values({
+        clinic_id: me.clinicId,
+        visit_id: visit,
+        model_id: model,
+        feet: JSON.stringify([
+          { size: 38, width: 'B', footLengthMm: 240, ballWidthMm: 93, roomMm, widthFit: 'right' },
+        ]),
+      })
+      .execute(),
+  );
+const taken = (visit: string) =>
+  asTenant(me, ({ tx }) => tx.deleteFrom('fitting').where('visit_id', '=', visit).execute());
 
 async function aVisit(): Promise<string> {
   return asTenant(me, async ({ tx }) => {

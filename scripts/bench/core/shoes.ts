@@ -8,7 +8,8 @@ import { proposeTrial } from '@/core/match/propose';
 import { rank } from '@/core/match/rank';
 import { resolve } from '@/core/prescribe/engine/resolve';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
-import { type FitObservation, learnOffsets } from '@/core/sizing/learned/learn-offsets';
+import type { FitObservation } from '@/core/sizing/learned/fit-evidence';
+import { learnOffsets, OffsetLearner } from '@/core/sizing/learned/learn-offsets';
 import { pairSizer, sizePair } from '@/core/sizing/size-pair';
 import { demoModels } from '@/demo/models';
 import { random } from '@/demo/random';
@@ -97,4 +98,21 @@ figure(
   `offsets of ${models.length} models learned from ${fittings.length} fittings`,
   timed(() => learnOffsets(models, fittings), 7),
   { wanted: 400 },
+);
+const learner = new OffsetLearner(models);
+for (const fitting of fittings) learner.tell(fitting.version, [fitting]);
+learner.learned();
+let come = 0;
+figure(
+  `offsets of ${models.length} models with one fitting more`,
+  timed(() => {
+    come += 1;
+    const { version, feet } = fittings[come * 7]!;
+    learner.tell(version, [
+      { version, feet },
+      { version, feet: fittings[come]!.feet },
+    ]);
+    learner.learned();
+  }, 30),
+  { wanted: 5 },
 );

@@ -11,7 +11,7 @@ import type { Excluded, FeatureReason, Ranked } from '@/core/match/rank';
 import { modificationSchema } from '@/core/modification/schema';
 import { ON_FOOT_LABEL, type OnFootVerdict } from '@/core/prosthesis/on-this-foot';
 import { benchAnswersSchema } from '@/core/shoe/bench/bench-schema';
-import type { LearnedFit, LearnedOffset } from '@/core/sizing/learned/learn-offsets';
+import type { LearnedFit, LearnedOffset } from '@/core/sizing/learned/learned-fit';
 import type { PairKind, SizedPair } from '@/core/sizing/size-pair';
 import type { SizeRow } from '@/core/sizing/size-table';
 import type { ModelSizing, StartSize } from '@/core/sizing/start-size';

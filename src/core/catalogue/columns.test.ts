@@ -3,7 +3,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { valuesOf } from '../prescribe/engine/utility';
 import { FEATURE_IDS, featureOf } from '../shoe/features';
-import { learnOffsets, withLearned } from '../sizing/learned/learn-offsets';
+import { learnOffsets } from '../sizing/learned/learn-offsets';
+import { withLearned } from '../sizing/learned/learned-fit';
 import {
   byTitle,
   columnsOf,

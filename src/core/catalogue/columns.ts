@@ -1,5 +1,5 @@
 import { FEATURE_IDS, type FeatureId, type FeatureValue } from '../shoe/features';
-import { type LearnedFit, withLearned } from '../sizing/learned/learn-offsets';
+import { type LearnedFit, withLearned } from '../sizing/learned/learned-fit';
 import type { ShoeModel } from './model';
 
 /** One property of many models: each value once, and which of them every model has; −1 where it has none. */

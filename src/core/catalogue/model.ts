@@ -1,5 +1,5 @@
 import type { FeatureValues } from '../shoe/features';
-import type { LearnedFit } from '../sizing/learned/learn-offsets';
+import type { LearnedFit } from '../sizing/learned/learned-fit';
 import type { ModelSizing } from '../sizing/start-size';
 
 /** Pairs on the shelf by `size width`, as `42.5 D`; what is not named is not there. */

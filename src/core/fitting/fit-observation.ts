@@ -1,7 +1,7 @@
 import { SIDES } from '../findings/finding-kinds';
 import type { ClinicalPicture } from '../findings/picture';
 import { numberAt } from '../findings/picture';
-import type { FitObservation, FittedFoot } from '../sizing/learned/learn-offsets';
+import type { FitObservation, FittedFoot } from '../sizing/learned/fit-evidence';
 import type { WidthLetter } from '../sizing/widths';
 import { placeOn } from './sizes';
 import type { FeltFit, TriedSizes, TryOn } from './try-on';

@@ -1,5 +1,5 @@
 import type { Room } from '../shoe/room';
-import type { FittedFoot } from '../sizing/learned/learn-offsets';
+import type { FittedFoot } from '../sizing/learned/fit-evidence';
 import { type Proportion, wilson } from '../statistics/wilson';
 
 /** One pair on one patient's feet, as it was tried. */

@@ -4,7 +4,9 @@ import { clinicalPicture } from '../examination/clinical-picture';
 import { resolve } from '../prescribe/engine/resolve';
 import { ALLOWANCES, isAccepted } from './allowances';
 import { heelToFold, insideForBall, type LastShape, lengthLost, type SizedFoot } from './last-shape';
-import { type FittedFoot, learnOffsets, withLearned } from './learned/learn-offsets';
+import type { FittedFoot } from './learned/fit-evidence';
+import { learnOffsets } from './learned/learn-offsets';
+import { withLearned } from './learned/learned-fit';
 import { sizePair } from './size-pair';
 import { insideLength, type ModelSizing, startSize } from './start-size';
 

@@ -31,7 +31,7 @@ import type { ReviewDecision, StoredReview } from '@/core/review/review';
 import type { BenchAnswers } from '@/core/shoe/bench/read-bench';
 import type { FeatureValues } from '@/core/shoe/features';
 import type { FeatureReadings } from '@/core/shoe/readings/readings';
-import type { FittedFoot } from '@/core/sizing/learned/learn-offsets';
+import type { FittedFoot } from '@/core/sizing/learned/fit-evidence';
 import type { ModelSizing } from '@/core/sizing/start-size';
 import type { Choices, StepContents } from '@/core/visit/contents';
 import type { SavedStep, StepState } from '@/core/visit/steps';

@@ -1,6 +1,7 @@
 import { FOLD_MISS_MM, heelToFold } from '../last-shape';
 import { insideLength, type ModelSizing } from '../start-size';
-import type { FittedFoot, LearnedOffset } from './learn-offsets';
+import type { FittedFoot } from './fit-evidence';
+import type { LearnedOffset } from './learned-fit';
 
 /** How far a model may fold from where it is said to, and how well a look at the try-on tells, mm (one sd each). Ours. */
 const FOLD_SPREAD_MM = 4;

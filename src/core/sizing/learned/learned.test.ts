@@ -7,16 +7,11 @@ import { clinicalPicture } from '../../examination/clinical-picture';
 import { fitObservationOf } from '../../fitting/fit-observation';
 import { normalBelow } from '../../statistics/normal';
 import { insideWidth, UPPER_GIVES_MM } from '../start-size';
-import {
-  type FitObservation,
-  type LabelledVersion,
-  LENGTH_SPREAD,
-  learnOffsets,
-  lengthOffsetSeen,
-  WIDTH_SPREAD,
-  withLearned,
-} from './learn-offsets';
-import { ROOM_ERROR_MM, readingVariance } from './length-evidence';
+import { type FitObservation, type LabelledVersion, lengthOffsetSeen } from './fit-evidence';
+import { learnOffsets } from './learn-offsets';
+import { withLearned } from './learned-fit';
+import { ROOM_ERROR_MM, readingVariance, scatterOf } from './length-evidence';
+import { LENGTH_SPREAD, WIDTH_SPREAD } from './maker-offsets';
 import { interval95, offsetInWords } from './offset-in-words';
 import { type FamilyMember, familiesOf, offsetPosterior } from './offset-tree';
 import { LOOSE_FROM_MM, WIDTH_ERROR_MM, widthScore } from './width-evidence';
@@ -138,9 +133,9 @@ describe('what a fitting says', () => {
   });
 
   it('the clinic’s own scatter takes the place of the assumed error as fittings add up', () => {
-    expect(readingVariance([[1]])).toBe(ROOM_ERROR_MM ** 2);
+    expect(readingVariance([scatterOf([1])])).toBe(ROOM_ERROR_MM ** 2);
     const exact = Array.from({ length: 400 }, (_, at) => (at % 2 === 0 ? 0.5 : -0.5));
-    expect(readingVariance([exact])).toBeLessThan(1);
+    expect(readingVariance([scatterOf(exact)])).toBeLessThan(1);
   });
 
   it('the normal curve equals a general library’s to its table’s four figures', () => {

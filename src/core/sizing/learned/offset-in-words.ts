@@ -1,5 +1,5 @@
 import { Z_95 } from '../../statistics/normal';
-import type { LearnedOffset } from './learn-offsets';
+import type { LearnedOffset } from './learned-fit';
 
 /** Ends of the central 95 % interval, mm. */
 export const interval95 = ({ meanMm, sdMm }: LearnedOffset): readonly [number, number] => [

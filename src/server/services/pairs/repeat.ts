@@ -4,7 +4,7 @@ import { clinicalPicture } from '@/core/examination/clinical-picture';
 import { batchSpread } from '@/core/repeat/batch-spread';
 import { fitRead } from '@/core/repeat/fit-read';
 import { mayRepeatUnseen, type RepeatAnswer } from '@/core/repeat/repeat';
-import { lengthOffsetSeen } from '@/core/sizing/learned/learn-offsets';
+import { lengthOffsetSeen } from '@/core/sizing/learned/fit-evidence';
 import { roomWished } from '@/core/sizing/size-wish';
 import { groupBy } from '@/core/tables/group-by';
 import { contentsOf } from '@/core/visit/held';

@@ -10,7 +10,7 @@ import type { ShelfPlace } from '@/core/catalogue/shelf';
 import { benchChanges, readBench } from '@/core/shoe/bench/read-bench';
 import { type FeatureValues, isFeatureId } from '@/core/shoe/features';
 import { type FeatureReadings, featuresOf, withReading } from '@/core/shoe/readings/readings';
-import { type LearnedFit, withLearned } from '@/core/sizing/learned/learn-offsets';
+import { type LearnedFit, withLearned } from '@/core/sizing/learned/learned-fit';
 import { madeForUse } from '@/core/wear/clocks';
 import { requirePart } from '../../auth/require-part';
 import type { Tenant } from '../../database/tenant';

@@ -1,0 +1,49 @@
+import { testSizing } from '@tests/fixtures/invented-shoe';
+import fc from 'fast-check';
+import { expect, it } from 'vitest';
+import type { FitObservation, FittedFoot, LabelledVersion } from './fit-evidence';
+import { byVersion, learnOffsets, OffsetLearner } from './learn-offsets';
+
+const VERSIONS: LabelledVersion[] = ['ant', 'bee', 'cat'].flatMap((maker, m) =>
+  ['one', 'two'].flatMap((name, n) =>
+    [1, 2].map((edition) => ({
+      id: `${maker} ${name} ${edition}`,
+      maker,
+      name,
+      sizing: testSizing({ sizes: [40, 41, 42, 43], allowanceMm: 10 + 2 * m }),
+      foldPercent: n === 0 ? 72 : m === 0 ? 70 : null,
+    })),
+  ),
+);
+
+const foot: fc.Arbitrary<FittedFoot> = fc.record({
+  size: fc.constantFrom(40, 41, 42, 43),
+  width: fc.constant('D' as const),
+  footLengthMm: fc.integer({ min: 250, max: 280 }),
+  ballWidthMm: fc.option(fc.integer({ min: 90, max: 110 })),
+  roomMm: fc.option(fc.integer({ min: 0, max: 20 })),
+  widthFit: fc.option(fc.constantFrom('tight' as const, 'right' as const, 'loose' as const)),
+  heelBallMm: fc.option(fc.integer({ min: 180, max: 200 })),
+  bend: fc.option(fc.constantFrom('under-ball' as const, 'too-far-back' as const)),
+});
+const fitting: fc.Arbitrary<FitObservation> = fc.record({
+  version: fc.constantFrom(...VERSIONS.map(({ id }) => id), 'of nobody'),
+  feet: fc.array(foot, { minLength: 1, maxLength: 2 }),
+});
+
+it('what is learned one version after another, with changes of mind, is to the bit what is learned at once', () => {
+  fc.assert(
+    fc.property(fc.array(fitting, { maxLength: 25 }), fc.array(fitting, { maxLength: 6 }), (first, then) => {
+      const learner = new OffsetLearner(VERSIONS);
+      for (const [version, own] of byVersion(first)) learner.tell(version, own);
+      expect(learner.learned()).toEqual(learnOffsets(VERSIONS, first));
+      // Of some versions all is said anew, of one nothing is left.
+      const anew = byVersion(then);
+      const [gone] = first;
+      if (gone) anew.set(gone.version, []);
+      for (const [version, own] of anew) learner.tell(version, own);
+      const whole = [...first.filter(({ version }) => !anew.has(version)), ...[...anew.values()].flat()];
+      expect(learner.learned()).toEqual(learnOffsets(VERSIONS, whole));
+    }),
+  );
+});
