@@ -9,5 +9,40 @@ const at = ({ firm, stiff }: AmongPlace): [number, number] => [
   AMONG.bottom - INSIDE - stiff * (AMONG.bottom - AMONG.top - 2 * INSIDE),
 ];
 
-/** Places of the dots: across from soft to firm, upwards from bending to stiff. */
-export const amongDrawing = ({ pair, others }: AmongKinds) => ({ pair: at(pair), others: others.map(at) });
+/** Room that the words beside the pair take. */
+const WORDS = { width: 48, height: 10 } as const;
+
+interface Label {
+  x: number;
+  y: number;
+  anchor: 'start' | 'end' | 'middle';
+}
+
+/** Where the words beside the pair stand: on the first side that is inside the frame and covers the fewest dots. */
+function labelOf([x, y]: readonly [number, number], others: readonly (readonly [number, number])[]): Label {
+  const { width, height } = WORDS;
+  const sides = [
+    { from: x + 8, top: y - height / 2, label: { x: x + 8, y: y + 3, anchor: 'start' } },
+    { from: x - 8 - width, top: y - height / 2, label: { x: x - 8, y: y + 3, anchor: 'end' } },
+    { from: x - width / 2, top: y - 8 - height, label: { x, y: y - 9, anchor: 'middle' } },
+    { from: x - width / 2, top: y + 7, label: { x, y: y + 15, anchor: 'middle' } },
+  ] as const;
+  const inside = sides.filter(
+    ({ from, top }) =>
+      from >= AMONG.left && from + width <= AMONG.right && top >= AMONG.top && top + height <= AMONG.bottom,
+  );
+  const covered = ({ from, top }: (typeof sides)[number]) =>
+    others.filter(
+      ([dotX, dotY]) =>
+        dotX > from - 3 && dotX < from + width + 3 && dotY > top - 3 && dotY < top + height + 3,
+    ).length;
+  return inside.reduce((best, side) => (covered(side) < covered(best) ? side : best), inside[0] ?? sides[0])
+    .label;
+}
+
+/** Places of the dots: across from soft to firm, upwards from bending to stiff; and of the words beside the pair. */
+export function amongDrawing(among: AmongKinds) {
+  const pair = at(among.pair);
+  const others = among.others.map(at);
+  return { pair, others, label: labelOf(pair, others) };
+}

@@ -11,7 +11,7 @@ export interface SpotFoot {
 }
 
 /** The frame that both feet have, mm. */
-export const SPOT_FRAME = { width: 130, height: 290 } as const;
+export const SPOT_FRAME = { width: 130, height: 306 } as const;
 
 const LENGTH = 260;
 const BALL_WIDTH = 98;

@@ -31,7 +31,8 @@ export function minimalistIndex(shoe: MinimalistInput): number {
     points(shoe.heelStackMm, [8, 14, 20, 26, 32]) +
     points(shoe.dropMm, [1, 4, 7, 10, 13]) +
     Math.max(0, 5 - shoe.technologies);
-  return (sum / 25) * 100;
+  // Points of 25, as a share; by 4, so that half points come out whole.
+  return sum * 4;
 }
 
 const known = (value: FeatureValue | undefined): number | null =>

@@ -130,7 +130,7 @@ function dominant({ learned }: WearInput, { sigma }: PairLife, by: 'log' | 'stat
   const use = COUNT_ERROR[by] ** 2;
   if (use >= Math.max(family, pairs))
     return by === 'log' ? 'how the use was counted' : 'the use: it is stated, not logged';
-  return family > pairs ? 'how little is known of this model' : 'how much life pairs of this kind differ by';
+  return family > pairs ? 'how little is known of this model' : 'how far the lives of such pairs differ';
 }
 
 function inspectedBy(

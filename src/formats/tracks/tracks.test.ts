@@ -176,11 +176,11 @@ describe('archives', () => {
     expect(files.ok && files.value.map(({ name }) => name)).toEqual(['tracks/a.gpx']);
   });
   it('that unpack to more than tracks have are not opened, whatever their heading says', () => {
-    const bomb = zipSync({ 'a.gpx': new Uint8Array(90 * 1024 * 1024) }, { level: 9 });
-    expect(bomb.length).toBeLessThan(200_000);
+    const bomb = zipSync({ 'a.gpx': new Uint8Array(90 * 1024 * 1024) }, { level: 1 });
+    expect(bomb.length).toBeLessThan(500_000);
     const files = unzipTracks(bomb, 'bomb.zip');
     expect(!files.ok && files.problem.message).toContain('not opened');
-    const gz = gzipSync(new Uint8Array(90 * 1024 * 1024), { level: 9 });
+    const gz = gzipSync(new Uint8Array(90 * 1024 * 1024), { level: 1 });
     const plain = ungzip(gz, 'bomb.gpx.gz');
     expect(!plain.ok && plain.problem.code).toBe('too-large');
   });

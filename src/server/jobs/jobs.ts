@@ -1,5 +1,5 @@
 import PgBoss from 'pg-boss';
-import { keysOf } from '@/core/tables/keys-of';
+import { keysOf, mapTable } from '@/core/tables/keys-of';
 import { authDatabase } from '../database/connection';
 import { log } from '../http/log';
 import { sendWaitingMail } from '../mail/send';
@@ -8,15 +8,17 @@ import { writeDigests } from '../services/recall/digest';
 
 /** What is done without anybody asking, and how often (cron). */
 const JOBS = {
-  outbox: { every: '* * * * *', work: sendWaitingMail },
-  seal: { every: '*/10 * * * *', work: sealTrails },
-  tidy: { every: '43 * * * *', work: tidy },
-  pairs: { every: '* * * * *', work: careForAllPairs },
+  outbox: { does: 'letters sent', every: '* * * * *', work: sendWaitingMail },
+  seal: { does: 'trail sealed', every: '*/10 * * * *', work: sealTrails },
+  tidy: { does: 'old links and sessions removed', every: '43 * * * *', work: tidy },
+  pairs: { does: 'replacement windows worked out', every: '* * * * *', work: careForAllPairs },
   // Mondays.
-  digest: { every: '7 6 * * 1', work: writeDigests },
-  retention: { every: '17 3 * * *', work: eraseDue },
-} as const satisfies Record<string, { every: string; work: () => Promise<unknown> }>;
+  digest: { does: 'Monday letter to the leads', every: '7 6 * * 1', work: writeDigests },
+  retention: { does: 'records erased when due', every: '17 3 * * *', work: eraseDue },
+} as const satisfies Record<string, { does: string; every: string; work: () => Promise<unknown> }>;
 export const JOB_NAMES = keysOf(JOBS);
+/** What each of them does, in a lead’s words. */
+export const JOB_WORDS = mapTable(JOBS, ({ does }) => does);
 
 /** Seals each clinic's trail as far as nobody can still be writing it. */
 export async function sealTrails(): Promise<void> {

@@ -121,14 +121,13 @@ export function Laced({
 
 /** The pair among others of its use, as on the screen. */
 export function Among({ among, words }: { among: AmongKinds; words: SheetWords }) {
-  const { others, pair } = amongDrawing(among);
+  const { others, pair, label } = amongDrawing(among);
   const { left, right, top, bottom } = AMONG;
-  const word = (x: number, y: number, text: string, anchor: 'start' | 'end' = 'start') => (
+  const word = (x: number, y: number, text: string, anchor: 'start' | 'end' | 'middle' = 'start') => (
     <Text x={x} y={y} textAnchor={anchor} style={{ fontFamily: TEXT_FAMILY, fontSize: 8 }} fill={INK}>
       {text}
     </Text>
   );
-  const isFar = pair[0] > 110;
   return (
     <Svg viewBox={AMONG.viewBox} style={{ width: 118, height: 60, marginTop: 8 }}>
       <Rect
@@ -144,7 +143,7 @@ export function Among({ among, words }: { among: AmongKinds; words: SheetWords }
         <Circle key={`${x} ${y}`} cx={x} cy={y} r={2.4} fill="#5d5343" />
       ))}
       <Circle cx={pair[0]} cy={pair[1]} r={5} fill="#0c5960" />
-      {word(pair[0] + (isFar ? -8 : 8), pair[1] + 3, words.thisPair, isFar ? 'end' : 'start')}
+      {word(label.x, label.y, words.thisPair, label.anchor)}
       {word(left, bottom + 11, words.soft)}
       {word(right, bottom + 11, words.firm, 'end')}
       {word(left + 3, top + 9, words.stiff)}

@@ -1,6 +1,6 @@
 import { authDatabase } from '../database/connection';
 import { slowest } from '../http/slow-requests';
-import { JOB_NAMES, JOBS_SCHEMA } from '../jobs/jobs';
+import { JOB_NAMES, JOB_WORDS, JOBS_SCHEMA } from '../jobs/jobs';
 
 /** How the application and its database are, for a lead who runs them without a shell. */
 export interface Operations {
@@ -8,7 +8,7 @@ export interface Operations {
   schema: string;
   backup: { at: Date; what: string } | null;
   mail: { waiting: number; failed: number };
-  jobs: { name: string; lastDone: Date | null; waiting: number; failed: number }[];
+  jobs: { does: string; lastDone: Date | null; waiting: number; failed: number }[];
   process: { node: string; upHours: number; megabytes: number };
   slow: { what: string; ms: number; at: Date }[];
 }
@@ -52,7 +52,7 @@ export async function readOperations(): Promise<Operations> {
     jobs: JOB_NAMES.map((name) => {
       const found = jobs.find((job) => job.name === name);
       return {
-        name,
+        does: JOB_WORDS[name],
         lastDone: found?.done ?? null,
         waiting: found?.waiting ?? 0,
         failed: found?.failed ?? 0,

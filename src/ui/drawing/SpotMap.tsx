@@ -17,11 +17,13 @@ interface Props {
   /** The one that is looked into. */
   current: Spot | undefined;
   readOnly: boolean;
+  /** Where nothing else stands beside it. */
+  large?: boolean;
   onPress: (spot: Spot) => void;
 }
 
 /** Both feet as their owner sees them; a place that rubs is pressed where it is. */
-export function SpotMap({ marked, current, readOnly, onPress }: Props) {
+export function SpotMap({ marked, current, readOnly, large = false, onPress }: Props) {
   const has = (spots: readonly Spot[], side: Side, place: SpotPlace) =>
     spots.some((spot) => spot.side === side && spot.place === place);
   return (
@@ -32,7 +34,7 @@ export function SpotMap({ marked, current, readOnly, onPress }: Props) {
           <svg
             key={side}
             viewBox={`0 0 ${SPOT_FRAME.width} ${SPOT_FRAME.height}`}
-            className="h-56"
+            className={large ? 'h-96' : 'h-60'}
             role="group"
             aria-label={`${side} foot from above`}
           >
@@ -73,7 +75,7 @@ export function SpotMap({ marked, current, readOnly, onPress }: Props) {
               x={SPOT_FRAME.width / 2}
               y={SPOT_FRAME.height - 6}
               textAnchor="middle"
-              fontSize={18}
+              fontSize={large ? 13 : 18}
               fill="var(--ink)"
             >
               {side}

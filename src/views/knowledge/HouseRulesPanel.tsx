@@ -38,7 +38,7 @@ export function HouseRulesPanel(props: Props) {
           <h2>Draft, from version {draft.basedOn}</h2>
           {draft.changes.length === 0 && (
             <p className="text-faint">
-              No departures. Change a rule under Rules, or add one of your own here.
+              Nothing is changed. Change a rule under Rules, or add one of your own here.
             </p>
           )}
           <ul className="grid gap-1">
@@ -224,7 +224,7 @@ function Versions({ versions }: { versions: readonly HouseRulesVersion[] }) {
             </p>
             <details>
               <summary className="cursor-pointer text-sm">
-                {version.changes.length} {version.changes.length === 1 ? 'departure' : 'departures'}
+                {version.changes.length} {version.changes.length === 1 ? 'change' : 'changes'}
               </summary>
               <ul className="text-sm grid gap-1 pt-1">
                 {version.changes.map((change) => (

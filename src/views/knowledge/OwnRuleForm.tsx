@@ -136,7 +136,7 @@ export function OwnRuleForm({ onDone }: { onDone: (change: HouseChange | null) =
           </>
         )}
       </Field>
-      {text('reason', 'Reason for this departure (kept with the version)', 600)}
+      {text('reason', 'Reason for this change (kept with the version)', 600)}
       {Object.keys(errors).length > 0 && (
         <p role="alert" className="problem">
           {errors.rule?.message ?? 'Some fields above need another look.'}

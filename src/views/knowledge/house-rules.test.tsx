@@ -76,7 +76,7 @@ describe('a rule of the clinic’s own', () => {
     write('Because, in one sentence', 'too short');
     await press('Into the draft');
     expect(saidAt(screen.getByLabelText('Because, in one sentence'))).toMatch(/at least 20 letters/);
-    expect(saidAt(screen.getByLabelText(/^Reason for this departure/))).toMatch(/at least 3 letters/);
+    expect(saidAt(screen.getByLabelText(/^Reason for this change/))).toMatch(/at least 3 letters/);
     expect(document.body.textContent).toContain('Each finding needs at least one option, or a number.');
     expect(document.body.textContent).toContain(
       'Each wish needs at least one option, or an end of its band.',
@@ -104,7 +104,7 @@ describe('a rule of the clinic’s own', () => {
     write('Strength', 'moderate');
     write('Evidence', 'C');
     write('Source', 'house');
-    write(/^Reason for this departure/, 'three worn pairs this spring');
+    write(/^Reason for this change/, 'three worn pairs this spring');
     await press('Into the draft');
     expect(done).toMatchObject([
       {
@@ -146,7 +146,7 @@ describe('a rule of the clinic’s own', () => {
     });
     write(/^at least/, '4');
     write('Because, in one sentence', 'A wet deck is slippery whatever one believes.');
-    write(/^Reason for this departure/, 'deck crews');
+    write(/^Reason for this change/, 'deck crews');
     await press('Into the draft');
     expect(done).toEqual([]);
     expect(screen.getByRole('alert').textContent).toMatch(/limit/i);

@@ -186,8 +186,7 @@ export function SkinMarks({
     <section aria-label="Skin where it is worn" className="grid gap-1 content-start justify-items-start">
       <h3>Skin where it is worn</h3>
       <Choice
-        quiet
-        label="What is seen"
+        label="Mark with"
         options={SKIN_SIGNS}
         value={sign}
         onChange={(chosen) => setSign(chosen ?? sign)}

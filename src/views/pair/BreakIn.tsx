@@ -13,7 +13,7 @@ import { Field, FormProblem } from '@/ui/fields/Field';
 import { writtenDay } from '@/ui/formats';
 
 const STATE = {
-  going: 'On with the plan.',
+  going: 'Carry on with the plan.',
   refit: 'Three outings in a row were sore: refit it.',
   stop: 'Stop wearing it: have the foot and the pair seen.',
 } as const;

@@ -135,7 +135,7 @@ const REPEAT = {
   yes: 'may be bought unseen',
   'two-sizes': 'two sizes, one to send back',
   'come-in': 'come in and try it',
-  never: 'never unseen',
+  never: 'not without a fitting',
 } as const;
 
 function HowLong({ pair, repeat, today }: { pair: PairRecord; repeat: RepeatAnswer; today: string }) {

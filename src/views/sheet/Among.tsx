@@ -4,10 +4,9 @@ import type { SheetWords } from '@/core/aftercare/headings';
 
 /** This pair among others that are made for the same: soft to firm across, bending to stiff upwards. */
 export function Among({ among, words }: { among: AmongKinds; words: SheetWords }) {
-  const { others, pair } = amongDrawing(among);
+  const { others, pair, label } = amongDrawing(among);
   const { left, right, top, bottom } = AMONG;
   const text = { fontSize: 9, fill: 'var(--ink)' } as const;
-  const isFar = pair[0] > 110;
   return (
     <figure className="break-inside-avoid">
       <svg
@@ -23,9 +22,9 @@ export function Among({ among, words }: { among: AmongKinds; words: SheetWords }
         ))}
         <circle cx={pair[0]} cy={pair[1]} r={5} fill="var(--accent)" />
         <text
-          x={pair[0] + (isFar ? -8 : 8)}
-          y={pair[1] + 3}
-          textAnchor={isFar ? 'end' : 'start'}
+          x={label.x}
+          y={label.y}
+          textAnchor={label.anchor}
           stroke="var(--paper)"
           strokeWidth={3}
           paintOrder="stroke"

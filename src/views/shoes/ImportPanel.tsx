@@ -141,7 +141,7 @@ export function ImportPanel({ columns }: { columns: { name: string; required: bo
             <div key={column.name} className="border-b border-line py-0.5">
               <dt className="font-medium">
                 {column.name}
-                {column.required && <span className="text-faint font-normal"> needed</span>}
+                {column.required && <span className="text-faint font-normal"> required</span>}
               </dt>
               <dd className="text-faint">{column.about}</dd>
             </div>

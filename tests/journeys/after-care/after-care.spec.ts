@@ -88,7 +88,7 @@ test('a new pair: its plan, sore outings answered, Today, and the sheet with its
   await expect(seen.getByRole('button', { name: 'It may go on' })).toBeDisabled();
   await seen.getByRole('textbox').fill('Counter softened at the rim; skin whole.');
   await seen.getByRole('button', { name: 'It may go on' }).click();
-  await expect(page.getByRole('status').filter({ hasText: 'On with the plan.' })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'Carry on with the plan.' })).toBeVisible();
   await page.goto(`${origin()}/today`);
   await expect(page.getByRole('heading', { name: /To be refitted/ })).toHaveCount(0);
 

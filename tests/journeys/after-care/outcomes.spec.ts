@@ -15,7 +15,7 @@ test('outcomes by keyboard: held against the first, worse offers the next step, 
   await expect(page.getByRole('img', { name: /^Comfort: \d+ then, \d+ now/ })).toBeVisible();
   await typeInto(page, 'Comfort, 0–100', '20');
   await typeInto(page, 'Activity 1, 0–10', '1');
-  await choose(page, 'What is seen', 4);
+  await choose(page, 'Mark with', 4);
   await press(page, page.getByRole('button', { name: 'left: ball' }));
   await tabTo(page, page.getByRole('button', { name: 'Keep the measures' }));
   await page.keyboard.press('Enter');

@@ -30,7 +30,7 @@ test('the lead adds a house rule: previewed, put in force, and what was issued r
   await form.getByRole('combobox', { name: 'Feature', exact: true }).selectOption('outsoleHardness');
   await form.getByLabel(/^at least/).fill('4');
   await form.getByLabel('Because, in one sentence').fill('The cliff path eats soft rubber within a month.');
-  await form.getByLabel('Reason for this departure').fill('three worn pairs this spring');
+  await form.getByLabel('Reason for this change').fill('three worn pairs this spring');
   await form.getByRole('button', { name: 'Into the draft' }).click();
   await expect(page.getByRole('region', { name: 'Draft' })).toContainText('runs on our cliff path');
 

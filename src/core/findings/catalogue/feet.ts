@@ -404,7 +404,7 @@ export const FEET_FINDINGS = {
     carries: false,
     prior: FLAT,
     readBy: through('the pitting grade'),
-    how: 'thumb pressed over bone, 5 s',
+    how: 'thumb pressed over bone, 5\u00a0s',
   }),
   pittingSeconds: number('Pit fills in', 's', [0, 180], [0, 600], {
     scope: 'foot',

@@ -50,7 +50,7 @@ export function ShoesBefore() {
             onRemove={() => change({ before: before.filter(({ id }) => id !== pair.id) })}
           />
         ))}
-        <div className="flex flex-wrap gap-x-8 gap-y-2 items-end">
+        <div className="flex flex-wrap gap-x-8 gap-y-2 items-start">
           <ModelPicker
             label="A pair that served, or did not"
             disabled={readOnly || before.length >= 12}
@@ -150,13 +150,15 @@ function OwnPairs({
 }) {
   const { visit, readOnly } = useExamined();
   const { pairs } = useOwnPairs(visit.patient.id);
-  const left = (pairs ?? []).filter(({ model }) => named.every((entry) => entry.model !== model.id));
+  // Several pairs of one model served, or did not, alike.
+  const models = new Map((pairs ?? []).map(({ model }) => [model.id, model]));
+  const left = [...models.values()].filter(({ id }) => named.every((entry) => entry.model !== id));
   if (readOnly || left.length === 0) return null;
   return (
     <div className="grid gap-0.5">
       <span className="text-faint">From this clinic</span>
-      {left.slice(0, 3).map(({ id, model }) => (
-        <span key={id} className="flex gap-2 items-baseline">
+      {left.slice(0, 3).map((model) => (
+        <span key={model.id} className="flex gap-2 items-baseline">
           {modelTitle(model)}
           {keysOf(VERDICTS).map((verdict) => (
             <button

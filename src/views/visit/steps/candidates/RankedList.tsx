@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import { modelTitle } from '@/core/catalogue/model';
+import { greaterOf } from '@/core/findings/picture';
 import { type Candidate, proposeFrom } from '@/core/match/candidates';
 import { DIRECTIONS, type DirectionId, moreLikeThis } from '@/core/match/more-like';
 import { type Proposal, ROLE_LABEL } from '@/core/match/propose';
@@ -7,6 +8,7 @@ import type { CandidatesView } from '../../use-candidates';
 import { useVisit } from '../../visit-context';
 import { OwnPairsForTrip, WantedShoe } from './AskedFor';
 import { CandidateRow } from './CandidateRow';
+import { NoneWithin } from './NoneWithin';
 import { useBrought } from './use-brought';
 
 const SHOWN = 8;
@@ -21,13 +23,13 @@ const HOW_MANY = [
 
 /** Best first, with the three that teach most together, and ways to look for others like one of them. */
 export function RankedList({ candidates }: { candidates: CandidatesView }) {
-  const { readOnly, specification } = useVisit();
+  const { readOnly, specification, picture } = useVisit();
   const { chosen, choose } = useBrought();
   const [shown, setShown] = useState(SHOWN);
   const [open, setOpen] = useState<string | null>(null);
   const [like, setLike] = useState<{ id: string; but: DirectionId } | null>(null);
   const { usable, byId, onFoot } = candidates;
-  const measured = usable.some(({ pair }) => pair !== null) || candidates.noSize.length > 0;
+  const measured = greaterOf(picture, 'footLength') !== null;
   const ranked = useMemo(() => usable.map(({ entry }) => entry), [usable]);
   const { proposals, because } = useMemo(
     () => proposeFrom(usable, byId, specification, onFoot),
@@ -61,10 +63,7 @@ export function RankedList({ candidates }: { candidates: CandidatesView }) {
       <WantedShoe candidates={candidates} />
       <OwnPairsForTrip candidates={candidates} />
       {usable.length === 0 ? (
-        <p className="problem">
-          No model fits these limits and feet. Order one, refer to an orthopaedic shoemaker, or look at the
-          limits again.
-        </p>
+        <NoneWithin candidates={candidates} />
       ) : (
         proposals.length > 0 && <ToTry proposals={proposals} candidates={candidates} />
       )}

@@ -52,7 +52,8 @@ export function SizeSystems() {
     <div className="grid gap-3 max-w-3xl">
       <p>
         Longer foot {longer} mm. {left !== null && right !== null && footDifference(left, right).sentence}{' '}
-        Room of {span(room.least, room.most, 'mm')} is wanted in front. Go by fit, not by size.
+        Room in front: {Math.round(room.wished)} mm is best, {span(room.least, room.most, 'mm')} accepted. Go
+        by fit, not by size.
       </p>
       {!table.ok ? (
         <p className="problem">{table.problem.message}</p>
@@ -83,7 +84,7 @@ export function SizeSystems() {
       )}
       <section aria-label="Room in front, by what is laid there">
         <p className="text-faint">
-          Names for the room in front that mean different things. Wanted here{' '}
+          Names for the room in front that mean different things. Accepted here:{' '}
           {span(room.least, room.most, 'mm')}.
         </p>
         <DataTable
@@ -106,7 +107,7 @@ export function SizeSystems() {
             },
             {
               id: 'here',
-              head: 'Within what is wanted',
+              head: 'Accepted here',
               cell: (allowance) => isAccepted(allowance, room),
             },
           ]}

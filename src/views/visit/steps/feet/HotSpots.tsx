@@ -47,7 +47,9 @@ export function HotSpots() {
     change({ hotSpots: spots.filter((entry) => !same(entry, gone)) });
     pick(null);
   };
-  const map = <SpotMap marked={all} current={spot} readOnly={readOnly} onPress={press} />;
+  const map = (
+    <SpotMap marked={all} current={spot} readOnly={readOnly} large={spot === undefined} onPress={press} />
+  );
   if (!spot)
     return (
       <div className="flex gap-6">

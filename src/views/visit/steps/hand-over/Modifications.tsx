@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import type { Side } from '@/core/findings/finding-kinds';
 import {
   MODIFICATIONS,
   MODIFIED_PLACES,
@@ -35,11 +36,15 @@ export function Modifications({ value, onChange }: Props) {
   const places = PLACES_OF[kind] ?? [];
   const number = amount.trim() === '' ? undefined : Number(amount.replace(',', '.'));
   const wrong = unit !== null && number !== undefined && !(number > 0 && number <= most);
-  const wanted = (['left', 'right'] as const).flatMap((foot) =>
+  const askedOf = (foot: Side) =>
     specification.feet[foot]
       .filter((target) => !acceptsEverything(target))
-      .map((target) => `${foot}: ${featureOf(target.feature).label.toLowerCase()} ${targetInWords(target)}`),
-  );
+      .map((target) => `${featureOf(target.feature).label.toLowerCase()}, ${targetInWords(target)}`);
+  const [left, right] = [askedOf('left'), askedOf('right')];
+  const wanted = [
+    ...left.map((words) => `${right.includes(words) ? 'both feet' : 'left'}: ${words}`),
+    ...right.filter((words) => !left.includes(words)).map((words) => `right: ${words}`),
+  ];
   const next: Modification = {
     kind,
     side,
@@ -58,7 +63,7 @@ export function Modifications({ value, onChange }: Props) {
   return (
     <section aria-label="Changes to the pair" className="grid gap-1">
       <h2>Changes to the pair</h2>
-      {wanted.length > 0 && <p className="text-faint">The specification asks {wanted.join('; ')}.</p>}
+      {wanted.length > 0 && <p className="text-faint">Specified for {wanted.join('; ')}.</p>}
       <ModificationChecks
         modifications={value}
         onCheck={(at, check) =>

@@ -1,0 +1,22 @@
+import type { CandidatesView } from '../../use-candidates';
+import { useVisit } from '../../visit-context';
+
+/** Why nothing is left to choose from, and what to do next: limits that contradict each other let no shoe through, whatever is ordered. */
+export function NoneWithin({ candidates }: { candidates: CandidatesView }) {
+  const { specification } = useVisit();
+  const [deadlock] = specification.deadlocks;
+  if (deadlock)
+    return (
+      <p role="alert" className="problem">
+        Limits contradict each other, so no shoe can be within all of them: decide first under{' '}
+        <a href="#reason">Reason</a>.
+      </p>
+    );
+  return (
+    <p className="problem">
+      {candidates.noSize.length > 0
+        ? 'No model that is within the limits can be had in this size. Order one, refer to an orthopaedic shoemaker, or look at the limits again.'
+        : 'No model in the catalogue is within the limits: “Left out” says which limit each of them breaks. Order one, refer to an orthopaedic shoemaker, or look at the limits again.'}
+    </p>
+  );
+}
