@@ -36,6 +36,7 @@ describe('how a clinic writes', () => {
   it('a mile is 1.609344 km by definition, so 100 km are 62 miles', () => {
     expect(printDistance(100, { distance: 'mi' })).toBe('62\u2009mi');
     expect(printDistance(100.4, { distance: 'km' })).toBe('100\u2009km');
+    expect(printDistance(1087, { distance: 'km' })).toBe('1,087\u2009km');
   });
 
   it('prices carry their currency; every one listed is known to ISO 4217 as the platform ships it', () => {

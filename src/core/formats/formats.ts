@@ -128,10 +128,10 @@ export const printMoment = (moment: string, formats: Pick<Formats, 'date'>): str
  * A distance in whole kilometres or miles.
  *
  * @param km kilometres
- * @example printDistance(100, { distance: 'mi' }) // '62 mi'
+ * @example printDistance(1087, { distance: 'km' }) // '1,087 km'
  */
 export const printDistance = (km: number, { distance }: Pick<Formats, 'distance'>): string =>
-  `${Math.round(distance === 'mi' ? km / KM_PER_MILE : km)}\u2009${distance}`;
+  `${Math.round(distance === 'mi' ? km / KM_PER_MILE : km).toLocaleString('en')}\u2009${distance}`;
 
 /**
  * A price in the clinic's currency, without cents where there are none.

@@ -14,6 +14,7 @@ import { writtenDay } from '@/ui/formats';
 
 const STATE = {
   going: 'Carry on with the plan.',
+  over: 'The plan has run its course.',
   refit: 'Three outings in a row were sore: refit it.',
   stop: 'Stop wearing it: have the foot and the pair seen.',
 } as const;
@@ -44,7 +45,7 @@ export function BreakIn({
           <strong>{writtenDay(plan.doneOn)}</strong>.
         </p>
         <p role="status" className={plan.state === 'going' ? '' : 'text-warn font-semibold'}>
-          {STATE[plan.state]}
+          {STATE[plan.state === 'going' && plan.doneOn < today ? 'over' : plan.state]}
         </p>
         {plan.state !== 'going' && !readOnly && (
           <GoOn

@@ -4,7 +4,7 @@ import { FINDINGS } from '@/core/findings/findings';
 import { SESSION_KINDS, weeklyOf, weeksLeft } from '@/core/wear/rotation/week';
 import { DAY_NAMES, weekNotes } from '@/core/wear/rotation/week-notes';
 import { Select } from '@/ui/fields/Select';
-import { amountInWords } from '../../pair/pair-words';
+import { amountInWords, STATE } from '../../pair/pair-words';
 import { PairCalendar } from './PairCalendar';
 import { useWeek, type Week } from './use-week';
 import { WeekGrid } from './WeekGrid';
@@ -12,6 +12,12 @@ import { WeekGrid } from './WeekGrid';
 const DAYS: Readonly<Record<string, string>> = Object.fromEntries(
   DAY_NAMES.map((name, day) => [String(day), name]),
 );
+
+/** How long a pair lasts with such weeks, counted to the middle of its likely life. */
+function leftInWords(weeks: number, pair: WeekRecord['pairs'][number] | undefined, today: string): string {
+  if (weeks >= 1) return `about ${Math.round(weeks)} weeks left`;
+  return pair?.window && pair.window.to < today ? STATE.overdue : 'past half its likely life';
+}
 
 /** Which pair goes to which outing of the week, what that leaves of each, and when to buy the next. */
 export function WeekPlan({
@@ -67,7 +73,11 @@ export function WeekPlan({
               <li key={pair.id}>
                 {pair.title}: {amountInWords(pair.clock, use)} a week
                 {left !== null &&
-                  (left < 1 ? ', past half its likely life' : `, about ${Math.round(left)} weeks left`)}
+                  `, ${leftInWords(
+                    left,
+                    record.pairs.find(({ id }) => id === pair.id),
+                    today,
+                  )}`}
                 {pair.racesLeft !== undefined && `, ${pair.racesLeft} races left`}
               </li>
             );

@@ -1,8 +1,12 @@
-import type { CandidatesView } from '../../use-candidates';
 import { useVisit } from '../../visit-context';
 
 /** Why nothing is left to choose from, and what to do next: limits that contradict each other let no shoe through, whatever is ordered. */
-export function NoneWithin({ candidates }: { candidates: CandidatesView }) {
+export function NoneWithin({
+  noSize,
+}: {
+  /** How many are within the limits, but not to be had in the size needed. */
+  noSize: number;
+}) {
   const { specification } = useVisit();
   const [deadlock] = specification.deadlocks;
   if (deadlock)
@@ -14,7 +18,7 @@ export function NoneWithin({ candidates }: { candidates: CandidatesView }) {
     );
   return (
     <p className="problem">
-      {candidates.noSize.length > 0
+      {noSize > 0
         ? 'No model that is within the limits can be had in this size. Order one, refer to an orthopaedic shoemaker, or look at the limits again.'
         : 'No model in the catalogue is within the limits: “Left out” says which limit each of them breaks. Order one, refer to an orthopaedic shoemaker, or look at the limits again.'}
     </p>

@@ -63,7 +63,7 @@ export function RankedList({ candidates }: { candidates: CandidatesView }) {
       <WantedShoe candidates={candidates} />
       <OwnPairsForTrip candidates={candidates} />
       {usable.length === 0 ? (
-        <NoneWithin candidates={candidates} />
+        <NoneWithin noSize={candidates.noSize.length} />
       ) : (
         proposals.length > 0 && <ToTry proposals={proposals} candidates={candidates} />
       )}

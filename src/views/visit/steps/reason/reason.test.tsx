@@ -4,6 +4,7 @@ import { serve, showInVisit, stubWorkers } from '@tests/fixtures/visit-view';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { HOUSE_TOPIC, type HouseChange, type HouseRules } from '@/core/knowledge/house-rules';
 import type { VisitContents } from '@/core/visit/contents';
+import { NoneWithin } from '../candidates/NoneWithin';
 import { Board } from './Board';
 import { Deadlocks } from './Deadlocks';
 import { Schools } from './Schools';
@@ -169,6 +170,19 @@ describe('deadlocks', () => {
   it('nothing is shown where all limits hold together', async () => {
     const { container } = await showInVisit(<Deadlocks />, { contents });
     expect(container.textContent).toBe('');
+  });
+
+  it('the candidates send to them; where limits hold together they say which way none is left', async () => {
+    await showInVisit(<NoneWithin noSize={0} />, { visit: { house } });
+    expect(screen.getByRole('alert').textContent).toContain('Limits contradict each other');
+    expect(screen.getByRole('link').getAttribute('href')).toBe('#reason');
+    cleanup();
+    const { container } = await showInVisit(<NoneWithin noSize={0} />, { contents });
+    expect(container.textContent).toContain('“Left out” says which limit');
+    cleanup();
+    expect((await showInVisit(<NoneWithin noSize={3} />, { contents })).container.textContent).toContain(
+      'can be had in this size',
+    );
   });
 
   it('both limits are named; one set aside with a reason frees the shoe', async () => {
