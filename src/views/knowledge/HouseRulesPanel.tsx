@@ -43,7 +43,10 @@ export function HouseRulesPanel(props: Props) {
           )}
           <ul className="grid gap-1">
             {draft.changes.map((change) => (
-              <li key={ruleOfChange(change)} className="border-b border-line pb-1 flex gap-3 items-baseline justify-between">
+              <li
+                key={ruleOfChange(change)}
+                className="border-b border-line pb-1 flex gap-3 items-baseline justify-between"
+              >
                 <ChangeInWords change={change} />
                 <button
                   type="button"
