@@ -14,7 +14,14 @@ export async function inBrowser(chromium, executablePath, measure, figure, origi
   await browser.close();
 }
 
-export const SOFTWARE_GL = ['--use-gl=angle', '--use-angle=swiftshader', '--enable-unsafe-swiftshader'];
+export const SOFTWARE_GL = [
+  '--use-gl=angle',
+  '--use-angle=swiftshader',
+  '--enable-unsafe-swiftshader',
+  // As a browser without a graphics card: only what is drawn in three dimensions, the page around it as ever.
+  '--disable-gpu-compositing',
+  '--disable-gpu-rasterization',
+];
 
 /** A page of its own with a visit of the demo open, signed in as a person does. */
 async function visitPage(browser, origin) {
