@@ -39,7 +39,7 @@ export function Modifications({ value, onChange }: Props) {
   const askedOf = (foot: Side) =>
     specification.feet[foot]
       .filter((target) => !acceptsEverything(target))
-      .map((target) => `${featureOf(target.feature).label.toLowerCase()}, ${targetInWords(target)}`);
+      .map((target) => `${featureOf(target.feature).label.toLowerCase()} (${targetInWords(target)})`);
   const [left, right] = [askedOf('left'), askedOf('right')];
   const wanted = [
     ...left.map((words) => `${right.includes(words) ? 'both feet' : 'left'}: ${words}`),
