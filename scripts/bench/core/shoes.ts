@@ -9,7 +9,7 @@ import { rank } from '@/core/match/rank';
 import { resolve } from '@/core/prescribe/engine/resolve';
 import { sideProfile } from '@/core/shoe/drawing/side-profile';
 import type { FitObservation } from '@/core/sizing/learned/fit-evidence';
-import { learnOffsets, OffsetLearner } from '@/core/sizing/learned/learn-offsets';
+import { byVersion, learnOffsets, OffsetLearner } from '@/core/sizing/learned/learn-offsets';
 import { pairSizer, sizePair } from '@/core/sizing/size-pair';
 import { demoModels } from '@/demo/models';
 import { random } from '@/demo/random';
@@ -100,19 +100,32 @@ figure(
   { wanted: 400 },
 );
 const learner = new OffsetLearner(models);
-for (const fitting of fittings) learner.tell(fitting.version, [fitting]);
-learner.learned();
+learner.tell(byVersion(fittings));
+/** Of the maker with the most fittings: what is worked out anew is theirs. */
+const perMaker = new Map<string, FitObservation[]>();
+for (const fitting of fittings) {
+  const { maker } = byId.get(fitting.version)!;
+  perMaker.set(maker, [...(perMaker.get(maker) ?? []), fitting]);
+}
+const [[busiest, theirs]] = [...perMaker].sort(([, a], [, b]) => b.length - a.length) as [
+  [string, FitObservation[]],
+];
+const asked = models.filter(({ maker }) => maker === busiest).slice(0, 4);
 let come = 0;
+/** One fitting more, and what is known then of some models. */
+const oneMore = (of: typeof models) => () => {
+  come = (come + 1) % theirs.length;
+  const fitting = theirs[come]!;
+  const more = { ...fitting, feet: [...fitting.feet, ...fitting.feet] };
+  learner.tell(new Map([[fitting.version, [fitting, more]]]));
+  const learned = learner.learned();
+  return of.map(({ id }) => learned.get(id));
+};
 figure(
-  `offsets of ${models.length} models with one fitting more`,
-  timed(() => {
-    come += 1;
-    const { version, feet } = fittings[come * 7]!;
-    learner.tell(version, [
-      { version, feet },
-      { version, feet: fittings[come]!.feet },
-    ]);
-    learner.learned();
-  }, 30),
+  `offsets of ${models.length} models with one fitting more of a maker that has ${theirs.length}, asked of four`,
+  timed(oneMore(asked), 60),
   { wanted: 5 },
 );
+figure('the same, asked of all of them', timed(oneMore(models), 30), {
+  floor: { what: 'learned at once', value: timed(() => learnOffsets(models, fittings), 5) },
+});

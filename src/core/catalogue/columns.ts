@@ -1,5 +1,5 @@
 import { FEATURE_IDS, type FeatureId, type FeatureValue } from '../shoe/features';
-import { type LearnedFit, withLearned } from '../sizing/learned/learned-fit';
+import { type LearnedFit, type LearnedFits, withLearned } from '../sizing/learned/learned-fit';
 import type { ShoeModel } from './model';
 
 /** One property of many models: each value once, and which of them every model has; −1 where it has none. */
@@ -92,10 +92,7 @@ export function modelsOf({ ids, stated: of, features }: CatalogueColumns): State
 }
 
 /** What was learned of some models, in the order of their identifiers. */
-export function learnedColumnsOf(
-  ids: readonly string[],
-  fits: ReadonlyMap<string, LearnedFit>,
-): LearnedColumns {
+export function learnedColumnsOf(ids: readonly string[], fits: LearnedFits): LearnedColumns {
   const rows = ids.toSorted().map((id) => fits.get(id));
   return {
     length: pack(rows.map((fit) => fit?.length)),

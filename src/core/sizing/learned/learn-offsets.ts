@@ -1,6 +1,6 @@
 import { type FitObservation, type LabelledVersion, label } from './fit-evidence';
 import { foldOffset } from './fold-evidence';
-import type { LearnedFit, LearnedOffset } from './learned-fit';
+import type { LearnedFit, LearnedFits, LearnedOffset } from './learned-fit';
 import { readingVariance, type Scatter, scatterOf } from './length-evidence';
 import { LENGTH_SPREAD, MakerOffsets, WIDTH_SPREAD } from './maker-offsets';
 import { type FamilySpread, type OffsetPosterior, offsetPosterior } from './offset-tree';
@@ -24,8 +24,7 @@ const STILL_MM = 0.01;
 
 /** A version's place: in the list of all, and in its maker's own. */
 interface Place {
-  place: number;
-  maker: MakerOffsets;
+  all: number;
   at: number;
   version: LabelledVersion;
 }
@@ -37,63 +36,86 @@ interface Place {
  * version keeps. In which order versions were told of changes no bit.
  */
 export class OffsetLearner {
-  readonly #places: readonly Place[];
-  readonly #byId: ReadonlyMap<string, Place>;
-  readonly #makers: readonly MakerOffsets[];
+  readonly #places: ReadonlyMap<string, Place>;
+  readonly #makers: Map<string, MakerOffsets>;
   /** Of each version's length readings, in the order of the versions. */
   readonly #scatter: Scatter[];
 
   constructor(versions: readonly LabelledVersion[]) {
     const lines = new Map<string, LabelledVersion[]>();
-    for (const version of versions) {
-      const line = lines.get(version.maker);
-      if (line) line.push(version);
-      else lines.set(version.maker, [version]);
+    const places = new Map<string, Place>();
+    for (const [all, version] of versions.entries()) {
+      const line = lines.get(version.maker) ?? [];
+      lines.set(version.maker, line);
+      places.set(version.id, { all, at: line.length, version });
+      line.push(version);
     }
-    const makers = new Map([...lines].map(([maker, line]) => [maker, new MakerOffsets(line)]));
-    const next = new Map<MakerOffsets, number>();
-    this.#places = versions.map((version, place) => {
-      const maker = makers.get(version.maker)!;
-      const at = next.get(maker) ?? 0;
-      next.set(maker, at + 1);
-      return { place, maker, at, version };
-    });
-    this.#byId = new Map(this.#places.map((place) => [place.version.id, place]));
-    this.#makers = [...makers.values()];
+    this.#places = places;
+    this.#makers = new Map([...lines].map(([maker, line]) => [maker, new MakerOffsets(line)]));
     this.#scatter = versions.map(() => scatterOf([]));
   }
 
-  /** All fittings of a version: they take the place of those told before. Of a version that nobody knows nothing is learned. */
-  tell(version: string, fittings: readonly FitObservation[]): void {
-    const place = this.#byId.get(version);
-    if (place) this.#scatter[place.place] = place.maker.tell(place.at, fittings);
+  /**
+   * All fittings of some versions: they take the place of those told before. Of a version that nobody knows nothing is learned.
+   *
+   * @param fittings by version
+   */
+  tell(fittings: ReadonlyMap<string, readonly FitObservation[]>): void {
+    const byMaker = new Map<string, Map<Place, readonly FitObservation[]>>();
+    for (const [id, own] of fittings) {
+      const place = this.#places.get(id);
+      if (!place) continue;
+      const { maker } = place.version;
+      byMaker.set(maker, (byMaker.get(maker) ?? new Map()).set(place, own));
+    }
+    for (const [maker, changes] of byMaker) {
+      const all = new Map([...changes.keys()].map((place) => [place.at, place.all]));
+      const told = new Map([...changes].map(([{ at }, own]) => [at, own]));
+      const before = this.#makers.get(maker)!;
+      this.#makers.set(
+        maker,
+        before.told(told, (at, scatter) => {
+          this.#scatter[all.get(at)!] = scatter;
+        }),
+      );
+    }
   }
 
-  /** What is known by now of every version. */
-  learned(): Map<string, LearnedFit> {
+  /** What is known by now, worked out maker by maker where it is asked; what is told later does not change it. */
+  learned(): LearnedFits {
     const variance = readingVariance(this.#scatter);
     const steps = this.#widthSteps();
-    // Where nothing of a maker was fitted, all of it is as nobody knows.
+    const makers = new Map(this.#makers);
     const lengths = new Map<MakerOffsets, OffsetPosterior>();
-    for (const maker of this.#makers) if (maker.fittings > 0) lengths.set(maker, maker.lengths(variance));
-    const learned = new Map<string, LearnedFit>();
-    for (const place of this.#places) {
-      const length = lengths.get(place.maker);
-      learned.set(place.version.id, length ? fitAt(place, length, steps) : UNSEEN_FIT);
-    }
-    return learned;
+    return {
+      get: (version) => {
+        const place = this.#places.get(version);
+        const maker = place && makers.get(place.version.maker);
+        if (!maker) return undefined;
+        // Where nothing of a maker was fitted, all of it is as nobody knows.
+        if (maker.fittings === 0) return UNSEEN_FIT;
+        const length = lengths.get(maker) ?? maker.lengths(variance);
+        lengths.set(maker, length);
+        return fitAt(place, maker, length, steps);
+      },
+    };
   }
 
   /** After how many steps no width of any maker moves any more. */
   #widthSteps(): number {
+    const makers = [...this.#makers.values()];
     for (let steps = 1; steps < STEPS; steps += 1)
-      if (this.#makers.every((maker) => maker.fittings === 0 || maker.widthsMoved(steps) <= STILL_MM))
-        return steps;
+      if (makers.every((maker) => maker.fittings === 0 || maker.widthsMoved(steps) <= STILL_MM)) return steps;
     return STEPS;
   }
 }
 
-function fitAt({ maker, at, version }: Place, length: OffsetPosterior, steps: number): LearnedFit {
+function fitAt(
+  { at, version }: Place,
+  maker: MakerOffsets,
+  length: OffsetPosterior,
+  steps: number,
+): LearnedFit {
   const { fittings, looked } = maker.toldOf(at);
   const meanMm = length.mean[at]!;
   return {
@@ -116,8 +138,9 @@ export function learnOffsets(
   fittings: readonly FitObservation[],
 ): Map<string, LearnedFit> {
   const learner = new OffsetLearner(versions);
-  for (const [version, own] of byVersion(fittings)) learner.tell(version, own);
-  return learner.learned();
+  learner.tell(byVersion(fittings));
+  const learned = learner.learned();
+  return new Map(versions.map(({ id }) => [id, learned.get(id) ?? UNSEEN_FIT]));
 }
 
 /** Fittings under the version they are of, in their order. */

@@ -16,6 +16,11 @@ export interface LearnedFit {
   fold: LearnedOffset | null;
 }
 
+/** What was learned of each version, by its identifier; undefined of one that is not in the catalogue. */
+export interface LearnedFits {
+  get: (version: string) => LearnedFit | undefined;
+}
+
 /** A sizing that starts from what was learned. */
 export const withLearned = (sizing: ModelSizing, fit: LearnedFit): ModelSizing => ({
   ...sizing,

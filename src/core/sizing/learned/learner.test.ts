@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { expect, it } from 'vitest';
 import type { FitObservation, FittedFoot, LabelledVersion } from './fit-evidence';
 import { byVersion, learnOffsets, OffsetLearner } from './learn-offsets';
+import type { LearnedFits } from './learned-fit';
 
 const VERSIONS: LabelledVersion[] = ['ant', 'bee', 'cat'].flatMap((maker, m) =>
   ['one', 'two'].flatMap((name, n) =>
@@ -31,19 +32,25 @@ const fitting: fc.Arbitrary<FitObservation> = fc.record({
   feet: fc.array(foot, { minLength: 1, maxLength: 2 }),
 });
 
+const allOf = (learned: LearnedFits) => new Map(VERSIONS.map(({ id }) => [id, learned.get(id)]));
+
 it('what is learned one version after another, with changes of mind, is to the bit what is learned at once', () => {
   fc.assert(
     fc.property(fc.array(fitting, { maxLength: 25 }), fc.array(fitting, { maxLength: 6 }), (first, then) => {
       const learner = new OffsetLearner(VERSIONS);
-      for (const [version, own] of byVersion(first)) learner.tell(version, own);
-      expect(learner.learned()).toEqual(learnOffsets(VERSIONS, first));
+      learner.tell(byVersion(first));
+      const before = learner.learned();
+      expect(allOf(before)).toEqual(learnOffsets(VERSIONS, first));
       // Of some versions all is said anew, of one nothing is left.
       const anew = byVersion(then);
       const [gone] = first;
       if (gone) anew.set(gone.version, []);
-      for (const [version, own] of anew) learner.tell(version, own);
+      learner.tell(anew);
       const whole = [...first.filter(({ version }) => !anew.has(version)), ...[...anew.values()].flat()];
-      expect(learner.learned()).toEqual(learnOffsets(VERSIONS, whole));
+      expect(allOf(learner.learned())).toEqual(learnOffsets(VERSIONS, whole));
+      // What was learned before stays as it was.
+      expect(allOf(before)).toEqual(learnOffsets(VERSIONS, first));
+      expect(before.get('of nobody')).toBeUndefined();
     }),
   );
 });

@@ -54,59 +54,89 @@ interface WidthStep extends OffsetPosterior {
   moved: number;
 }
 
-/** What the fittings of one maker tell: makers have nothing to say of each other. */
+interface State {
+  told: Told[];
+  /** Mean of each version's length readings, mm, and how many there are. */
+  lengthMean: Float64Array;
+  lengthReadings: Float64Array;
+  fittings: number;
+}
+
+const empty = (many: number): State => ({
+  told: new Array<Told>(many).fill(NOTHING),
+  lengthMean: new Float64Array(many),
+  lengthReadings: new Float64Array(many),
+  fittings: 0,
+});
+
+/** What the fittings of one maker tell: makers have nothing to say of each other. It never changes; what it is told makes another. */
 export class MakerOffsets {
   readonly #versions: readonly LabelledVersion[];
   readonly #families: ReturnType<typeof familiesOf>;
-  readonly #told: Told[];
-  /** Mean of each version's length readings, mm, and how many there are. */
-  readonly #lengthMean: Float64Array;
-  readonly #lengthReadings: Float64Array;
+  readonly #state: State;
   /** Newton's steps towards the widths, as far as they were asked for. */
-  #widthSteps: WidthStep[] = [];
+  readonly #widthSteps: WidthStep[] = [];
   /** Widths after so many steps, as they were last asked for. */
   #widths: { steps: number; offsets: readonly LearnedOffset[] } | null = null;
-  fittings = 0;
 
   /** @param versions of one maker */
-  constructor(versions: readonly LabelledVersion[]) {
+  constructor(
+    versions: readonly LabelledVersion[],
+    families = familiesOf(versions.map(({ maker, name }) => ({ maker, model: name }))),
+    state = empty(versions.length),
+  ) {
     this.#versions = versions;
-    this.#families = familiesOf(versions.map(({ maker, name }) => ({ maker, model: name })));
-    this.#told = versions.map(() => NOTHING);
-    this.#lengthMean = new Float64Array(versions.length);
-    this.#lengthReadings = new Float64Array(versions.length);
+    this.#families = families;
+    this.#state = state;
+  }
+
+  get fittings(): number {
+    return this.#state.fittings;
   }
 
   /**
-   * All fittings of the version at a place of the list: they take the place of those told before.
+   * With all fittings of some versions, in place of those told before.
    *
-   * @returns how its length readings scatter
+   * @param changes fittings by the version's place in the list
+   * @param noted hears how the length readings of each scatter
    */
-  tell(at: number, fittings: readonly FitObservation[]): Scatter {
-    const version = this.#versions[at]!;
-    this.fittings += fittings.length - this.#told[at]!.fittings;
-    this.#told[at] = {
-      fittings: fittings.length,
-      verdicts: verdictsOn(version, fittings),
-      looked: fittings.flatMap(({ feet }) => feet.filter(({ bend }) => bend != null)),
+  told(
+    changes: ReadonlyMap<number, readonly FitObservation[]>,
+    noted: (at: number, scatter: Scatter) => void,
+  ): MakerOffsets {
+    const { told, lengthMean, lengthReadings } = this.#state;
+    const state = {
+      told: [...told],
+      lengthMean: lengthMean.slice(),
+      lengthReadings: lengthReadings.slice(),
+      fittings: this.fittings,
     };
-    const scatter = scatterOf(fittings.flatMap(({ feet }) => lengthOffsetSeen(version.sizing, feet) ?? []));
-    this.#lengthMean[at] = scatter.mean;
-    this.#lengthReadings[at] = scatter.readings;
-    this.#widthSteps = [];
-    this.#widths = null;
-    return scatter;
+    for (const [at, fittings] of changes) {
+      const version = this.#versions[at]!;
+      state.fittings += fittings.length - told[at]!.fittings;
+      state.told[at] = {
+        fittings: fittings.length,
+        verdicts: verdictsOn(version, fittings),
+        looked: fittings.flatMap(({ feet }) => feet.filter(({ bend }) => bend != null)),
+      };
+      const scatter = scatterOf(fittings.flatMap(({ feet }) => lengthOffsetSeen(version.sizing, feet) ?? []));
+      state.lengthMean[at] = scatter.mean;
+      state.lengthReadings[at] = scatter.readings;
+      noted(at, scatter);
+    }
+    return new MakerOffsets(this.#versions, this.#families, state);
   }
 
   toldOf(at: number): Told {
-    return this.#told[at]!;
+    return this.#state.told[at]!;
   }
 
   /** @param variance of one reading, mm² */
   lengths(variance: number): OffsetPosterior {
+    const { lengthMean, lengthReadings } = this.#state;
     return offsetPosterior(
       this.#families,
-      { mean: this.#lengthMean, precision: this.#lengthReadings.map((readings) => readings / variance) },
+      { mean: lengthMean, precision: lengthReadings.map((readings) => readings / variance) },
       LENGTH_SPREAD,
     );
   }
@@ -120,7 +150,7 @@ export class MakerOffsets {
   widthsAfter(steps: number): readonly LearnedOffset[] {
     if (this.#widths?.steps !== steps) {
       const { mean, variance } = this.#widthStep(steps);
-      const offsets = this.#told.map(({ fittings }, at) => ({
+      const offsets = this.#state.told.map(({ fittings }, at) => ({
         meanMm: mean[at]!,
         sdMm: Math.sqrt(variance[at]!),
         fittings,
@@ -140,7 +170,7 @@ export class MakerOffsets {
     const many = this.#versions.length;
     const here = this.#widthSteps.at(-1)?.mean ?? new Float64Array(many);
     const evidence = { mean: Float64Array.from(here), precision: new Float64Array(many) };
-    for (const [at, { verdicts }] of this.#told.entries()) {
+    for (const [at, { verdicts }] of this.#state.told.entries()) {
       if (verdicts.length === 0) continue;
       let slope = 0;
       let precision = 0;

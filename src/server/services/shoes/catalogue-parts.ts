@@ -37,5 +37,5 @@ export async function readPart(
 export async function readLearned(tenant: Tenant, version: string): Promise<LearnedColumns> {
   const learned = await readFits(tenant);
   if (learned.version !== version) throw changedMeanwhile();
-  return learnedColumnsOf([...learned.fits.keys()], learned.fits);
+  return learnedColumnsOf([...learned.ids], learned.fits);
 }

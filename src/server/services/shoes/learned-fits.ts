@@ -2,14 +2,16 @@ import { type RawBuilder, sql } from 'kysely';
 import { lastShapeOf } from '@/core/sizing/last-shape';
 import type { FitObservation, LabelledVersion } from '@/core/sizing/learned/fit-evidence';
 import { OffsetLearner, UNSEEN_FIT } from '@/core/sizing/learned/learn-offsets';
-import type { LearnedFit } from '@/core/sizing/learned/learned-fit';
+import type { LearnedFits } from '@/core/sizing/learned/learned-fit';
 import type { Tenant } from '../../database/tenant';
 import { readParts } from './catalogue-versions';
 
 export interface Learned {
   /** Null where something changed while it was worked out. */
   version: string | null;
-  fits: ReadonlyMap<string, LearnedFit>;
+  /** Of which models. */
+  ids: ReadonlySet<string>;
+  fits: LearnedFits;
 }
 
 interface FittingRow {
@@ -25,7 +27,6 @@ const LATE = sql`interval '1 minute'`;
 class Learning {
   readonly #learner: OffsetLearner;
   readonly #known: ReadonlySet<string>;
-  readonly #ids: readonly string[];
   /** Fittings under their model and visit; which models a visit told of. */
   readonly #byModel = new Map<string, Map<string, FitObservation>>();
   readonly #byVisit = new Map<string, string[]>();
@@ -37,10 +38,9 @@ class Learning {
    */
   constructor(
     readonly catalogue: string,
-    ids: readonly string[],
+    readonly ids: ReadonlySet<string>,
     models: readonly LabelledVersion[],
   ) {
-    this.#ids = ids;
     this.#learner = new OffsetLearner(models);
     this.#known = new Set(models.map(({ id }) => id));
   }
@@ -72,20 +72,18 @@ class Learning {
       this.#byVisit.get(visit_id)?.push(model_id);
       changed.add(model_id);
     }
-    for (const model of changed) {
-      const under = [...(this.#byModel.get(model) ?? [])];
-      // In an order of their own, so that sums come out the same whichever fitting was heard of first.
-      under.sort(([a], [b]) => (a < b ? -1 : 1));
-      this.#learner.tell(
-        model,
-        under.map(([, fitting]) => fitting),
-      );
-    }
+    // In an order of their own, so that sums come out the same whichever fitting was heard of first.
+    const inOrder = (model: string) =>
+      [...(this.#byModel.get(model) ?? [])]
+        .sort(([a], [b]) => (a < b ? -1 : 1))
+        .map(([, fitting]) => fitting);
+    this.#learner.tell(new Map([...changed].map((model) => [model, inOrder(model)])));
   }
 
-  fits(): Learned['fits'] {
+  /** Of makers of whom nothing was fitted, all is as nobody knows. */
+  fits(): LearnedFits {
     const learned = this.#learner.learned();
-    return new Map(this.#ids.map((id) => [id, learned.get(id) ?? UNSEEN_FIT]));
+    return { get: (id) => learned.get(id) ?? (this.ids.has(id) ? UNSEEN_FIT : undefined) };
   }
 }
 
@@ -123,7 +121,7 @@ async function learnAll(tenant: Tenant, catalogue: string): Promise<Learning> {
   const all = await tx.selectFrom('shoe_model').select('id').execute();
   const learning = new Learning(
     catalogue,
-    all.map(({ id }) => id),
+    new Set(all.map(({ id }) => id)),
     models.map((model) => ({ ...model, foldPercent: lastShapeOf(model.features).foldPercent })),
   );
   learning.take(fittings);
@@ -159,7 +157,7 @@ export async function readFits(tenant: Tenant): Promise<Learned> {
   const catalogue = parts.map((part) => part.version).join(' ');
   const learning =
     (before && (await learnOn(tenant, before, catalogue, many))) ?? (await learnAll(tenant, catalogue));
-  const learned = { version, fits: learning.fits(), learning, latest };
+  const learned = { version, ids: learning.ids, fits: learning.fits(), learning, latest };
   // Of no version: it is good for one answer, and whoever needs it in an order asks again.
   if ((await readParts(tenant)).learned !== version) return { ...learned, version: null };
   kept.delete(clinicId);

@@ -10,7 +10,7 @@ import type { ShelfPlace } from '@/core/catalogue/shelf';
 import { benchChanges, readBench } from '@/core/shoe/bench/read-bench';
 import { type FeatureValues, isFeatureId } from '@/core/shoe/features';
 import { type FeatureReadings, featuresOf, withReading } from '@/core/shoe/readings/readings';
-import { type LearnedFit, withLearned } from '@/core/sizing/learned/learned-fit';
+import { type LearnedFits, withLearned } from '@/core/sizing/learned/learned-fit';
 import { madeForUse } from '@/core/wear/clocks';
 import { requirePart } from '../../auth/require-part';
 import type { Tenant } from '../../database/tenant';
@@ -20,7 +20,7 @@ import { readClinic } from '../people/clinic';
 import { readFits } from './learned-fits';
 import { MODEL_COLUMNS, modelOf } from './model-rows';
 
-const withLearnedFit = (model: ShoeModel, fits: ReadonlyMap<string, LearnedFit>): ShoeModel => {
+const withLearnedFit = (model: ShoeModel, fits: LearnedFits): ShoeModel => {
   const learned = fits.get(model.id);
   return learned ? { ...model, sizing: withLearned(model.sizing, learned), learned } : model;
 };
@@ -45,7 +45,7 @@ async function withFits(tenant: Tenant, rows: ReturnType<typeof statedModels>): 
 export const listModels = (tenant: Tenant): Promise<ShoeModel[]> => withFits(tenant, statedModels(tenant));
 
 /** Models that a page shows at first. */
-const SEEN_AT_FIRST = 40;
+const SEEN_AT_FIRST = 24;
 
 /** What the catalogue’s list opens with: as much work with fifty thousand models as with two hundred. */
 export async function startOfCatalogue(tenant: Tenant): Promise<CatalogueStart> {
