@@ -7,11 +7,12 @@ import { ensureBuilt, ensureChromium, ensureNpmPackages, ROOT } from '../lib/pac
 import { dataFolder, freePort, startPostgres } from '../lib/postgres.mjs';
 import {
   comparisonInTheBrowser,
-  examinationInTheBrowser,
   inBrowser,
   longWorkInTheBrowser,
   memoryInTheBrowser,
+  printInTheBrowser,
   SOFTWARE_GL,
+  scanInTheBrowser,
 } from './browser.mjs';
 import { figuresOf, report } from './figures.mjs';
 import { importOfFiftyThousand, previewUnderLoad, serverSteps, sheetAsPdf } from './server.mjs';
@@ -71,9 +72,10 @@ async function running() {
       const { chromium } = await import('@playwright/test');
       const measured = (measure, ...more) =>
         inBrowser(chromium, executablePath, measure, figuresOf('browser'), origin, ...more);
-      await measured(examinationInTheBrowser, SOFTWARE_GL);
+      await measured(printInTheBrowser);
+      await measured(scanInTheBrowser, SOFTWARE_GL);
       await measured(comparisonInTheBrowser);
-      await measured(longWorkInTheBrowser, SOFTWARE_GL);
+      await measured(longWorkInTheBrowser);
       await measured(memoryInTheBrowser);
     }
     // Last: it leaves a catalogue that no clinic has.

@@ -14,14 +14,7 @@ export async function inBrowser(chromium, executablePath, measure, figure, origi
   await browser.close();
 }
 
-export const SOFTWARE_GL = [
-  '--use-gl=angle',
-  '--use-angle=swiftshader',
-  '--enable-unsafe-swiftshader',
-  // As a browser without a graphics card: only what is drawn in three dimensions, the page around it as ever.
-  '--disable-gpu-compositing',
-  '--disable-gpu-rasterization',
-];
+export const SOFTWARE_GL = ['--use-gl=angle', '--use-angle=swiftshader', '--enable-unsafe-swiftshader'];
 
 /** A page of its own with a visit of the demo open, signed in as a person does. */
 async function visitPage(browser, origin) {
@@ -49,45 +42,47 @@ async function openVisit(page) {
   await page.locator('[data-visit]').waitFor();
 }
 
-/** A 12-megapixel print and a large scan through the real page: how long, and how long the page stood still. */
-export async function examinationInTheBrowser(figure, browser, origin) {
+/** A 12-megapixel print through the real page: how long, and how long the page stood still. */
+export const printInTheBrowser = (figure, browser, origin) =>
+  deviceInTheBrowser(figure, browser, origin, {
+    tab: 'Footprint',
+    button: 'Take a print, left',
+    device: 'footprint-scanner?side=left&pixelsPerMm=14',
+    name: 'print.png',
+    ready: 'Keep, left',
+  });
+
+/** A large scan, the same. */
+export const scanInTheBrowser = (figure, browser, origin) =>
+  deviceInTheBrowser(figure, browser, origin, {
+    tab: 'Scan',
+    button: 'Take a scan, left',
+    device: 'foot-scanner?side=left&rings=600',
+    name: 'foot.stl',
+    ready: 'Keep all, left',
+  });
+
+async function deviceInTheBrowser(figure, browser, origin, { tab, button, device, name, ready }) {
   const page = await visitPage(browser, origin);
-  // Files on the disk, as a person chooses them: a buffer would be unpacked on the page by the driver.
+  // A file on the disk, as a person chooses it: a buffer would be unpacked on the page by the driver.
   const files = mkdtempSync(join(tmpdir(), 'sovet-bench-'));
-  const device = async (path, name) => {
-    const answer = await page.request.get(`${origin}/api/v1/devices/${path}`);
-    writeFileSync(join(files, name), await answer.body());
-    return join(files, name);
-  };
-  const run = async (tab, button, file, ready) => {
-    await page.goto(`${page.url().split('#')[0]}#feet`);
-    await page.getByRole('tab', { name: tab, exact: true }).click();
-    await page.getByRole('button', { name: button }).click();
-    const chooser = await page.getByRole('dialog').getByLabel('From a file').elementHandle();
-    let ms = 0;
-    const still = await stillWhile(page, async () => {
-      const start = performance.now();
-      await chooser.setInputFiles(file);
-      await page
-        .locator(`css=button:text-is("${ready}"), button[aria-label="${ready}"]`)
-        .waitFor({ timeout: 60_000 });
-      ms = performance.now() - start;
-    });
-    figure({ what: `${tab}: from file to readings on the page`, value: ms, unit: 'ms' });
-    figure({ what: `${tab}: longest the page stood still`, value: still, unit: 'ms', wanted: 50 });
-  };
-  await run(
-    'Footprint',
-    'Take a print, left',
-    await device('footprint-scanner?side=left&pixelsPerMm=14', 'print.png'),
-    'Keep, left',
-  );
-  await run(
-    'Scan',
-    'Take a scan, left',
-    await device('foot-scanner?side=left&rings=600', 'foot.stl'),
-    'Keep all, left',
-  );
+  const file = join(files, name);
+  writeFileSync(file, await (await page.request.get(`${origin}/api/v1/devices/${device}`)).body());
+  await page.goto(`${page.url().split('#')[0]}#feet`);
+  await page.getByRole('tab', { name: tab, exact: true }).click();
+  await page.getByRole('button', { name: button }).click();
+  const chooser = await page.getByRole('dialog').getByLabel('From a file').elementHandle();
+  let ms = 0;
+  const still = await stillWhile(page, async () => {
+    const start = performance.now();
+    await chooser.setInputFiles(file);
+    await page
+      .locator(`css=button:text-is("${ready}"), button[aria-label="${ready}"]`)
+      .waitFor({ timeout: 60_000 });
+    ms = performance.now() - start;
+  });
+  figure({ what: `${tab}: from file to readings on the page`, value: ms, unit: 'ms' });
+  figure({ what: `${tab}: longest the page stood still`, value: still, unit: 'ms', wanted: 50 });
   rmSync(files, { recursive: true, force: true });
 }
 

@@ -1,3 +1,4 @@
+import { lightMesh } from '@/core/examination/scan/light-mesh';
 import { measureScan } from '@/core/examination/scan/measure-scan';
 import { vertexNormals } from '@/core/examination/scan/mesh';
 import type { ScanReading, ScanUnit } from '@/core/examination/scan/reading';
@@ -14,7 +15,7 @@ export interface ScanQuestion {
   unit: ScanUnit | null;
 }
 
-/** A reading with the normals that its picture needs: three’s own would be computed on the page. */
+/** A reading with a mesh that is light enough to be drawn, and its normals: three’s own would be computed on the page. */
 export type ScanAnswer = ScanReading & { normals: Float32Array };
 
 serve<ScanQuestion, ScanAnswer>(
@@ -30,7 +31,8 @@ serve<ScanQuestion, ScanAnswer>(
     });
     if (!reading.ok) return reading;
     report('shading', 0.95);
-    return ok({ ...reading.value, normals: vertexNormals(reading.value.mesh) });
+    // It is measured: from here on it is only looked at.
+    return ok({ ...reading.value, ...lightMesh(reading.value.mesh, vertexNormals(reading.value.mesh)) });
   },
   ({ mesh, normals }) =>
     [mesh.positions, mesh.triangles, normals].map((array) => array.buffer as ArrayBuffer),
