@@ -66,7 +66,8 @@ export class OffsetLearner {
       const place = this.#places.get(id);
       if (!place) continue;
       const { maker } = place.version;
-      byMaker.set(maker, (byMaker.get(maker) ?? new Map()).set(place, own));
+      const changes = byMaker.get(maker) ?? new Map<Place, readonly FitObservation[]>();
+      byMaker.set(maker, changes.set(place, own));
     }
     for (const [maker, changes] of byMaker) {
       const all = new Map([...changes.keys()].map((place) => [place.at, place.all]));
