@@ -81,14 +81,14 @@ test('a new pair: its plan, sore outings answered, Today, and the sheet with its
   await expect(form).toContainText('The pair was first used on');
   await page.goto(`${origin()}/today`);
   await expect(page.getByRole('heading', { name: /To be refitted/ })).toBeVisible();
-  // Looked at by a clinician, it goes on, and leaves the list.
+  // Looked at by a clinician, it goes on (its plan was over by then), and leaves the list.
   await page.goBack();
   await page.getByRole('tab', { name: 'Breaking in' }).click();
   const seen = page.getByRole('region', { name: 'Looked at' });
   await expect(seen.getByRole('button', { name: 'It may go on' })).toBeDisabled();
   await seen.getByRole('textbox').fill('Counter softened at the rim; skin whole.');
   await seen.getByRole('button', { name: 'It may go on' }).click();
-  await expect(page.getByRole('status').filter({ hasText: 'Carry on with the plan.' })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'The plan has run its course.' })).toBeVisible();
   await page.goto(`${origin()}/today`);
   await expect(page.getByRole('heading', { name: /To be refitted/ })).toHaveCount(0);
 
