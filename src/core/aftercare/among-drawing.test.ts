@@ -11,6 +11,12 @@ it('the words beside the pair cover no dot where a side is free, and stay inside
   const between = amongDrawing({ pair, others: [right, left] });
   expect(between.label.anchor).toBe('middle');
   expect(between.label.y).toBeLessThan(between.pair[1]);
+  // Below to the left stands a word of the frame: rather over a dot than over it.
+  const others = [
+    { firm: 0.25, stiff: 0.2 },
+    { firm: 0.15, stiff: 0.45 },
+  ];
+  expect(amongDrawing({ pair: { firm: 0.15, stiff: 0.2 }, others }).label.anchor).toBe('start');
   // At the right edge there is no room to the right.
   const edge = amongDrawing({ pair: { firm: 1, stiff: 0.5 }, others: [] });
   expect([edge.label.anchor, edge.label.x < AMONG.right]).toEqual(['end', true]);

@@ -11,6 +11,8 @@ const at = ({ firm, stiff }: AmongPlace): [number, number] => [
 
 /** Room that the words beside the pair take. */
 const WORDS = { width: 48, height: 10 } as const;
+/** And those that say what is up and what is down, in the corners on the left. */
+const CORNER = { width: 36, height: 13 } as const;
 
 interface Label {
   x: number;
@@ -31,11 +33,18 @@ function labelOf([x, y]: readonly [number, number], others: readonly (readonly [
     ({ from, top }) =>
       from >= AMONG.left && from + width <= AMONG.right && top >= AMONG.top && top + height <= AMONG.bottom,
   );
-  const covered = ({ from, top }: (typeof sides)[number]) =>
+  const dots = ({ from, top }: (typeof sides)[number]) =>
     others.filter(
       ([dotX, dotY]) =>
         dotX > from - 3 && dotX < from + width + 3 && dotY > top - 3 && dotY < top + height + 3,
     ).length;
+  // The words in the corners of the frame are worse than any dot.
+  const words = ({ from, top }: (typeof sides)[number]) =>
+    from < AMONG.left + CORNER.width &&
+    (top < AMONG.top + CORNER.height || top + height > AMONG.bottom - CORNER.height)
+      ? others.length + 1
+      : 0;
+  const covered = (side: (typeof sides)[number]) => dots(side) + words(side);
   return inside.reduce((best, side) => (covered(side) < covered(best) ? side : best), inside[0] ?? sides[0])
     .label;
 }
