@@ -8,8 +8,8 @@ export function NoneWithin({
   noSize: number;
 }) {
   const { specification } = useVisit();
-  const [deadlock] = specification.deadlocks;
-  if (deadlock)
+  // What one foot has for itself, an insert or a pad, leaves no shoe out.
+  if (specification.deadlocks.some(({ side }) => side === undefined))
     return (
       <p role="alert" className="problem">
         Limits contradict each other, so no shoe can be within all of them: decide first under{' '}
