@@ -112,6 +112,7 @@ export const weekRecordSchema = z.object({
       window: z
         .object({ from: daySchema, middle: daySchema, to: daySchema, startNextOn: daySchema })
         .nullable(),
+      isOverdue: z.boolean(),
     }),
   ),
 });

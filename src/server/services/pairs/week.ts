@@ -56,6 +56,7 @@ export async function readWeek(
       clock: pair.forecast.life.clock,
       startedOn: pair.startedOn,
       window: pair.window,
+      isOverdue: pair.forecast.state === 'overdue',
     })),
   };
 }

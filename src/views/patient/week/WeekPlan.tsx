@@ -14,9 +14,9 @@ const DAYS: Readonly<Record<string, string>> = Object.fromEntries(
 );
 
 /** How long a pair lasts with such weeks, counted to the middle of its likely life. */
-function leftInWords(weeks: number, pair: WeekRecord['pairs'][number] | undefined, today: string): string {
+function leftInWords(weeks: number, isOverdue: boolean): string {
   if (weeks >= 1) return `about ${Math.round(weeks)} weeks left`;
-  return pair?.window && pair.window.to < today ? STATE.overdue : 'past half its likely life';
+  return isOverdue ? STATE.overdue : 'past half its likely life';
 }
 
 /** Which pair goes to which outing of the week, what that leaves of each, and when to buy the next. */
@@ -33,6 +33,7 @@ export function WeekPlan({
   const { record, sessions, plan, problem, state } = week;
   const [picked, pick] = useState<string | null>(null);
   const weekly = weeklyOf(sessions, plan.assignment);
+  const overdue = new Set(record.pairs.filter(({ isOverdue }) => isOverdue).map(({ id }) => id));
   const notes = weekNotes(sessions, record.pairs, plan.assignment);
   const session = sessions.find(({ id }) => id === picked);
   return (
@@ -72,12 +73,7 @@ export function WeekPlan({
             return (
               <li key={pair.id}>
                 {pair.title}: {amountInWords(pair.clock, use)} a week
-                {left !== null &&
-                  `, ${leftInWords(
-                    left,
-                    record.pairs.find(({ id }) => id === pair.id),
-                    today,
-                  )}`}
+                {left !== null && `, ${leftInWords(left, overdue.has(pair.id))}`}
                 {pair.racesLeft !== undefined && `, ${pair.racesLeft} races left`}
               </li>
             );
