@@ -4,6 +4,7 @@ import preact from '@astrojs/preact';
 import react from '@astrojs/react';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'astro/config';
+import { sharedChunks } from './scripts/lib/shared-chunks.mjs';
 
 /** What opens first is small: these are Preact, which each of their files says in its first line. */
 const SMALL = ['**/views/home/**', '**/views/today/**', '**/views/patient/start/**'];
@@ -52,7 +53,7 @@ export default defineConfig({
     },
   },
   vite: {
-    plugins: [tailwindcss(), drawnBy],
+    plugins: [tailwindcss(), drawnBy, sharedChunks],
     // Stated here too: worker bundles do not read the paths of tsconfig.json.
     resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
     build: { assetsInlineLimit: 0 },

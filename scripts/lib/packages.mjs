@@ -1,7 +1,7 @@
 // Installs what is missing, before anything of npm's is there: plain Node only.
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { compressFolder } from './compress.mjs';
 
@@ -57,6 +57,8 @@ const BUILT_FROM = [
   'src',
   'public',
   'scripts/lib/compress.mjs',
+  'scripts/lib/processes.mjs',
+  'scripts/lib/shared-chunks.mjs',
   'package-lock.json',
   'astro.config.mjs',
   'tsconfig.json',
@@ -81,7 +83,7 @@ function sourcePrint() {
 }
 
 /** Builds the application when its sources changed since the last build. */
-export function ensureBuilt() {
+export async function ensureBuilt() {
   const stamp = join(ROOT, 'dist/.sovet-sources');
   const print = sourcePrint();
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === print) return;
@@ -92,7 +94,8 @@ export function ensureBuilt() {
     env: { ...process.env, ASTRO_TELEMETRY_DISABLED: '1', NODE_ENV: 'production' },
     failure: 'The build failed.',
   });
-  mkdirSync(join(ROOT, 'dist'), { recursive: true });
+  const { buildProcesses } = await import('./processes.mjs');
+  await buildProcesses();
   compressFolder(join(ROOT, 'dist/client'));
   writeFileSync(stamp, print);
 }
