@@ -1,7 +1,7 @@
 // npm run backup -- FILE, npm run restore -- FILE: on DATABASE_URL, or on the database of the data folder.
 import { spawnSync } from 'node:child_process';
 import { resolve } from 'node:path';
-import { ensureNpmPackages, ROOT } from './lib/packages.mjs';
+import { ensureBuilt, ensureNpmPackages, ROOT } from './lib/packages.mjs';
 import { dataFolder, ensurePrograms, secretIn, startPostgres } from './lib/postgres.mjs';
 
 const [what, file] = process.argv.slice(2);
@@ -13,11 +13,12 @@ let database;
 let status = 1;
 try {
   ensureNpmPackages();
+  await ensureBuilt();
   const folder = dataFolder();
   if (!process.env.DATABASE_URL) database = await startPostgres(folder);
   ({ status } = spawnSync(
     process.execPath,
-    ['--import', 'tsx', 'src/server/cli/backup.ts', what, resolve(process.env.INIT_CWD ?? '.', file)],
+    ['dist/processes/backup.js', what, resolve(process.env.INIT_CWD ?? '.', file)],
     {
       cwd: ROOT,
       stdio: ['ignore', 'inherit', 'inherit'],

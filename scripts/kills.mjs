@@ -12,7 +12,7 @@ import { ensureBuilt, ensureNpmPackages } from './lib/packages.mjs';
 import { freePort, startPostgres } from './lib/postgres.mjs';
 
 ensureNpmPackages();
-ensureBuilt();
+await ensureBuilt();
 const [applicationRounds = 20, databaseRounds = 10] = process.argv.slice(2).map(Number);
 const WRITERS = 4;
 const BACK_WITHIN_MS = 5000;

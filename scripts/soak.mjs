@@ -11,7 +11,7 @@ import { ensureBuilt, ensureNpmPackages } from './lib/packages.mjs';
 import { freePort, startPostgres } from './lib/postgres.mjs';
 
 ensureNpmPackages();
-ensureBuilt();
+await ensureBuilt();
 const { default: fc } = await import('fast-check');
 const count = Number(process.argv[2] ?? 20_000);
 const seed = Number(process.argv[3] ?? 20261126);

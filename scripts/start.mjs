@@ -41,10 +41,10 @@ try {
     ownerUrl = database.url;
   }
   await goOn();
+  await ensureBuilt();
+  await goOn();
   const demo = wantsDemo();
   const logins = prepareDatabase(ownerUrl, secret, { SOVET_DEMO: demo ? 'on' : 'off' });
-  await goOn();
-  ensureBuilt();
   await goOn();
   const port = await freePort(Number(process.env.PORT || 4321), listenHost());
   const application = await startApplication({

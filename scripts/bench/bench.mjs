@@ -53,7 +53,7 @@ async function core(suite) {
 }
 
 async function running() {
-  ensureBuilt();
+  await ensureBuilt();
   const folder = `${dataFolder()}-bench`;
   rmSync(folder, { recursive: true, force: true });
   const database = await startPostgres(folder, 'sovet_bench');

@@ -4,9 +4,9 @@ import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { isRoot, ROOT } from './packages.mjs';
 
-/** Migrates, makes the logins, loads the demo; returns the two addresses the application connects with. */
+/** Migrates, makes the logins, loads the demo, as built; returns the two addresses the application connects with. */
 export function prepareDatabase(ownerUrl, secret, env = {}) {
-  const done = spawnSync(process.execPath, ['--import', 'tsx', 'src/server/cli/prepare.ts'], {
+  const done = spawnSync(process.execPath, ['dist/processes/prepare.js'], {
     cwd: ROOT,
     encoding: 'utf8',
     stdio: ['ignore', 'pipe', 'inherit'],

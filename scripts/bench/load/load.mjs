@@ -18,7 +18,7 @@ const ROUNDS = 15;
 const middle = (times) => times.toSorted((a, b) => a - b)[Math.floor(times.length / 2)];
 
 ensureNpmPackages();
-ensureBuilt();
+await ensureBuilt();
 const { default: pg } = await import('pg');
 const folder = `${dataFolder()}-load`;
 rmSync(folder, { recursive: true, force: true });

@@ -12,7 +12,7 @@ const ownerUrl = process.env.SOVET_OWNER_DATABASE_URL;
 const secret = process.env.SOVET_SECRET;
 if (!ownerUrl || !secret) throw new Error('SOVET_OWNER_DATABASE_URL and SOVET_SECRET must be set.');
 
-const { error, results } = await migrate(ownerUrl, resolve(import.meta.dirname, '../../../migrations'));
+const { error, results } = await migrate(ownerUrl, resolve('migrations'));
 for (const step of results ?? [])
   if (step.status !== 'Success') console.error(`migration ${step.migrationName}: ${step.status}`);
 if (error) throw error;

@@ -1,6 +1,5 @@
 import type { PatientSheet } from '@/core/aftercare/patient-sheet';
 import { learnCatalogue } from '@/core/wear/learned/observation';
-import { sheetPdf } from '../pdf/sheet-pdf';
 import {
   filmedFrame,
   filmedKnee,
@@ -21,11 +20,11 @@ const JOBS = {
   kneeCamera: filmedKnee,
   shoeCamera: photographedShoes,
   tableCamera: photographedShank,
-  sheetPdf: async (sheet: PatientSheet): Promise<MadeFile> => ({
-    bytes: new Uint8Array(await sheetPdf(sheet)),
-    type: 'application/pdf',
-    name: 'shoe-sheet.pdf',
-  }),
+  sheetPdf: async (sheet: PatientSheet): Promise<MadeFile> => {
+    // What draws it takes a second to read: only a process that is asked for a sheet does.
+    const { sheetPdf } = await import('../pdf/sheet-pdf');
+    return { bytes: new Uint8Array(await sheetPdf(sheet)), type: 'application/pdf', name: 'shoe-sheet.pdf' };
+  },
   learnCatalogue,
 };
 export type HeavyKind = keyof typeof JOBS;

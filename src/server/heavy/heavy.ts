@@ -1,9 +1,9 @@
-import { type ChildProcess, fork } from 'node:child_process';
-import { join } from 'node:path';
+import type { ChildProcess } from 'node:child_process';
 import { log } from '../http/log';
 import { Refusal } from '../http/problem';
 import type { MadeFile } from './device-files';
 import type { HeavyAsked, HeavyInput, HeavyKind, HeavyResult, HeavySaid } from './heavy-process';
+import { processBeside } from './process-beside';
 
 /** Processes at work at once, and how many requests may wait for one. */
 const AT_ONCE = 2;
@@ -15,11 +15,7 @@ const queue: ((worker: ChildProcess) => void)[] = [];
 let workers = 0;
 
 function startWorker(): ChildProcess {
-  // The application runs from the checkout; the process reads its own source.
-  const child = fork(join(process.cwd(), 'src/server/heavy/heavy-process.ts'), {
-    execArgv: ['--import', 'tsx'],
-    serialization: 'advanced',
-  });
+  const child = processBeside('heavy');
   workers += 1;
   child.on('error', (error) => log.error({ err: error }, 'a process for heavy work'));
   child.once('exit', () => {

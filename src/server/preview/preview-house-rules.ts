@@ -1,10 +1,10 @@
-import { type ChildProcess, fork } from 'node:child_process';
+import type { ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
-import { join } from 'node:path';
 import { sql } from 'kysely';
 import type { PreviewLine } from '@/contract/records';
 import type { HouseRules } from '@/core/knowledge/house-rules';
 import { type Actor, asTenant, audit } from '../database/tenant';
+import { processBeside } from '../heavy/process-beside';
 import { log } from '../http/log';
 import { Refusal } from '../http/problem';
 import { readHouseRules } from '../services/knowledge/in-force';
@@ -50,11 +50,7 @@ const readPage = (actor: Actor, after: { at: Date; id: string } | null) =>
   });
 
 function startProcess(): ChildProcess {
-  // The application runs from the checkout, built or not; the process reads its own source.
-  const child = fork(join(process.cwd(), 'src/server/preview/preview-process.ts'), {
-    execArgv: ['--import', 'tsx'],
-    serialization: 'advanced',
-  });
+  const child = processBeside('preview');
   // A process that cannot be started or reached ends this preview, not the server.
   child.on('error', (error) => log.error({ err: error }, 'preview process'));
   return child;
