@@ -13,59 +13,69 @@ import { QUESTION_TABLE, type QuestionId, type SpotAnswers } from './questions';
 const ALL_CAUSES = keysOf(CAUSES);
 const ALL_QUESTIONS = keysOf(QUESTION_TABLE);
 
-/** Chance of each answer to a question where a cause is the one. */
-const chances = new Map<string, Readonly<Record<string, number>>>();
-function chancesOf(question: QuestionId, cause: Cause): Readonly<Record<string, number>> {
-  const key = `${question} ${cause}`;
-  const known = chances.get(key);
-  if (known) return known;
-  const weights = Object.entries(QUESTION_TABLE[question].options).map(
-    ([option, { usual, marks }]) =>
-      [option, usual * Math.exp(LOG_ODDS_OF_A_MARK * (marks[cause] ?? 0))] as const,
-  );
-  const sum = weights.reduce((all, [, weight]) => all + weight, 0);
-  const made = Object.fromEntries(weights.map(([option, weight]) => [option, weight / sum]));
-  chances.set(key, made);
-  return made;
-}
+/** Chances in the order of all causes. */
+type Posterior = readonly number[];
+
+/** For each answer to a question, its chance where each cause is the one. */
+type AnswerChances = ReadonlyMap<string, Posterior>;
+
+const CHANCES: ReadonlyMap<QuestionId, AnswerChances> = new Map(
+  ALL_QUESTIONS.map((question) => {
+    const options = Object.entries(QUESTION_TABLE[question].options);
+    const byCause = ALL_CAUSES.map((cause) => {
+      const weights = options.map(
+        ([, { usual, marks }]) => usual * Math.exp(LOG_ODDS_OF_A_MARK * (marks[cause] ?? 0)),
+      );
+      const sum = weights.reduce((all, weight) => all + weight, 0);
+      return weights.map((weight) => weight / sum);
+    });
+    return [question, new Map(options.map(([option], at) => [option, byCause.map((one) => one[at]!)]))];
+  }),
+);
+
+const NEVER: Posterior = ALL_CAUSES.map(() => 0);
+const chancesOf = (question: QuestionId, option: string): Posterior =>
+  CHANCES.get(question)?.get(option) ?? NEVER;
 
 export const chanceOfAnswer = (question: QuestionId, option: string, cause: Cause): number =>
-  chancesOf(question, cause)[option] ?? 0;
+  chancesOf(question, option)[ALL_CAUSES.indexOf(cause)]!;
 
-type Posterior = ReadonlyMap<Cause, number>;
-
-function normalised(weights: readonly (readonly [Cause, number])[]): Posterior {
-  const sum = weights.reduce((all, [, weight]) => all + weight, 0);
-  return new Map(weights.map(([cause, weight]) => [cause, weight / sum]));
+function normalised(weights: Posterior): Posterior {
+  const sum = weights.reduce((all, weight) => all + weight, 0);
+  return weights.map((weight) => weight / sum);
 }
 
-/** How likely each cause is at a place before anything is asked. */
-export const priorAt = (place: SpotPlace): Posterior =>
-  normalised(
-    ALL_CAUSES.map((cause) => [cause, Math.exp(LOG_ODDS_OF_A_MARK * (AT_PLACE[place][cause] ?? 0))] as const),
-  );
+const PRIORS: ReadonlyMap<SpotPlace, Posterior> = new Map(
+  keysOf(AT_PLACE).map((place) => [
+    place,
+    normalised(ALL_CAUSES.map((cause) => Math.exp(LOG_ODDS_OF_A_MARK * (AT_PLACE[place][cause] ?? 0)))),
+  ]),
+);
 
-const updated = (posterior: Posterior, question: QuestionId, option: string): Posterior =>
-  normalised(
-    [...posterior].map(
-      ([cause, chance]) => [cause, chance * chanceOfAnswer(question, option, cause)] as const,
-    ),
-  );
+/** How likely each cause is at a place before anything is asked. */
+export const priorAt = (place: SpotPlace): ReadonlyMap<Cause, number> =>
+  new Map(ALL_CAUSES.map((cause, at) => [cause, PRIORS.get(place)![at]!]));
+
+function updated(posterior: Posterior, question: QuestionId, option: string): Posterior {
+  const chances = chancesOf(question, option);
+  return normalised(posterior.map((chance, at) => chance * chances[at]!));
+}
 
 const entropy = (posterior: Posterior): number => {
   let sum = 0;
-  for (const chance of posterior.values()) if (chance > 0) sum -= chance * Math.log2(chance);
+  for (const chance of posterior) if (chance > 0) sum -= chance * Math.log2(chance);
   return sum;
 };
 
 /** What a question would tell on average, bits. */
 function expectedBits(posterior: Posterior, question: QuestionId): number {
   const before = entropy(posterior);
-  return Object.keys(QUESTION_TABLE[question].options).reduce((bits, option) => {
-    let chance = 0;
-    for (const [cause, weight] of posterior) chance += weight * chanceOfAnswer(question, option, cause);
-    return chance > 0 ? bits + chance * (before - entropy(updated(posterior, question, option))) : bits;
-  }, 0);
+  let bits = 0;
+  for (const [option, chances] of CHANCES.get(question)!) {
+    const chance = posterior.reduce((all, weight, at) => all + weight * chances[at]!, 0);
+    if (chance > 0) bits += chance * (before - entropy(updated(posterior, question, option)));
+  }
+  return bits;
 }
 
 export interface RankedCause {
@@ -100,11 +110,13 @@ export function readSpot(place: SpotPlace, answers: SpotAnswers): SpotReading {
   });
   const posterior = answered.reduce(
     (chances, { question, option }) => updated(chances, question, option),
-    priorAt(place),
+    PRIORS.get(place)!,
   );
-  const ranked = [...posterior]
-    .map(([cause, chance]) => ({ cause, chance, ...ADVICE[cause] }))
-    .toSorted((a, b) => b.chance - a.chance);
+  const ranked = ALL_CAUSES.map((cause, at) => ({
+    cause,
+    chance: posterior[at]!,
+    ...ADVICE[cause],
+  })).toSorted((a, b) => b.chance - a.chance);
   const open = ALL_QUESTIONS.filter((question) => answers[question] === undefined)
     .map((question) => ({ question, bits: expectedBits(posterior, question) }))
     .filter(({ bits }) => bits >= LEAST_BITS)
