@@ -68,65 +68,59 @@ const FIFTH_HEAD = 0.63;
 function body(settings: ScannerSettings, breadth: number, ballHeight: number) {
   const { lengthMm: length, heelWidthMm: heel } = settings;
   const round = (u: number, from: number) => Math.sqrt(Math.max(0, 1 - ((from - u) / from) ** 2));
+  const innerKnots: Knots = [
+    [0.16, heel / 2],
+    [0.42, breadth * 0.36],
+    [FIRST_HEAD, breadth * 0.5],
+    [0.93, breadth * 0.33],
+  ];
   const inner = (u: number) => {
     if (u < 0.16) return (heel / 2) * round(u, 0.16);
     if (u > 0.93) return breadth * (0.33 - 0.28 * ((u - 0.93) / 0.07) ** 2);
-    return between(
-      [
-        [0.16, heel / 2],
-        [0.42, breadth * 0.36],
-        [FIRST_HEAD, breadth * 0.5],
-        [0.93, breadth * 0.33],
-      ],
-      u,
-    );
+    return between(innerKnots, u);
   };
+  const outerKnots: Knots = [
+    [0.16, heel / 2],
+    [0.4, breadth * 0.41],
+    [FIFTH_HEAD, breadth * 0.5],
+    [FIRST_HEAD, breadth * 0.49],
+    [0.9, breadth * 0.2],
+  ];
   const outer = (u: number) => {
     if (u < 0.16) return (heel / 2) * round(u, 0.16);
     if (u > 0.9) return breadth * (0.2 - 0.25 * ((u - 0.9) / 0.1) ** 2);
-    return between(
-      [
-        [0.16, heel / 2],
-        [0.4, breadth * 0.41],
-        [FIFTH_HEAD, breadth * 0.5],
-        [FIRST_HEAD, breadth * 0.49],
-        [0.9, breadth * 0.2],
-      ],
-      u,
-    );
+    return between(outerKnots, u);
   };
-  const top = (u: number) =>
-    between(
-      [
-        [0, 58],
-        [0.12, 96],
-        [0.24, 100],
-        [0.5, settings.dorsumHeightMm],
-        [0.68, ballHeight],
-        [0.9, settings.toeHeightMm],
-        [1, 9],
-      ],
-      u,
-    );
+  const topKnots: Knots = [
+    [0, 58],
+    [0.12, 96],
+    [0.24, 100],
+    [0.5, settings.dorsumHeightMm],
+    [0.68, ballHeight],
+    [0.9, settings.toeHeightMm],
+    [1, 9],
+  ];
+  const top = (u: number) => between(topKnots, u);
   return { length, inner, outer, top };
 }
 
 type Body = ReturnType<typeof body>;
 
-/** Point of the surface: `spoke` runs 0 … 1 around the section from the inner side over the top. */
+const power = (value: number, exponent: number) => Math.sign(value) * Math.abs(value) ** exponent;
+
+/** How far inward the surface lies: `spoke` runs 0 … 1 around the section from the inner side over the top. */
+function acrossAt(foot: Body, u: number, spoke: number): number {
+  const [inner, outer] = [foot.inner(u), foot.outer(u)];
+  return (inner - outer) / 2 + ((inner + outer) / 2) * power(Math.cos(spoke * 2 * Math.PI), 0.75);
+}
+
+/** Point of the surface. */
 function surface(foot: Body, u: number, spoke: number): [x: number, inward: number, z: number] {
-  const turn = spoke * 2 * Math.PI;
-  const half = (foot.inner(u) + foot.outer(u)) / 2;
-  const middle = (foot.inner(u) - foot.outer(u)) / 2;
+  const up = Math.sin(spoke * 2 * Math.PI);
   const height = foot.top(u);
   const waist = height * 0.28;
-  const power = (value: number, exponent: number) => Math.sign(value) * Math.abs(value) ** exponent;
-  const across = middle + half * power(Math.cos(turn), 0.75);
-  const z =
-    Math.sin(turn) >= 0
-      ? waist + (height - waist) * power(Math.sin(turn), 0.85)
-      : waist + waist * power(Math.sin(turn), 0.3);
-  return [u * foot.length, across, z];
+  const z = up >= 0 ? waist + (height - waist) * power(up, 0.85) : waist + waist * power(up, 0.3);
+  return [u * foot.length, acrossAt(foot, u, spoke), z];
 }
 
 const TAPE_POINTS = 300;
@@ -140,8 +134,7 @@ function girth(foot: Body, at: (across: number) => number): number {
     let high = 0.95;
     for (let turn = 0; turn < 26; turn += 1) {
       const u = (low + high) / 2;
-      const [x, across] = surface(foot, u, spoke / TAPE_POINTS);
-      if (x < at(across)) low = u;
+      if (u * foot.length < at(acrossAt(foot, u, spoke / TAPE_POINTS))) low = u;
       else high = u;
     }
     const [x, across, z] = surface(foot, (low + high) / 2, spoke / TAPE_POINTS);
