@@ -40,9 +40,13 @@ async function check(name, command, ...args) {
   if (!passed) failed.push(`  ${name}`);
 }
 
-/** Two at a time, a core for each. */
+/** Two at a time, a core for each: the build is as long as all the others. */
 async function checks() {
-  // Writes the types of pages, which the types of everything else rest on.
+  // The types of pages, which the types of everything else rest on.
+  await beside('page types', [join(ROOT, 'node_modules/astro/astro.js'), 'sync']);
+  const built = wanted('journeys') ? build() : null;
+  // Its failure is told where it is awaited.
+  built?.catch(() => null);
   await check(
     'pages',
     'astro/astro.js',
@@ -52,7 +56,7 @@ async function checks() {
     '--tsconfig',
     'tsconfig.pages.json',
   );
-  const types = check('types', 'typescript-7/bin/tsc', '--noEmit');
+  await check('types', 'typescript-7/bin/tsc', '--noEmit');
   await check('lint', '@biomejs/biome/bin/biome', 'check', '--error-on-warnings', '.');
   const arrows = (name, folder, config) =>
     check(
@@ -67,17 +71,17 @@ async function checks() {
   await arrows('import arrows', 'src', '.dependency-cruiser.cjs');
   await check('licences', '../scripts/licences.mjs');
   await arrows('folders without circles', 'src/core', '.dependency-cruiser.folders.cjs');
-  if (wanted('journeys')) await build();
-  await types;
+  await built;
 }
 
-let built = false;
+let building;
+/** Builds once; a failure is told to everybody who waits for it. */
 async function build() {
-  built ||= await beside('build', [
+  building ??= beside('build', [
     '--eval',
     "import('./scripts/lib/packages.mjs').then(({ ensureBuilt }) => ensureBuilt())",
   ]);
-  if (!built) throw new Error('The build failed.');
+  if (!(await building)) throw new Error('The build failed.');
 }
 
 /** What a runner of vitest told of failures outside its tests; a runner of another kind tells nothing. */

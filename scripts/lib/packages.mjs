@@ -96,7 +96,7 @@ export async function ensureBuilt() {
   });
   const { buildProcesses } = await import('./processes.mjs');
   await buildProcesses();
-  compressFolder(join(ROOT, 'dist/client'));
+  await compressFolder(join(ROOT, 'dist/client'));
   writeFileSync(stamp, print);
 }
 
