@@ -2,10 +2,18 @@ import { defineConfig } from '@playwright/test';
 import { executablePath, PLAIN } from './browser';
 import { WORKERS } from './server';
 
+/** What takes longest begins first: at the end no worker waits for the other. */
+const LONG =
+  /(every-device|bad-files|axe|whole-visit|from-nothing|database-away|records-and-seats|guesses)\.spec\.ts$/;
+
 export default defineConfig({
   testDir: '.',
   globalSetup: './global-setup.ts',
   workers: WORKERS,
+  projects: [
+    { name: 'long', testMatch: LONG },
+    { name: 'others', testIgnore: LONG },
+  ],
   retries: 0,
   // Limits for what hangs, not measures of speed: a busy machine is several times slower than a quiet one.
   timeout: 600_000,

@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { signIn } from '../keyboard';
+import { openTab } from '../reasoning/past-patients';
 import { origin } from '../server';
 import { fits, noViolations, openDemoVisit, readable, VISIT_STEPS } from './looking';
 
@@ -84,7 +85,7 @@ test('axe finds nothing on any screen, each fits 1280×800, and nothing that is 
   await clean('specification');
   await page.goto(`${origin()}/knowledge`);
   for (const tab of ['House rules', 'Vocabulary']) {
-    await page.getByRole('tab', { name: tab }).click();
+    await openTab(page, tab);
     await clean(`knowledge ${tab}`);
     await fits(page, `knowledge ${tab}`);
     await readable(page, `knowledge ${tab}`);
