@@ -38,14 +38,25 @@ const must = (holds: boolean, what: () => string): void => {
   if (!holds) throw new Error(what());
 };
 
-/** Each pair that a patient asks for, resolved. */
-const pairsOf = (findings: Findings) => {
+/** Remembers what it said of the same findings. */
+function memoized<V>(of: (findings: Findings) => V): (findings: Findings) => V {
+  const known = new Map<string, V>();
+  return (findings) => {
+    const key = JSON.stringify(findings);
+    const there = known.get(key) ?? of(findings);
+    known.set(key, there);
+    return there;
+  };
+}
+
+/** Each pair that a patient asks for, resolved. The same patients come to more than one property. */
+const pairsOf = memoized((findings: Findings) => {
   const pairs = pairsAskedFor(enteredPicture(findings));
   return pairs.map((pair) => ({
     pair,
     specification: resolve(clinicalPicture(findingsForPair(findings, pair, pairs))),
   }));
-};
+});
 const allTargets = ({ targets, feet }: Specification): Target[] => [...targets, ...feet.left, ...feet.right];
 
 describe(`over ${PATIENTS} invented patients`, { timeout: 120_000 }, () => {
