@@ -1,4 +1,4 @@
-import { type ChangeEvent, type Ref, useId, useRef, useState } from 'react';
+import { type Ref, useEffect, useId, useRef, useState } from 'react';
 import { dayOf } from '@/core/calendar/days';
 import { DATE_STYLES, printDay } from '@/core/formats/formats';
 import { readDay } from '@/core/formats/read-day';
@@ -25,15 +25,22 @@ export function DayInput({ value, onChange, onBlur, max, ...control }: Props) {
   const formats = clinicFormats();
   const [typed, setTyped] = useState<string | null>(null);
   const calendar = useRef<HTMLInputElement>(null);
+  const box = useRef<HTMLSpanElement>(null);
   const problem = useId();
   const today = dayOf(new Date());
   const isUnread = typed !== null && typed.trim() !== '' && readDay(typed, formats.date, today) === null;
-  const type = ({ target }: ChangeEvent<HTMLInputElement>) => {
-    setTyped(target.value);
-    const read = readDay(target.value, formats.date, today);
+  const type = (text: string) => {
+    setTyped(text);
+    const read = readDay(text, formats.date, today);
     // A year of which two figures stand there may still be on its way to four.
     if (!read || read.isWhole) onChange(read?.day ?? '');
   };
+  // biome-ignore lint/correctness/useExhaustiveDependencies: once, when the script has come
+  useEffect(() => {
+    const field = box.current?.querySelector('input');
+    // What somebody typed before stands there, but nobody has heard of it.
+    if (field && field.value !== field.defaultValue) type(field.value);
+  }, []);
   const leave = () => {
     const read = typed === null ? null : readDay(typed, formats.date, today);
     if (read) {
@@ -44,14 +51,14 @@ export function DayInput({ value, onChange, onBlur, max, ...control }: Props) {
   };
   return (
     <span className="grid">
-      <span className="inline-flex items-stretch w-40">
+      <span ref={box} className="inline-flex items-stretch w-40">
         <input
           {...control}
           className="min-w-0 grow"
           value={typed ?? (value === '' ? '' : printDay(value, formats))}
           placeholder={DATE_STYLES[formats.date].blank}
           autoComplete="off"
-          onChange={type}
+          onChange={({ target }) => type(target.value)}
           onBlur={leave}
           aria-invalid={isUnread ? true : control['aria-invalid']}
           aria-describedby={isUnread ? problem : control['aria-describedby']}
