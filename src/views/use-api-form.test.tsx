@@ -10,6 +10,18 @@ import { useApiForm } from './use-api-form';
 const form = <LogForm pairId="p1" today="2030-01-02" clock="km" />;
 let root: Root | undefined;
 
+function Name({ onTell }: { onTell: (name: string) => void }) {
+  const { register, getValues } = useApiForm(z.object({ name: z.string() }), { name: 'Harbour' });
+  return (
+    <>
+      <input aria-label="Name" {...register('name')} />
+      <button type="button" onClick={() => onTell(getValues('name'))}>
+        Tell
+      </button>
+    </>
+  );
+}
+
 /** As the server drew it, with what was typed before the script came. */
 function drawnByTheServer(typed: Readonly<Record<string, string>>): HTMLElement {
   const page = document.createElement('div');
@@ -44,24 +56,14 @@ describe('what is typed before the script has come', () => {
   });
 
   it('stays where the form begins with something else', async () => {
-    function Name() {
-      const { register, getValues } = useApiForm(z.object({ name: z.string() }), { name: 'Harbour' });
-      return (
-        <>
-          <input aria-label="Name" {...register('name')} />
-          <button type="button" onClick={() => told.push(getValues('name'))}>
-            Tell
-          </button>
-        </>
-      );
-    }
     const told: string[] = [];
+    const name = <Name onTell={(typed) => told.push(typed)} />;
     const page = document.createElement('div');
-    page.innerHTML = renderToString(<Name />);
+    page.innerHTML = renderToString(name);
     document.body.append(page);
     screen.getByLabelText<HTMLInputElement>('Name').value = 'Harbour Row';
     await act(async () => {
-      root = hydrateRoot(page, <Name />);
+      root = hydrateRoot(page, name);
     });
     screen.getByRole('button').click();
     expect(told).toEqual(['Harbour Row']);
