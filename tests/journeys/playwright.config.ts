@@ -21,8 +21,6 @@ export default defineConfig({
   reporter: [['list'], ['json']],
   outputDir: '../../test-results',
   use: {
-    // Emptied between tests, but for scripts that were read already: a browser that was left open, not a new one each time.
-    reuseContext: true,
     viewport: { width: 1280, height: 800 },
     contextOptions: { reducedMotion: 'reduce' },
     launchOptions: { executablePath, args: PLAIN },
