@@ -18,7 +18,7 @@ try {
   if (!process.env.DATABASE_URL) database = await startPostgres(folder);
   ({ status } = spawnSync(
     process.execPath,
-    ['dist/processes/backup.js', what, resolve(process.env.INIT_CWD ?? '.', file)],
+    ['dist/processes/cli/backup.js', what, resolve(process.env.INIT_CWD ?? '.', file)],
     {
       cwd: ROOT,
       stdio: ['ignore', 'inherit', 'inherit'],

@@ -43,7 +43,7 @@ async function check(name, command, ...args) {
 /** Two at a time, a core for each: the build is as long as all the others. */
 async function checks() {
   // The types of pages, which the types of everything else rest on.
-  await beside('page types', [join(ROOT, 'node_modules/astro/astro.js'), 'sync']);
+  await check('page types', 'astro/astro.js', 'sync');
   const built = wanted('journeys') ? build() : null;
   // Its failure is told where it is awaited.
   built?.catch(() => null);

@@ -6,7 +6,7 @@ import { isRoot, ROOT } from './packages.mjs';
 
 /** Migrates, makes the logins, loads the demo, as built; returns the two addresses the application connects with. */
 export function prepareDatabase(ownerUrl, secret, env = {}) {
-  const done = spawnSync(process.execPath, ['dist/processes/prepare.js'], {
+  const done = spawnSync(process.execPath, ['dist/processes/cli/prepare.js'], {
     cwd: ROOT,
     encoding: 'utf8',
     stdio: ['ignore', 'pipe', 'inherit'],

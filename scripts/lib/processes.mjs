@@ -3,18 +3,15 @@ import { join } from 'node:path';
 import { build } from 'esbuild';
 
 const ROOT = join(import.meta.dirname, '../..');
-const SOURCES = {
-  prepare: 'src/server/cli/prepare.ts',
-  backup: 'src/server/cli/backup.ts',
-  heavy: 'src/server/heavy/heavy-process.ts',
-  preview: 'src/server/preview/preview-process.ts',
-};
 
-/** Writes `dist/processes/*.js`; packages stay where npm put them. */
+/** Writes `dist/processes/*.js` for each, in the folder that it has in `src/server`; packages stay where npm put them. */
 export const buildProcesses = () =>
   build({
     absWorkingDir: ROOT,
-    entryPoints: SOURCES,
+    entryPoints: ['cli/prepare', 'cli/backup', 'heavy/heavy-process', 'preview/preview-process'].map(
+      (name) => `src/server/${name}.ts`,
+    ),
+    outbase: 'src/server',
     outdir: 'dist/processes',
     bundle: true,
     splitting: true,

@@ -15,7 +15,7 @@ const queue: ((worker: ChildProcess) => void)[] = [];
 let workers = 0;
 
 function startWorker(): ChildProcess {
-  const child = processBeside('heavy');
+  const child = processBeside('heavy/heavy-process');
   workers += 1;
   child.on('error', (error) => log.error({ err: error }, 'a process for heavy work'));
   child.once('exit', () => {

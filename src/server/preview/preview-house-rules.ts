@@ -50,7 +50,7 @@ const readPage = (actor: Actor, after: { at: Date; id: string } | null) =>
   });
 
 function startProcess(): ChildProcess {
-  const child = processBeside('preview');
+  const child = processBeside('preview/preview-process');
   // A process that cannot be started or reached ends this preview, not the server.
   child.on('error', (error) => log.error({ err: error }, 'preview process'));
   return child;
