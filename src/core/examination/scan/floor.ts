@@ -41,8 +41,14 @@ const FLATNESS_SAMPLE = 20_000;
 function flatness({ positions }: Mesh, of: Int32Array, piece: number, size: number) {
   const stride = Math.max(1, Math.floor(size / FLATNESS_SAMPLE));
   const sample: number[] = [];
-  for (let at = 0, seen = 0; at < of.length; at += 1)
-    if (of[at] === piece && seen++ % stride === 0) sample.push(at * 3);
+  for (let at = 0, skip = 0; at < of.length; at += 1) {
+    if (of[at] !== piece) continue;
+    if (skip === 0) {
+      sample.push(at * 3);
+      skip = stride;
+    }
+    skip -= 1;
+  }
   let [mx, my, mz] = [0, 0, 0];
   for (const at of sample) {
     mx += positions[at]!;
@@ -127,16 +133,15 @@ function leastDirection([xx, xy, xz, yy, yz, zz]: Sixfold): Vector {
 }
 
 /** Turns a plane's normal so that the foot lies above it. */
-export function towards(mesh: Mesh, normal: Vector): Vector {
+export function towards({ positions }: Mesh, normal: Vector): Vector {
+  const [nx, ny, nz] = normal;
   let low = Number.POSITIVE_INFINITY;
   let high = Number.NEGATIVE_INFINITY;
   let sum = 0;
-  const { positions } = mesh;
   for (let at = 0; at < positions.length; at += 3) {
-    const along =
-      positions[at]! * normal[0] + positions[at + 1]! * normal[1] + positions[at + 2]! * normal[2];
-    low = Math.min(low, along);
-    high = Math.max(high, along);
+    const along = positions[at]! * nx + positions[at + 1]! * ny + positions[at + 2]! * nz;
+    if (along < low) low = along;
+    if (along > high) high = along;
     sum += along;
   }
   // Most of a foot's surface lies low: toes and forefoot are flat, the leg is thin.
@@ -159,25 +164,27 @@ export function loopNormal({ positions }: Mesh, loop: readonly number[]): Vector
   return [normal[0]! / length, normal[1]! / length, normal[2]! / length];
 }
 
+type Box = [x0: number, x1: number, y0: number, y1: number];
+
 /** A floor that has grown together with the foot: a skin at z = 0 that reaches far beyond it. */
 export function withoutJoinedFloor(mesh: Mesh, notes: ScanNote[]): Mesh {
   const { positions } = mesh;
-  /** Area of the box around the vertices between two heights. */
-  const box = (low: number, high: number) => {
-    let [x0, x1, y0, y1] = [Infinity, -Infinity, Infinity, -Infinity];
-    for (let at = 0; at < positions.length; at += 3) {
-      const z = positions[at + 2]!;
-      if (z < low || z > high) continue;
-      const x = positions[at]!;
-      const y = positions[at + 1]!;
-      if (x < x0) x0 = x;
-      if (x > x1) x1 = x;
-      if (y < y0) y0 = y;
-      if (y > y1) y1 = y;
-    }
-    return (x1 - x0) * (y1 - y0);
-  };
-  if (box(-Infinity, 2) < box(6, Infinity) * 1.5) return mesh;
+  // Boxes around the skin and around what stands above it: least and greatest x, least and greatest y.
+  const skin = [Infinity, -Infinity, Infinity, -Infinity] as Box;
+  const foot = [Infinity, -Infinity, Infinity, -Infinity] as Box;
+  for (let at = 0; at < positions.length; at += 3) {
+    const z = positions[at + 2]!;
+    if (z > 2 && z < 6) continue;
+    const box = z > 2 ? foot : skin;
+    const x = positions[at]!;
+    const y = positions[at + 1]!;
+    if (x < box[0]) box[0] = x;
+    if (x > box[1]) box[1] = x;
+    if (y < box[2]) box[2] = y;
+    if (y > box[3]) box[3] = y;
+  }
+  const area = ([x0, x1, y0, y1]: Box) => (x1 - x0) * (y1 - y0);
+  if (area(skin) < area(foot) * 1.5) return mesh;
   notes.push({ code: 'floor-removed', message: 'The scanner’s floor was found and taken away.' });
   const height = (vertex: number) => mesh.positions[vertex * 3 + 2]!;
   return keepTriangles(mesh, (a, b, c) => height(a) > 2 || height(b) > 2 || height(c) > 2);

@@ -33,18 +33,30 @@ function thinned({ x, y, count }: Places, most: number): Places {
   return thin;
 }
 
-/** Vertices of the foot itself, below the ankle: their places on the floor. */
-function lowPlaces({ positions }: Mesh): Places {
+/** Vertices of the foot itself, below the ankle: their places on the floor, the middle of these, and the direction of most spread. */
+function lowPlaces({ positions }: Mesh): { low: Places; middle: Place; direction: Direction } {
   const x = new Float32Array(positions.length / 3);
   const y = new Float32Array(positions.length / 3);
   let count = 0;
+  let [sx, sy, sxx, sxy, syy] = [0, 0, 0, 0, 0];
   for (let at = 0; at < positions.length; at += 3) {
     if (positions[at + 2]! >= LOW_MM) continue;
-    x[count] = positions[at]!;
-    y[count] = positions[at + 1]!;
+    const px = positions[at]!;
+    const py = positions[at + 1]!;
+    x[count] = px;
+    y[count] = py;
     count += 1;
+    sx += px;
+    sy += py;
+    sxx += px * px;
+    sxy += px * py;
+    syy += py * py;
   }
-  return { x, y, count };
+  const middle = { x: sx / count, y: sy / count };
+  const cxx = sxx / count - middle.x ** 2;
+  const cyy = syy / count - middle.y ** 2;
+  const angle = 0.5 * Math.atan2(2 * (sxy / count - middle.x * middle.y), cxx - cyy);
+  return { low: { x, y, count }, middle, direction: { fx: Math.cos(angle), fy: Math.sin(angle) } };
 }
 
 interface Direction {
@@ -52,36 +64,49 @@ interface Direction {
   fy: number;
 }
 
-/** How far the places reach along a direction and across it, between two marks along it. */
-function span(
-  { x, y, count }: Places,
-  middle: { x: number; y: number },
-  { fx, fy }: Direction,
-  after = Number.NEGATIVE_INFINITY,
-  before = Number.POSITIVE_INFINITY,
-) {
-  let [from, to, left, right] = [Infinity, -Infinity, -Infinity, Infinity];
+interface Place {
+  x: number;
+  y: number;
+}
+
+/** Where a foot lies along its axis, from its rearmost place to its foremost. */
+interface Reach {
+  from: number;
+  to: number;
+}
+
+/** How far the places reach along a direction. */
+function reachAlong({ x, y, count }: Places, middle: Place, { fx, fy }: Direction): Reach {
+  const { x: mx, y: my } = middle;
+  let from = Number.POSITIVE_INFINITY;
+  let to = Number.NEGATIVE_INFINITY;
   for (let at = 0; at < count; at += 1) {
-    const dx = x[at]! - middle.x;
-    const dy = y[at]! - middle.y;
-    const u = dx * fx + dy * fy;
-    if (u < after || u > before) continue;
-    const v = -dx * fy + dy * fx;
+    const u = (x[at]! - mx) * fx + (y[at]! - my) * fy;
     if (u < from) from = u;
     if (u > to) to = u;
+  }
+  return { from, to };
+}
+
+/** How far the places reach across a direction, between two marks along it. */
+function reachAcross({ x, y, count }: Places, middle: Place, { fx, fy }: Direction, { from, to }: Reach) {
+  const { x: mx, y: my } = middle;
+  let left = Number.NEGATIVE_INFINITY;
+  let right = Number.POSITIVE_INFINITY;
+  for (let at = 0; at < count; at += 1) {
+    const dx = x[at]! - mx;
+    const dy = y[at]! - my;
+    const u = dx * fx + dy * fy;
+    if (u < from || u > to) continue;
+    const v = -dx * fy + dy * fx;
     if (v > left) left = v;
     if (v < right) right = v;
   }
-  return { from, to, left, right };
+  return { left, right };
 }
 
 /** The foot is high over the heel and flat at the toes: whether its front lies against the direction. */
-function isBackwards(
-  { positions }: Mesh,
-  middle: { x: number; y: number },
-  { fx, fy }: Direction,
-  half: number,
-): boolean {
+function isBackwards({ positions }: Mesh, middle: Place, { fx, fy }: Direction, half: number): boolean {
   let [rear, front, rearCount, frontCount] = [0, 0, 0, 0];
   for (let at = 0; at < positions.length; at += 3) {
     const u = (positions[at]! - middle.x) * fx + (positions[at + 1]! - middle.y) * fy;
@@ -98,42 +123,34 @@ function isBackwards(
 
 /** Heel middle to ball middle, from the rearmost point; toes away from the leg. */
 export function footFrame(mesh: Mesh): Result<Frame> {
-  const low = lowPlaces(mesh);
-  const { x, y, count } = low;
-  let [sx, sy, sxx, sxy, syy] = [0, 0, 0, 0, 0];
-  for (let at = 0; at < count; at += 1) {
-    sx += x[at]!;
-    sy += y[at]!;
-    sxx += x[at]! * x[at]!;
-    sxy += x[at]! * y[at]!;
-    syy += y[at]! * y[at]!;
-  }
-  const middle = { x: sx / count, y: sy / count };
-  const cxx = sxx / count - middle.x ** 2;
-  const cyy = syy / count - middle.y ** 2;
-  const angle = 0.5 * Math.atan2(2 * (sxy / count - middle.x * middle.y), cxx - cyy);
-  let direction: Direction = { fx: Math.cos(angle), fy: Math.sin(angle) };
+  const spread = lowPlaces(mesh);
+  const { low, middle } = spread;
+  let { direction } = spread;
   const thin = thinned(low, 25_000);
-  const first = span(thin, middle, direction);
-  if (!(first.to - first.from > (first.left - first.right) * 1.5))
+  const first = reachAlong(thin, middle, direction);
+  const { left, right } = reachAcross(thin, middle, direction, first);
+  if (!(first.to - first.from > (left - right) * 1.5))
     return fail('not-a-foot', 'The shape on the floor is not longer than wide as a foot is.');
   if (isBackwards(mesh, middle, direction, (first.from + first.to) / 2))
     direction = { fx: -direction.fx, fy: -direction.fy };
-  const part = (places: Places, all: { from: number; to: number }, from: number, to: number) => {
+  const part = (places: Places, all: Reach, from: number, to: number) => {
     const length = all.to - all.from;
-    const slab = span(places, middle, direction, all.from + from * length, all.from + to * length);
+    const slab = reachAcross(places, middle, direction, {
+      from: all.from + from * length,
+      to: all.from + to * length,
+    });
     return { u: all.from + ((from + to) / 2) * length, v: (slab.left + slab.right) / 2 };
   };
   for (let turn = 0; turn < 6; turn += 1) {
     const places = turn < 5 ? thin : low;
-    const all = span(places, middle, direction);
+    const all = reachAlong(places, middle, direction);
     const heel = part(places, all, 0.13, 0.19);
     const ball = part(places, all, 0.69, 0.75);
     const turnBy = Math.atan2(ball.v - heel.v, ball.u - heel.u);
     const [c, s] = [Math.cos(turnBy), Math.sin(turnBy)];
     direction = { fx: direction.fx * c - direction.fy * s, fy: direction.fx * s + direction.fy * c };
   }
-  const all = span(low, middle, direction);
+  const all = reachAlong(low, middle, direction);
   const { v } = part(low, all, 0.13, 0.19);
   const { fx, fy } = direction;
   return ok({

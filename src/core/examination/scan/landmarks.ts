@@ -9,19 +9,28 @@ export interface Extreme {
   z: number;
 }
 
-/** The part of a surface in which the foot bulges to its sides: its low vertices, x, y, z each. */
+/** The part of a surface in which the foot bulges to its sides: low vertices of its heel and its ball, x, y, z each. */
 export interface Rim {
   positions: Float32Array;
 }
 
 const LOW_SIDE_MM = 45;
 
-export function rimOf({ positions }: Mesh): Rim {
+/** Shares of the length between which bulges are looked for. */
+export const HEEL = { from: 0.12, to: 0.18 };
+const BALL = { from: 0.55, to: 0.82 };
+
+export function rimOf({ positions }: Mesh, length: number): Rim {
   const rim = new Float32Array(positions.length);
+  // The last bin of a part may end beyond it.
+  const [heelFrom, heelTo] = [HEEL.from * length, HEEL.to * length + BIN_MM];
+  const [ballFrom, ballTo] = [BALL.from * length, BALL.to * length + BIN_MM];
   let count = 0;
   for (let at = 0; at < positions.length; at += 3) {
+    const x = positions[at]!;
+    if (x < heelFrom || x > ballTo || (x > heelTo && x < ballFrom)) continue;
     if (positions[at + 2]! > LOW_SIDE_MM) continue;
-    rim[count] = positions[at]!;
+    rim[count] = x;
     rim[count + 1] = positions[at + 1]!;
     rim[count + 2] = positions[at + 2]!;
     count += 3;
@@ -129,8 +138,8 @@ function residual(border: readonly Spot[], x: number): number | null {
 
 /** The inner ball lies further forward than the outer one, and the longest toe is an inner one. */
 export function seenSide(mesh: Mesh, rim: Rim, length: number): Side | null {
-  const left = widest(rim, length, 0.55, 0.82, 1);
-  const right = widest(rim, length, 0.55, 0.82, -1);
+  const left = widest(rim, length, BALL.from, BALL.to, 1);
+  const right = widest(rim, length, BALL.from, BALL.to, -1);
   let tip = { x: Number.NEGATIVE_INFINITY, y: 0 };
   for (let at = 0; at < mesh.positions.length; at += 3)
     if (mesh.positions[at]! > tip.x && mesh.positions[at + 2]! < LOW_MM)

@@ -35,10 +35,7 @@ export function measureScan(given: Mesh, options: ScanOptions): Result<ScanReadi
     );
   if (count > MOST_TRIANGLES)
     return fail('too-large', `${count} triangles are more than ${MOST_TRIANGLES}: reduce the mesh first.`);
-  // One place that is no number makes the sum none.
-  let sum = 0;
-  for (let at = 0; at < given.positions.length; at += 1) sum += given.positions[at]!;
-  if (!Number.isFinite(sum))
+  if (!everyPlaceKnown(given))
     return fail('broken', 'Some points of the mesh have no place: the file is damaged.');
 
   const notes: ScanNote[] = [];
@@ -99,7 +96,7 @@ export function measureScan(given: Mesh, options: ScanOptions): Result<ScanReadi
   }
 
   report('measures', 0.8);
-  const rim = rimOf(mesh);
+  const rim = rimOf(mesh, frame.value.length);
   const seen = seenSide(mesh, rim, frame.value.length);
   if (seen === null)
     notes.push({
@@ -122,6 +119,13 @@ export function measureScan(given: Mesh, options: ScanOptions): Result<ScanReadi
     triangles: count,
     notes,
   });
+}
+
+/** One place that is no number makes the sum none. */
+function everyPlaceKnown({ positions }: Mesh): boolean {
+  let sum = 0;
+  for (let at = 0; at < positions.length; at += 1) sum += positions[at]!;
+  return Number.isFinite(sum);
 }
 
 /** Holes with a rim shorter than this are closed; larger ones are the cut leg or a missing sole. */

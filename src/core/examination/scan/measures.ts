@@ -1,6 +1,6 @@
 import { polygonHull, polygonLength } from 'd3-polygon';
 import type { Side } from '../../findings/finding-kinds';
-import { type Extreme, type Rim, widest } from './landmarks';
+import { type Extreme, HEEL, type Rim, widest } from './landmarks';
 import type { Mesh } from './mesh';
 import type { ScanMeasures, ScanReading } from './reading';
 import type { Vector } from './stand';
@@ -12,18 +12,13 @@ export function measure(mesh: Mesh, rim: Rim, length: number, side: Side) {
   const fifth = widest(rim, length, 0.55, 0.72, -inner as 1 | -1);
   const ballWidth = Math.hypot(first.x - fifth.x, first.y - fifth.y);
   const normal = { x: (fifth.y - first.y) / ballWidth, y: (first.x - fifth.x) / ballWidth };
-  const ball = section(mesh, normal, first.x * normal.x + first.y * normal.y);
-  const half = section(mesh, { x: 1, y: 0 }, length / 2);
-  const heelIn = widest(rim, length, 0.12, 0.18, 1);
-  const heelOut = widest(rim, length, 0.12, 0.18, -1);
-  let toe: Extreme = { x: 0, y: 0, z: 0 };
-  for (let at = 0; at < mesh.positions.length; at += 3)
-    if (mesh.positions[at]! >= 0.9 * length && mesh.positions[at + 2]! > toe.z)
-      toe = {
-        x: mesh.positions[at]!,
-        y: mesh.positions[at + 1]!,
-        z: mesh.positions[at + 2]!,
-      };
+  const [ball, half] = sections(mesh, [
+    { normal, offset: first.x * normal.x + first.y * normal.y },
+    { normal: { x: 1, y: 0 }, offset: length / 2 },
+  ]);
+  const heelIn = widest(rim, length, HEEL.from, HEEL.to, 1);
+  const heelOut = widest(rim, length, HEEL.from, HEEL.to, -1);
+  const toe = highestToe(mesh, length);
   const top = half.hull.reduce((most, point) => (point[1] > most[1] ? point : most), [0, 0] as [
     number,
     number,
@@ -59,32 +54,67 @@ export function measure(mesh: Mesh, rim: Rim, length: number, side: Side) {
   return { measures, lines };
 }
 
-/** Where an upright plane cuts the mesh: a tape drawn tight around the points of the cut. */
-function section({ positions, triangles }: Mesh, normal: { x: number; y: number }, offset: number) {
-  const vertices = positions.length / 3;
-  const away = new Float32Array(vertices);
-  const ahead = new Uint8Array(vertices);
-  for (let at = 0; at < vertices; at += 1) {
-    const distance = positions[at * 3]! * normal.x + positions[at * 3 + 1]! * normal.y - offset;
-    away[at] = distance;
-    ahead[at] = distance > 0 ? 1 : 0;
+/** The highest spot of the foremost tenth. */
+function highestToe({ positions }: Mesh, length: number): Extreme {
+  const from = 0.9 * length;
+  let height = 0;
+  let top = -1;
+  for (let at = 0; at < positions.length; at += 3)
+    if (positions[at]! >= from && positions[at + 2]! > height) {
+      height = positions[at + 2]!;
+      top = at;
+    }
+  if (top < 0) return { x: 0, y: 0, z: 0 };
+  return { x: positions[top]!, y: positions[top + 1]!, z: height };
+}
+
+/** An upright plane: its level unit normal, and how far along it the plane stands. */
+interface Plane {
+  normal: { x: number; y: number };
+  offset: number;
+}
+
+/** Distance of a vertex from a plane, ahead of it positive. */
+const distance = ({ positions }: Mesh, { normal, offset }: Plane, vertex: number): number =>
+  Math.fround(positions[vertex * 3]! * normal.x + positions[vertex * 3 + 1]! * normal.y - offset);
+
+/** Where two upright planes cut the mesh. */
+function sections(mesh: Mesh, planes: readonly [Plane, Plane]) {
+  const { positions, triangles } = mesh;
+  const [one, other] = planes;
+  // 1 ahead of the first plane, 4 ahead of the second: the sum over a triangle tells which of them it meets.
+  const ahead = new Uint8Array(positions.length / 3);
+  for (let at = 0; at < ahead.length; at += 1)
+    ahead[at] = (distance(mesh, one, at) > 0 ? 1 : 0) + (distance(mesh, other, at) > 0 ? 4 : 0);
+  const cuts = planes.map(() => [] as number[]);
+  for (let at = 0; at < triangles.length; at += 3) {
+    const sum = ahead[triangles[at]!]! + ahead[triangles[at + 1]!]! + ahead[triangles[at + 2]!]!;
+    const first = sum & 3;
+    if (first === 1 || first === 2) cuts[0]!.push(at);
+    const second = sum >> 2;
+    if (second === 1 || second === 2) cuts[1]!.push(at);
   }
+  return [section(mesh, one, cuts[0]!), section(mesh, other, cuts[1]!)] as const;
+}
+
+/** A tape drawn tight around the points in which a plane cuts the triangles given by the place of their first corner. */
+function section(mesh: Mesh, plane: Plane, cuts: readonly number[]) {
+  const { positions, triangles } = mesh;
+  const { normal, offset } = plane;
   const points: [number, number][] = [];
   const cut = (a: number, b: number) => {
-    const t = away[a]! / (away[a]! - away[b]!);
+    const from = distance(mesh, plane, a);
+    const to = distance(mesh, plane, b);
+    if (from > 0 === to > 0) return;
+    const t = from / (from - to);
     const at = (axis: number) =>
       positions[a * 3 + axis]! + t * (positions[b * 3 + axis]! - positions[a * 3 + axis]!);
     points.push([at(1) * normal.x - at(0) * normal.y, at(2)]);
   };
-  for (let at = 0; at < triangles.length; at += 3) {
-    const a = triangles[at]!;
-    const b = triangles[at + 1]!;
-    const c = triangles[at + 2]!;
-    const corners = ahead[a]! + ahead[b]! + ahead[c]!;
-    if (corners === 0 || corners === 3) continue;
-    if (ahead[a] !== ahead[b]) cut(a, b);
-    if (ahead[b] !== ahead[c]) cut(b, c);
-    if (ahead[c] !== ahead[a]) cut(c, a);
+  for (const at of cuts) {
+    cut(triangles[at]!, triangles[at + 1]!);
+    cut(triangles[at + 1]!, triangles[at + 2]!);
+    cut(triangles[at + 2]!, triangles[at]!);
   }
   const hull = polygonHull(points) ?? [];
   const place = ([across, z]: [number, number]): Vector => [

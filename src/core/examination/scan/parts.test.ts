@@ -117,7 +117,7 @@ describe('the frame and the landmarks of a foot', () => {
       const frame = footFrame(mesh);
       if (!frame.ok) throw new Error(frame.problem.message);
       const placed = inFrame(mesh, frame.value);
-      const rim = rimOf(placed);
+      const rim = rimOf(placed, frame.value.length);
       expect(Math.abs(frame.value.length - 258)).toBeLessThan(1);
       expect(seenSide(placed, rim, frame.value.length)).toBe(side);
       const inner = widest(rim, frame.value.length, 0.66, 0.8, side === 'right' ? 1 : -1);

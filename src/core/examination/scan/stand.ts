@@ -138,17 +138,21 @@ function sphere(): Vector[] {
 export function standUpright(mesh: Mesh, up: Vector): Mesh {
   const helper: Vector = Math.abs(up[0]) < 0.8 ? [1, 0, 0] : [0, 1, 0];
   const x = unit(cross(helper, up));
-  const y = cross(up, x);
-  const positions = new Float32Array(mesh.positions.length);
+  const [xx, xy, xz] = x;
+  const [yx, yy, yz] = cross(up, x);
+  const [zx, zy, zz] = up;
+  const from = mesh.positions;
+  const positions = new Float32Array(from.length);
   let floor = Number.POSITIVE_INFINITY;
   for (let at = 0; at < positions.length; at += 3) {
-    const px = mesh.positions[at]!;
-    const py = mesh.positions[at + 1]!;
-    const pz = mesh.positions[at + 2]!;
-    positions[at] = px * x[0] + py * x[1] + pz * x[2];
-    positions[at + 1] = px * y[0] + py * y[1] + pz * y[2];
-    positions[at + 2] = px * up[0] + py * up[1] + pz * up[2];
-    if (positions[at + 2]! < floor) floor = positions[at + 2]!;
+    const px = from[at]!;
+    const py = from[at + 1]!;
+    const pz = from[at + 2]!;
+    positions[at] = px * xx + py * xy + pz * xz;
+    positions[at + 1] = px * yx + py * yy + pz * yz;
+    const height = Math.fround(px * zx + py * zy + pz * zz);
+    positions[at + 2] = height;
+    if (height < floor) floor = height;
   }
   for (let at = 2; at < positions.length; at += 3) positions[at]! -= floor;
   return { positions, triangles: mesh.triangles };

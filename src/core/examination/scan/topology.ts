@@ -8,33 +8,53 @@ export function components({ positions, triangles }: Mesh): { of: Int32Array; si
   const root = (from: number) => {
     let at = from;
     while (parent[at] !== at) {
-      parent[at] = parent[parent[at]!]!;
-      at = parent[at]!;
+      const next = parent[parent[at]!]!;
+      parent[at] = next;
+      at = next;
     }
     return at;
   };
+  let pieces = vertices;
   const join = (one: number, other: number) => {
-    // Neighbours mostly stand under the same vertex already.
-    if (parent[one] === parent[other]) return;
     const top = root(one);
-    const under = root(other);
-    if (top !== under) parent[under] = top;
+    // Most vertices are met for the first time: their own root.
+    const under = parent[other] === other ? other : root(other);
+    if (top === under) return;
+    parent[under] = top;
+    pieces -= 1;
   };
   for (let at = 0; at < triangles.length; at += 3) {
     const a = triangles[at]!;
-    join(a, triangles[at + 1]!);
-    join(a, triangles[at + 2]!);
+    const b = triangles[at + 1]!;
+    const c = triangles[at + 2]!;
+    // Neighbours mostly stand under the same vertex already.
+    const top = parent[a]!;
+    if (parent[b] !== top) join(a, b);
+    if (parent[c] !== top) join(a, c);
   }
-  // A root is named when it is first met, and hands its name on to those it leads.
+  if (pieces === 1) return { of: new Int32Array(vertices), sizes: [vertices] };
+  // A root is named when it is first met, by one more than its piece, and hands its name on to those it leads.
   const of = new Int32Array(vertices);
-  const name = new Int32Array(vertices).fill(-1);
+  const name = new Int32Array(vertices);
   const sizes: number[] = [];
+  let top = -1;
+  let piece = -1;
+  let size = 0;
   for (let at = 0; at < vertices; at += 1) {
-    const top = root(at);
-    if (name[top]! < 0) name[top] = sizes.push(0) - 1;
-    of[at] = name[top]!;
-    sizes[of[at]!]! += 1;
+    const above = parent[at]!;
+    const own = parent[above] === above ? above : root(at);
+    // Neighbours in number are mostly neighbours in space.
+    if (own !== top) {
+      if (piece >= 0) sizes[piece]! += size;
+      if (name[own] === 0) name[own] = sizes.push(0);
+      top = own;
+      piece = name[own]! - 1;
+      size = 0;
+    }
+    of[at] = piece;
+    size += 1;
   }
+  if (piece >= 0) sizes[piece]! += size;
   return { of, sizes };
 }
 
@@ -44,31 +64,34 @@ export function keepTriangles(
   accept: (a: number, b: number, c: number) => boolean,
 ): Mesh {
   const kept = new Uint32Array(triangles.length);
-  const number = new Int32Array(positions.length / 3).fill(-1);
-  const used = new Float32Array(positions.length);
+  // New numbers go by the order in which vertices are met; one more than the number, 0 not met.
+  const number = new Int32Array(positions.length / 3);
   let corners = 0;
   let vertices = 0;
-  const renumber = (vertex: number): number => {
-    if (number[vertex]! >= 0) return number[vertex]!;
-    used[vertices * 3] = positions[vertex * 3]!;
-    used[vertices * 3 + 1] = positions[vertex * 3 + 1]!;
-    used[vertices * 3 + 2] = positions[vertex * 3 + 2]!;
-    number[vertex] = vertices;
-    vertices += 1;
-    return vertices - 1;
-  };
   for (let at = 0; at < triangles.length; at += 3) {
     const a = triangles[at]!;
     const b = triangles[at + 1]!;
     const c = triangles[at + 2]!;
     if (!accept(a, b, c)) continue;
-    kept[corners] = renumber(a);
-    kept[corners + 1] = renumber(b);
-    kept[corners + 2] = renumber(c);
+    if (number[a] === 0) number[a] = ++vertices;
+    if (number[b] === 0) number[b] = ++vertices;
+    if (number[c] === 0) number[c] = ++vertices;
+    kept[corners] = number[a]! - 1;
+    kept[corners + 1] = number[b]! - 1;
+    kept[corners + 2] = number[c]! - 1;
     corners += 3;
   }
-  // Views of the larger buffers: copying them would be a fifth of the work.
-  return { positions: used.subarray(0, vertices * 3), triangles: kept.subarray(0, corners) };
+  const used = new Float32Array(vertices * 3);
+  for (let vertex = 0; vertex < number.length; vertex += 1) {
+    if (number[vertex] === 0) continue;
+    const from = vertex * 3;
+    const to = (number[vertex]! - 1) * 3;
+    used[to] = positions[from]!;
+    used[to + 1] = positions[from + 1]!;
+    used[to + 2] = positions[from + 2]!;
+  }
+  // A view of the larger buffer: copying it would be a tenth of the work.
+  return { positions: used, triangles: kept.subarray(0, corners) };
 }
 
 /** Mean place of each vertex's neighbours. */
@@ -96,11 +119,12 @@ export function roughness({ positions, triangles }: Mesh): number {
   const vertices = positions.length / 3;
   const stride = Math.max(1, Math.floor(vertices / ROUGHNESS_SAMPLE));
   const places = Math.ceil(vertices / stride);
-  const place = new Int32Array(vertices).fill(-1);
-  for (let at = 0; at < places; at += 1) place[at * stride] = at;
+  const sampled = new Uint8Array(vertices);
+  for (let at = 0; at < vertices; at += stride) sampled[at] = 1;
   const sums = new Float32Array(places * 3);
   const counts = new Uint16Array(places);
-  const add = (at: number, b: number, c: number) => {
+  const add = (vertex: number, b: number, c: number) => {
+    const at = vertex / stride;
     sums[at * 3]! += positions[b * 3]! + positions[c * 3]!;
     sums[at * 3 + 1]! += positions[b * 3 + 1]! + positions[c * 3 + 1]!;
     sums[at * 3 + 2]! += positions[b * 3 + 2]! + positions[c * 3 + 2]!;
@@ -110,25 +134,24 @@ export function roughness({ positions, triangles }: Mesh): number {
     const a = triangles[at]!;
     const b = triangles[at + 1]!;
     const c = triangles[at + 2]!;
-    if (place[a]! >= 0) add(place[a]!, b, c);
-    if (place[b]! >= 0) add(place[b]!, c, a);
-    if (place[c]! >= 0) add(place[c]!, a, b);
+    if (sampled[a]! + sampled[b]! + sampled[c]! === 0) continue;
+    if (sampled[a] === 1) add(a, b, c);
+    if (sampled[b] === 1) add(b, c, a);
+    if (sampled[c] === 1) add(c, a, b);
   }
-  const away: number[] = [];
+  const away = new Float64Array(places);
+  let found = 0;
   for (let at = 0; at < places; at += 1) {
     const n = counts[at]!;
     if (n === 0) continue;
     const vertex = at * stride * 3;
-    away.push(
-      Math.hypot(
-        sums[at * 3]! / n - positions[vertex]!,
-        sums[at * 3 + 1]! / n - positions[vertex + 1]!,
-        sums[at * 3 + 2]! / n - positions[vertex + 2]!,
-      ),
+    away[found++] = Math.hypot(
+      sums[at * 3]! / n - positions[vertex]!,
+      sums[at * 3 + 1]! / n - positions[vertex + 1]!,
+      sums[at * 3 + 2]! / n - positions[vertex + 2]!,
     );
   }
-  away.sort((a, b) => a - b);
-  return away[away.length >> 1] ?? 0;
+  return away.subarray(0, found).sort()[found >> 1] ?? 0;
 }
 
 /**
