@@ -60,6 +60,22 @@ export async function press(page: Page, target: Locator, key: 'Space' | 'Enter' 
   await page.keyboard.press(key);
 }
 
+/** Every part of the page that is in sight, or that did not wait to be, answers: a press before its script has come is lost. */
+export async function ready(page: Page): Promise<void> {
+  await page.waitForLoadState();
+  await expect
+    .poll(() => page.locator('astro-island[ssr]').evaluateAll(isAwaited), { intervals: [20, 50, 100] })
+    .toBe(0);
+}
+
+/** Runs in the page: how many of its parts have not come and are not waiting to be scrolled to. */
+const isAwaited = (islands: Element[]): number =>
+  islands.filter((island) => {
+    if (island.getAttribute('client') !== 'visible') return true;
+    const { top, bottom, height } = (island.firstElementChild ?? island).getBoundingClientRect();
+    return height > 0 && bottom > 0 && top < innerHeight;
+  }).length;
+
 type Role = 'lead' | 'practitioner' | 'assistant';
 /** What a browser keeps of each role's session, once it has signed in. */
 const sessions = new Map<Role, Cookie[]>();
@@ -72,7 +88,7 @@ export async function signIn(page: Page, who: Role = 'practitioner'): Promise<vo
     if ((await page.request.get(`${origin()}/api/v1/sites`)).ok()) return;
   }
   await page.goto(`${origin()}/sign-in`);
-  await page.locator('astro-island:not([ssr])').first().waitFor({ state: 'attached' });
+  await ready(page);
   await page.getByLabel('E-mail').fill(`${who}@harbour.example`);
   await page.getByLabel('Password').fill(PASSWORD);
   await page.getByRole('button', { name: 'Sign in' }).click();

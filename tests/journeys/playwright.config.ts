@@ -4,7 +4,7 @@ import { WORKERS } from './server';
 
 /** What takes longest begins first: at the end no worker waits for the other. */
 const LONG =
-  /(every-device|bad-files|axe|whole-visit|from-nothing|database-away|records-and-seats|guesses)\.spec\.ts$/;
+  /(every-device|bad-files|pages|visit-steps|whole-visit|from-nothing|database-away|records-and-seats|guesses)\.spec\.ts$/;
 
 export default defineConfig({
   testDir: '.',

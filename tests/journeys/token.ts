@@ -2,7 +2,7 @@ import { type Browser, expect } from '@playwright/test';
 import type { api } from '@/contract/contract';
 import type { AnswerOf, CallInput } from '@/contract/operation';
 import { type OperationName, ROUTES } from '@/contract/routes';
-import { signIn } from './keyboard';
+import { ready, signIn } from './keyboard';
 import { origin } from './server';
 
 /** Makes an access token in the settings, as a person would. */
@@ -10,7 +10,7 @@ export async function accessToken(browser: Browser, role: 'lead' | 'practitioner
   const page = await (await browser.newContext()).newPage();
   await signIn(page, role);
   await page.goto(`${origin()}/settings`);
-  await page.waitForLoadState('networkidle');
+  await ready(page);
   await page.getByLabel('Name').fill('test machine');
   await page.getByLabel('May').selectOption('read and change');
   await page.getByRole('button', { name: 'Make a token' }).click();

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { choose, press, saved, tabTo, typeInto } from './keyboard';
+import { choose, press, ready, saved, tabTo, typeInto } from './keyboard';
 import { killServer, origin, startServer } from './server';
 
 test('the whole visit by keyboard alone, then a reload and a killed server, and everything is there', async ({
@@ -25,13 +25,13 @@ test('the whole visit by keyboard alone, then a reload and a killed server, and 
 
   // Signs in and adds a patient.
   await page.goto(`${origin()}/`);
-  await page.locator('astro-island:not([ssr])').first().waitFor({ state: 'attached' });
+  await ready(page);
   await typeInto(page, 'E-mail', 'practitioner@harbour.example');
   await typeInto(page, 'Password', 'low-tide-lantern');
   await page.keyboard.press('Enter');
   await page.waitForURL(/today/);
   await press(page, page.getByRole('link', { name: 'New patient' }), 'Enter');
-  await page.locator('astro-island:not([ssr])').first().waitFor({ state: 'attached' });
+  await ready(page);
   await typeInto(page, 'Given name', 'Keya');
   await typeInto(page, 'Family name', 'Board');
   await typeInto(page, 'Date of birth', '03041979');
@@ -40,7 +40,7 @@ test('the whole visit by keyboard alone, then a reload and a killed server, and 
   await typeInto(page, /^Height/, '5 ft 7 in');
   await page.keyboard.press('Enter');
   await page.waitForURL(/patients\/[0-9a-f-]{36}/);
-  await page.locator('astro-island:not([ssr])').first().waitFor({ state: 'attached' });
+  await ready(page);
   await press(page, page.getByRole('button', { name: 'New visit' }), 'Enter');
   await page.waitForURL(/visits\//);
   await page.locator('[data-visit]').waitFor();
@@ -153,7 +153,8 @@ test('the whole visit by keyboard alone, then a reload and a killed server, and 
   expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
   await page.getByRole('link', { name: 'Back to the visit' }).click();
   await page.getByRole('link', { name: 'To the patient' }).click();
-  await page.locator('astro-island:not([ssr])').nth(1).waitFor({ state: 'attached' });
+  await page.waitForURL(/patients\//);
+  await ready(page);
   const pair = page.getByRole('article', { name: chosenShoe });
   await expect(pair).toContainText('in its life');
   // What was felt at the fitting stands for the first day: the next one is held against it.

@@ -1,6 +1,6 @@
 import { gzipSync } from 'node:zlib';
 import { expect, type Page, test } from '@playwright/test';
-import { signIn } from '../keyboard';
+import { ready, signIn } from '../keyboard';
 import { noViolations } from '../screens/looking';
 import { origin } from '../server';
 import { handedToday, linkFor, openOn, phone } from './own-page';
@@ -53,7 +53,8 @@ test('hand-over, link, answers, blister, warning in Today, refit: a pair goes ho
     .getByRole('link', { name: /Journey Homeward/ })
     .first()
     .click();
-  await page.waitForLoadState('networkidle');
+  await page.waitForURL(/patients\//);
+  await ready(page);
   await expect(page.getByText(/blister or sore spot: left .*; skin open/)).toBeVisible();
   await page.getByRole('button', { name: 'Dealt with' }).first().click();
   await page.getByLabel('What was done or found').fill('came in; rim softened, refitted');
@@ -66,13 +67,23 @@ test('hand-over, link, answers, blister, warning in Today, refit: a pair goes ho
   await expect(warnings.getByText('Journey Homeward')).toHaveCount(0);
 
   // The link is closed: the phone is told, and nothing more goes out.
-  await page.goto(`${origin()}/patients/${patientId}`, { waitUntil: 'networkidle' });
+  await page.goto(`${origin()}/patients/${patientId}`);
+  await ready(page);
   await page.getByRole('button', { name: 'Close this link' }).click();
   await expect(page.getByRole('button', { name: 'Make a link' })).toBeVisible();
   await handset.reload();
   await expect(handset.getByRole('alert')).toContainText('The clinic has closed this page');
   await handset.context().close();
 });
+
+/** Runs in the page: files that it was made of and that its worker does not have. */
+async function notKept(): Promise<string[]> {
+  const kept = (await (await caches.open('home-1')).keys()).map(({ url }) => url);
+  return performance
+    .getEntriesByType('resource')
+    .map(({ name }) => name)
+    .filter((name) => name.startsWith(`${location.origin}/_astro/`) && !kept.includes(name));
+}
 
 test('without a connection the page is there, says that nothing went out, and sends it later, once', async ({
   page,
@@ -81,13 +92,12 @@ test('without a connection the page is there, says that nothing went out, and se
   await signIn(page);
   const { patientId } = await handedToday(page, 'Offline');
   const handset = await phone(browser);
+  await handset.clock.install();
   await openOn(handset, await linkFor(page, patientId), BORN);
   await expect(handset.getByRole('heading', { name: 'Today', exact: true })).toBeVisible();
-  // What the page is made of has to be kept before the connection goes.
-  await expect
-    .poll(() => handset.evaluate(async () => (await (await caches.open('home-1')).keys()).length))
-    .toBeGreaterThan(3);
-  await handset.waitForTimeout(3500);
+  // What the page is made of has to be kept before the connection goes; what came after its first look, three seconds later.
+  await handset.clock.fastForward(3000);
+  await expect.poll(() => handset.evaluate(notKept)).toEqual([]);
   await handset.context().setOffline(true);
   await handset.reload();
   await expect(handset.getByRole('heading', { name: 'Today', exact: true })).toBeVisible();

@@ -1,4 +1,5 @@
 import { type Browser, expect, type Page } from '@playwright/test';
+import { ready } from '../keyboard';
 import { origin } from '../server';
 import { examined } from '../shoes/collecting';
 
@@ -47,7 +48,8 @@ export async function phone(browser: Browser, locale = 'en-GB'): Promise<Page> {
 
 /** Makes a link on the patient's page, and reads where its code leads. */
 export async function linkFor(page: Page, patientId: string): Promise<string> {
-  await page.goto(`${origin()}/patients/${patientId}`, { waitUntil: 'networkidle' });
+  await page.goto(`${origin()}/patients/${patientId}`);
+  await ready(page);
   await page.getByRole('button', { name: 'Make a link' }).click();
   await page.getByRole('img', { name: /Code that leads to/ }).waitFor();
   const { links } = await (await page.request.get(`${origin()}/api/v1/patients/${patientId}/home`)).json();

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { appointmentsIn } from '../../fixtures/calendar';
-import { signIn } from '../keyboard';
+import { ready, signIn } from '../keyboard';
 import { noViolations } from '../screens/looking';
 import { origin } from '../server';
 import { handedToday, phone } from './own-page';
@@ -26,7 +26,8 @@ test('recall: tried, put off with a reason, written to once; the note stands in 
   });
   expect(answered.ok()).toBe(true);
 
-  await page.goto(`${origin()}/today`, { waitUntil: 'networkidle' });
+  await page.goto(`${origin()}/today`);
+  await ready(page);
   const mine = page.getByRole('listitem').filter({ hasText: 'Journey Rowanbank' });
   await expect(mine).toContainText('Write to rowanbank@home.example');
   // A warning is noted, and not put off.
@@ -46,7 +47,8 @@ test('recall: tried, put off with a reason, written to once; the note stands in 
   const name = (await first.getByRole('link').first().textContent()) ?? '';
   await first.getByRole('button', { name: 'put off' }).click();
   await expect(overdue.getByRole('link', { name })).toHaveCount(0);
-  await page.reload({ waitUntil: 'networkidle' });
+  await page.reload();
+  await ready(page);
   await expect(overdue.getByRole('link', { name })).toHaveCount(0);
 
   const box = overdue.getByRole('checkbox').first();

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import { strToU8, zipSync } from 'fflate';
-import { signIn } from '../keyboard';
+import { ready, signIn } from '../keyboard';
 import { noViolations } from '../screens/looking';
 import { origin } from '../server';
 
@@ -31,7 +31,8 @@ test('tracks of a watch: read, each in its pair, kept once, and the window of th
   };
   const before = await middleOf();
 
-  await page.goto(`${origin()}/patients/${patient.id}`, { waitUntil: 'networkidle' });
+  await page.goto(`${origin()}/patients/${patient.id}`);
+  await ready(page);
   await page.getByRole('heading', { name: 'Distance from devices' }).click();
   const archive = zipSync(
     Object.fromEntries([

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, type Page, test } from '@playwright/test';
-import { signIn, typeInto } from '../keyboard';
+import { ready, signIn, typeInto } from '../keyboard';
 import { patient } from '../reasoning/past-patients';
 import { origin } from '../server';
 
@@ -17,7 +17,7 @@ test('a clinic writes a sentence in its own words and adds a language; each prob
   await page.goto(`${origin()}/settings`);
   await page.getByRole('link', { name: 'words of the sheets' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Words of the sheets' })).toBeVisible();
-  await page.locator('astro-island:not([ssr])').first().waitFor({ state: 'attached' });
+  await ready(page);
   await typeInto(page, 'Find', 'Come and see us');
   const own = page.getByLabel('Own words for: Come and see us on {{on}}.', { exact: true });
   await own.fill('See you soon.');
@@ -32,7 +32,7 @@ test('a clinic writes a sentence in its own words and adds a language; each prob
   await expect(page.getByRole('button', { name: 'Nothing changed' })).toBeVisible();
   await page.reload();
   // A press before the script has come is lost.
-  await page.locator('astro-island:not([ssr])').first().waitFor({ state: 'attached' });
+  await ready(page);
   await page.getByRole('checkbox', { name: 'only our own' }).check();
   await expect(own).toHaveValue('See us on {{on}}, please.');
 
@@ -44,7 +44,7 @@ test('a clinic writes a sentence in its own words and adds a language; each prob
   await page.getByRole('button', { name: 'Add' }).click();
   await page.waitForURL(/language=he/);
   await expect(page.getByText(/sentences are still to be written/)).toBeVisible();
-  await page.locator('astro-island:not([ssr])').first().waitFor({ state: 'attached' });
+  await ready(page);
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Save as message file' }).click(),
@@ -75,7 +75,7 @@ test('a clinic writes a sentence in its own words and adds a language; each prob
     page.waitForEvent('framenavigated'),
     page.getByRole('button', { name: 'Save', exact: true }).click(),
   ]);
-  await page.waitForLoadState('networkidle');
+  await ready(page);
   await page.getByText('Put the record right').click();
   await expect(page.getByLabel('Language of their sheets')).toHaveValue('he');
 });

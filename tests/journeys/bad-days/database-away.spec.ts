@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { PASSWORD } from '../keyboard';
+import { PASSWORD, ready } from '../keyboard';
 import { ownServer } from '../own-server';
 
 /** It gives up after 0.7 s, where a question waits for 20; the rest is a machine that does other things too. */
@@ -18,7 +18,7 @@ test('the database is killed and comes back: nothing typed is lost, and nobody r
   };
   try {
     await page.goto(at('/sign-in'));
-    await page.waitForLoadState('networkidle');
+    await ready(page);
     await page.getByLabel('E-mail').fill('practitioner@harbour.example');
     await page.getByLabel('Password').fill(PASSWORD);
     await page.getByRole('button', { name: 'Sign in' }).click();

@@ -9,17 +9,18 @@ const AT_ONCE_MS = 5000;
 test('a dozen uploads that trickle in keep nobody waiting', async ({ page }) => {
   await signIn(page);
   const cookie = (await page.context().cookies()).map(({ name, value }) => `${name}=${value}`).join('; ');
+  const begun: Promise<unknown>[] = [];
   const uploads = Array.from({ length: 12 }, () => {
     const upload = httpRequest(`${origin()}/api/v1/catalogue`, {
       method: 'POST',
       headers: { cookie, origin: origin(), 'content-type': 'text/csv', 'transfer-encoding': 'chunked' },
     });
     upload.on('error', () => null);
-    upload.write('maker,model,version\n');
+    begun.push(new Promise((sent) => upload.write('maker,model,version\n', sent)));
     return upload;
   });
   try {
-    await page.waitForTimeout(500);
+    await Promise.all(begun);
     const timed = async (work: () => Promise<{ ok: () => boolean }>) => {
       const before = Date.now();
       expect((await work()).ok()).toBe(true);

@@ -7,6 +7,7 @@ import { totp } from '@tests/fixtures/totp';
 import pg from 'pg';
 import { prepareDatabase, startApplication } from '../../../scripts/lib/application.mjs';
 import { freePort, startPostgres } from '../../../scripts/lib/postgres.mjs';
+import { ready } from '../keyboard';
 
 const SECRET = 'a secret of a clinic that begins with nothing, 0123456789';
 const OWNER = 'little_owner';
@@ -53,7 +54,7 @@ test('from an empty server: set up, a colleague with a second factor, a patient,
     // Set up: a wrong code and a weak password are said at their fields, and what was typed stays.
     await page.goto(at('/'));
     await page.waitForURL(/set-up/);
-    await page.waitForLoadState('networkidle');
+    await ready(page);
     await page.getByLabel('Code from the console').fill('AAAA-BBBB-CCCC');
     await page.getByLabel('Name of the clinic').fill('Breakwater Clinic');
     await page.getByLabel('Place').fill('Nordsund');
@@ -103,7 +104,7 @@ test('from an empty server: set up, a colleague with a second factor, a patient,
     const theirs = await other.newPage();
     await theirs.goto(link);
     await expect(theirs.getByRole('heading', { name: 'Welcome, Jorun Vale' })).toBeVisible();
-    await theirs.waitForLoadState('networkidle');
+    await ready(theirs);
     await theirs.getByLabel('Password').fill(COLLEAGUE_PASSWORD);
     await theirs.getByLabel('The same again').fill(COLLEAGUE_PASSWORD);
     await theirs.getByRole('button', { name: 'Set the password' }).click();
@@ -126,7 +127,7 @@ test('from an empty server: set up, a colleague with a second factor, a patient,
 
     // The first patient.
     await theirs.goto(at('/patients/new'));
-    await theirs.waitForLoadState('networkidle');
+    await ready(theirs);
     await theirs.getByLabel('Given name').fill('Henrike');
     await theirs.getByLabel('Family name').fill('Solberg');
     await theirs.getByLabel('Date of birth').fill('1961-04-05');
@@ -155,7 +156,7 @@ test('from an empty server: set up, a colleague with a second factor, a patient,
 
     // The lead suspends the colleague: out everywhere, at once.
     await page.goto(at('/people'));
-    await page.waitForLoadState('networkidle');
+    await ready(page);
     const row = page
       .getByRole('list', { name: 'Colleagues' })
       .getByRole('listitem')
@@ -178,7 +179,7 @@ test('from an empty server: set up, a colleague with a second factor, a patient,
 });
 
 async function enter(page: Page, email: string, password: string): Promise<void> {
-  await page.waitForLoadState('networkidle');
+  await ready(page);
   await page.getByLabel('E-mail').fill(email);
   await page.getByLabel('Password').fill(password);
   await page.getByRole('button', { name: 'Sign in' }).click();
@@ -187,7 +188,7 @@ async function enter(page: Page, email: string, password: string): Promise<void>
 /** Switches a second factor on as a person does, with an authenticator that reads the secret. */
 async function secondFactor(page: Page, settings: string): Promise<string> {
   await page.goto(settings);
-  await page.waitForLoadState('networkidle');
+  await ready(page);
   const section = page.getByRole('region', { name: 'Second factor' });
   await section.getByLabel('Your password').fill('not this one at all');
   await section.getByRole('button', { name: 'Begin' }).click();

@@ -1,5 +1,6 @@
 import { expect, type Page, test } from '@playwright/test';
 import { totp } from '@tests/fixtures/totp';
+import { ready } from '../keyboard';
 import { ownApplication } from '../own-server';
 import { secondClinic } from '../second-clinic';
 
@@ -7,7 +8,7 @@ const DEMO_PASSWORD = 'low-tide-lantern';
 
 async function enter(page: Page, origin: string, email: string, password = DEMO_PASSWORD): Promise<void> {
   await page.goto(`${origin}/sign-in`);
-  await page.waitForLoadState('networkidle');
+  await ready(page);
   await page.getByLabel('E-mail').fill(email);
   await page.getByLabel('Password').fill(password);
   await page.getByRole('button', { name: 'Sign in' }).click();
@@ -15,7 +16,7 @@ async function enter(page: Page, origin: string, email: string, password = DEMO_
 }
 const settled = async (page: Page, address: string) => {
   await page.goto(address);
-  await page.waitForLoadState('networkidle');
+  await ready(page);
 };
 
 test('one person works in two clinics, at one site of the first, with the second factor that the other asks for', async ({
@@ -101,7 +102,8 @@ test('a record that was begun twice is folded into one and taken apart; who asks
 
     await settled(page, `${origin}/patients`);
     await page.getByRole('link', { name: 'Two records, one person?' }).click();
-    await page.waitForLoadState('networkidle');
+    await page.waitForURL(/duplicates/);
+    await ready(page);
     const keep = page.getByRole('button', {
       name: /^Keep this record: Alder Brightwell, born \d\d\.\d\d\.\d{4}$/,
     });
@@ -117,7 +119,8 @@ test('a record that was begun twice is folded into one and taken apart; who asks
     // What was agreed to, on the patient's page.
     await page.goto(`${origin}/patients?q=Ashgrove`);
     await page.getByRole('link', { name: /Ashgrove/ }).click();
-    await page.waitForLoadState('networkidle');
+    await page.waitForURL(/patients\/[0-9a-f]/);
+    await ready(page);
     const agreed = page.getByRole('region', { name: 'Consents' });
     await agreed.scrollIntoViewIfNeeded();
     await agreed.getByRole('button', { name: /^Note: Being examined/ }).click();

@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
-import { newVisit, press, saved, signIn, typeInto } from '../keyboard';
+import { newVisit, press, ready, saved, signIn, typeInto } from '../keyboard';
 import { origin } from '../server';
 import { open } from './devices';
 
@@ -68,9 +68,8 @@ test('for a trip on foot the pair that is worn in stands beside the new ones', a
   await signIn(page);
   await page.goto(`${origin()}/patients?q=Brackett`);
   await page.getByRole('link', { name: /Brackett/ }).click();
-  // A press before its script has come is lost.
-  await page.locator('astro-island:not([ssr])').first().waitFor({ state: 'attached' });
-  await page.waitForLoadState('networkidle');
+  await page.waitForURL(/patients\/[0-9a-f]/);
+  await ready(page);
   await page.getByRole('button', { name: 'Go on with the visit' }).click();
   await page.locator('[data-visit]').waitFor();
   await open(page, 'ask', 'How much, and when');

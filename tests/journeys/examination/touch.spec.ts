@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { newVisit, saved, signIn } from '../keyboard';
+import { newVisit, ready, saved, signIn } from '../keyboard';
 import { origin } from '../server';
 import { figure, open, simulate } from './devices';
 
@@ -45,9 +45,8 @@ test.describe('by touch on a tablet', () => {
     await signIn(page);
     await page.goto(`${origin()}/patients?q=Brackett`);
     await page.getByRole('link', { name: /Brackett/ }).tap();
-    // A press before its script has come is lost.
-    await page.locator('astro-island:not([ssr])').first().waitFor({ state: 'attached' });
-    await page.waitForLoadState('networkidle');
+    await page.waitForURL(/patients\/[0-9a-f]/);
+    await ready(page);
     await page.getByRole('button', { name: 'Go on with the visit' }).tap();
     await page.locator('[data-visit]').waitFor();
     await open(page, 'ask', 'How much, and when');

@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
-import { signIn, tabTo } from '../keyboard';
+import { ready, signIn, tabTo } from '../keyboard';
 import { origin } from '../server';
 
 /** The page of a patient who is found by name, and of the pair that is in use. */
@@ -13,8 +13,6 @@ async function openPair(page: Page, family: string): Promise<string> {
   await expect(page.getByRole('tab', { name: 'Inspect', exact: true })).toBeVisible();
   return patient;
 }
-
-const island = (page: Page) => page.locator('astro-island:not([ssr])').first().waitFor({ state: 'attached' });
 
 test('an inspection moves the window; the pair is retired with a reason, and its model is learned from', async ({
   page,
@@ -55,7 +53,7 @@ test('an inspection moves the window; the pair is retired with a reason, and its
 
   // Retired as worn out: the model's own page tells of it, without anybody asking.
   await page.goto(patient);
-  await island(page);
+  await ready(page);
   await page.getByRole('button', { name: 'Retire the pair' }).click();
   await expect(page.getByText('1 earlier')).toBeVisible();
   await page.getByText('1 earlier').click();

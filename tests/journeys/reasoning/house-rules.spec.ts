@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { signIn } from '../keyboard';
+import { ready, signIn } from '../keyboard';
 import { origin } from '../server';
 import { handedOver, openTab } from './past-patients';
 
@@ -17,7 +17,7 @@ test('the lead adds a house rule: previewed, put in force, and what was issued r
   const specification = page.url();
 
   await page.goto(`${origin()}/knowledge`);
-  await page.locator('astro-island:not([ssr])').first().waitFor({ state: 'attached' });
+  await ready(page);
   await openTab(page, /House rules/);
   await page.getByRole('button', { name: 'Add a rule of our own …' }).click();
   const form = page.getByRole('form', { name: 'A rule of our own' });

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { signIn } from '../keyboard';
+import { ready, signIn } from '../keyboard';
 import { origin } from '../server';
 import { openTab } from './past-patients';
 
@@ -8,7 +8,7 @@ test('knowledge is searched by topic, feature, school and evidence, with how eac
 }) => {
   await signIn(page);
   await page.goto(`${origin()}/knowledge`);
-  await page.locator('astro-island:not([ssr])').first().waitFor({ state: 'attached' });
+  await ready(page);
   const count = page.getByRole('status').filter({ hasText: 'rules' });
   await openTab(page, /^Rules/);
   await page.getByRole('combobox', { name: 'School' }).selectOption('load');

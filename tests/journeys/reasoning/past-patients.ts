@@ -1,4 +1,5 @@
 import { expect, type Page } from '@playwright/test';
+import { ready } from '../keyboard';
 import { origin } from '../server';
 
 /** Opens the demo patient's page. */
@@ -6,7 +7,7 @@ export async function patient(page: Page, name: string): Promise<void> {
   await page.goto(`${origin()}/patients?q=${name}`);
   await page.getByRole('table').getByRole('link').first().click();
   await page.waitForURL(/patients\/[0-9a-f]/);
-  await page.locator('astro-island:not([ssr])').first().waitFor({ state: 'attached' });
+  await ready(page);
 }
 
 /** The latest visit of a demo patient that was handed over, at Reason. */

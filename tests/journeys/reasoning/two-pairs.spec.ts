@@ -1,16 +1,12 @@
 import { expect, test } from '@playwright/test';
 import { saved, signIn } from '../keyboard';
-import { origin } from '../server';
+import { patient } from './past-patients';
 
 test('lifting and running are two pairs, each ranked for itself; what was brought for one waits while the other is looked at', async ({
   page,
 }) => {
   await signIn(page);
-  await page.goto(`${origin()}/patients?q=Loom`);
-  await page.getByRole('table').getByRole('link').first().click();
-  // A press before its script has come is lost.
-  await page.locator('astro-island:not([ssr])').first().waitFor({ state: 'attached' });
-  await page.waitForLoadState('networkidle');
+  await patient(page, 'Loom');
   await page.getByRole('button', { name: 'Go on with the visit' }).click();
   await page.waitForURL(/visits\//);
   await page.goto(`${page.url().split('#')[0]}#candidates`);
@@ -39,11 +35,7 @@ test('a prosthetic foot whose set rise nobody measured: nothing is proposed unti
   page,
 }) => {
   await signIn(page);
-  await page.goto(`${origin()}/patients?q=Farrow`);
-  await page.getByRole('table').getByRole('link').first().click();
-  // A press before its script has come is lost.
-  await page.locator('astro-island:not([ssr])').first().waitFor({ state: 'attached' });
-  await page.waitForLoadState('networkidle');
+  await patient(page, 'Farrow');
   await page.getByRole('button', { name: 'Go on with the visit' }).click();
   await page.waitForURL(/visits\//);
   const visit = page.url().split('#')[0]!;

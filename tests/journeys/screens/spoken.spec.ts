@@ -1,7 +1,6 @@
 import { expect, type Page, test } from '@playwright/test';
 import { signIn } from '../keyboard';
 import { openTab, openVisit } from '../reasoning/past-patients';
-import { origin } from '../server';
 
 const work = (page: Page) => page.getByRole('region', { name: /, work$/ });
 
@@ -89,48 +88,4 @@ test('drawings and the board are spoken as they are read: what it is, whose side
       - text: /right.$/
       - strong: Unknown
   `);
-});
-
-test('who asked for less motion gets none: nothing moves on any screen', async ({ page }) => {
-  await page.emulateMedia({ reducedMotion: 'reduce' });
-  await signIn(page);
-  const still = async (where: string) =>
-    expect(
-      await page.evaluate(() =>
-        document
-          .getAnimations()
-          .filter(
-            ({ playState, effect }) => playState === 'running' && Number(effect?.getTiming().duration) > 1,
-          )
-          .map(({ effect }) => (effect as KeyframeEffect).target?.className),
-      ),
-      where,
-    ).toEqual([]);
-  const moves = () =>
-    page.evaluate(() =>
-      [...document.querySelectorAll('*')]
-        .filter((element) => {
-          const { transitionDuration, animationDuration, scrollBehavior } = getComputedStyle(element);
-          const longest = Math.max(
-            ...`${transitionDuration}, ${animationDuration}`
-              .split(', ')
-              .map((text) => Number.parseFloat(text)),
-          );
-          return longest > 0.01 || scrollBehavior === 'smooth';
-        })
-        .map((element) => `${element.tagName} ${element.className}`),
-    );
-  for (const path of ['/today', '/patients', '/shoes', '/knowledge', '/settings']) {
-    await page.goto(`${origin()}${path}`);
-    await page.waitForLoadState('networkidle');
-    await still(path);
-    expect(await moves(), path).toEqual([]);
-  }
-  await openVisit(page, 'Pell');
-  for (const step of ['ask', 'feet', 'load', 'move', 'reason', 'candidates']) {
-    await page.goto(`${page.url().split('#')[0]}#${step}`);
-    await page.waitForLoadState('networkidle');
-    await still(step);
-    expect(await moves(), step).toEqual([]);
-  }
 });

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { expect, type Page, test } from '@playwright/test';
 import { init, parse } from 'es-module-lexer';
-import { signIn } from '../keyboard';
+import { ready, signIn } from '../keyboard';
 import { origin } from '../server';
 import budgets from './budgets.json' with { type: 'json' };
 import { openDemoVisit } from './looking';
@@ -97,7 +97,8 @@ test('files go out compressed, are kept for good where their name says what is i
     const { pathname } = new URL(response.url());
     if (/\.(js|css)$/.test(pathname)) heads.set(pathname, response.headers());
   });
-  await page.goto(`${origin()}/sign-in`, { waitUntil: 'networkidle' });
+  await page.goto(`${origin()}/sign-in`);
+  await ready(page);
   expect(heads.size).toBeGreaterThan(3);
   for (const [path, head] of heads) {
     expect(head['cache-control'], path).toContain(path.startsWith('/_astro/') ? 'immutable' : 'no-cache');

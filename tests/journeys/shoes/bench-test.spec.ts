@@ -1,7 +1,6 @@
 import { expect, test } from '@playwright/test';
-import { signIn } from '../keyboard';
+import { ready, signIn } from '../keyboard';
 import { origin } from '../server';
-import { ready } from './collecting';
 
 test('a bench test in ten steps fills what was not known and shows where the maker disagrees', async ({
   page,

@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
-import { signIn } from '../keyboard';
+import { ready, signIn } from '../keyboard';
 import { origin } from '../server';
-import { examined, ready } from './collecting';
+import { examined } from './collecting';
 
 test('the catalogue: filtered in any unit, laid side by side, more like this but softer', async ({
   page,

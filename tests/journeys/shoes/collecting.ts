@@ -1,9 +1,6 @@
 import { expect, type Page } from '@playwright/test';
-import { choose, press, signIn, typeInto } from '../keyboard';
+import { choose, press, ready, signIn, typeInto } from '../keyboard';
 import { origin } from '../server';
-
-export const ready = (page: Page) =>
-  page.locator('astro-island:not([ssr])').first().waitFor({ state: 'attached' });
 
 /** A patient with history and measured feet, as an earlier colleague left the visit. */
 export async function examined(
@@ -130,7 +127,7 @@ export async function fromSpecificationToCollected(
 
   // From the patient's page: ordered, arrived, checked, collected.
   await page.goto(`${origin()}/patients/${patientId}`);
-  await page.locator('astro-island:not([ssr])').nth(1).waitFor({ state: 'attached' });
+  await ready(page);
   const order = page.getByRole('article', { name: /^Order: / });
   await hands.press(page, 'Mark as ordered');
   await hands.press(page, 'Mark as arrived');

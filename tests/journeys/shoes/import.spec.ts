@@ -1,7 +1,6 @@
 import { expect, test } from '@playwright/test';
-import { signIn } from '../keyboard';
+import { ready, signIn } from '../keyboard';
 import { origin } from '../server';
-import { ready } from './collecting';
 
 test('a file is read before it is sent: errors by row and column, then all at once, then out again', async ({
   page,

@@ -1,7 +1,6 @@
 import { expect, test } from '@playwright/test';
-import { signIn } from '../keyboard';
+import { ready, signIn } from '../keyboard';
 import { origin } from '../server';
-import { ready } from './collecting';
 
 test('a new version from the supplier is flagged on who wears its forerunner', async ({ page }) => {
   await signIn(page);
