@@ -7,7 +7,8 @@ import { featureOf } from '../shoe/features';
 import type { SizedPair } from '../sizing/size-pair';
 import { mayStand, type onFootReader } from './on-foot';
 import { eligible, lackingOf, type Proposal, proposeTrial } from './propose';
-import { type Ranked, standingOf } from './rank';
+import type { Ranked } from './rank';
+import { standingOf } from './standing';
 
 /** A model within the limits, in the size that these feet need. */
 export interface Candidate {

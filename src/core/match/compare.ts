@@ -3,7 +3,7 @@ import type { Specification } from '../prescribe/engine/specification';
 import { acceptsEverything, targetInWords } from '../prescribe/explain/in-words';
 import { FEATURE_IDS, type FeatureId, featureOf, isPerFoot, printFeature } from '../shoe/features';
 import { disagree } from '../shoe/readings/readings';
-import { isInside } from './rank';
+import { isInside } from './standing';
 
 export interface ComparedModelsRow {
   feature: FeatureId;

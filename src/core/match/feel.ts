@@ -45,15 +45,26 @@ export function feelOf(shoe: FeatureValues, axis: FeelAxis): number | null {
 
 export type FeelDifference = Partial<Record<FeelAxis, number>>;
 
+/** Places of a shoe on every axis; a model is held against many others. */
+const placesOf = new WeakMap<FeatureValues, readonly (number | null)[]>();
+
+function placesOn(shoe: FeatureValues): readonly (number | null)[] {
+  const known = placesOf.get(shoe) ?? FEEL_AXIS_IDS.map((axis) => feelOf(shoe, axis));
+  placesOf.set(shoe, known);
+  return known;
+}
+
 /** How the second differs from the first, axis by axis, in felt steps; an axis unknown in either is left out. */
 export function feelDifference(first: FeatureValues, second: FeatureValues): FeelDifference {
-  return Object.fromEntries(
-    FEEL_AXIS_IDS.flatMap((axis) => {
-      const a = feelOf(first, axis);
-      const b = feelOf(second, axis);
-      return a === null || b === null ? [] : [[axis, b - a]];
-    }),
-  );
+  const here = placesOn(first);
+  const there = placesOn(second);
+  const difference: FeelDifference = {};
+  for (const [at, axis] of FEEL_AXIS_IDS.entries()) {
+    const a = here[at] ?? null;
+    const b = there[at] ?? null;
+    if (a !== null && b !== null) difference[axis] = b - a;
+  }
+  return difference;
 }
 
 /** From here a difference on one axis is felt and worth naming. */

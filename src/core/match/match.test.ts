@@ -13,7 +13,8 @@ import { compareModels } from './compare';
 import { differenceInWords, dissimilarity, type FeelAxis, feelDifference } from './feel';
 import { moreLikeThis } from './more-like';
 import { proposeTrial } from './propose';
-import { type Ranked, rank, reasonsFor, standingOf } from './rank';
+import { type Ranked, rank, reasonsFor } from './rank';
+import { standingOf } from './standing';
 import { versionDifferences } from './version-differences';
 
 const shoe = (id: string, features: FeatureValues = {}) => testShoe(id, features, { stock: { '42 D': 1 } });

@@ -10,7 +10,8 @@ import {
   type FeelDifference,
   feelDifference,
 } from './feel';
-import { type Ranked, standingOf } from './rank';
+import type { Ranked } from './rank';
+import { standingOf } from './standing';
 
 export type TrialRole = 'optimum' | 'structured' | 'softer' | 'other';
 

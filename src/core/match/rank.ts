@@ -3,11 +3,11 @@ import type { Side } from '../findings/finding-kinds';
 import { FIRM_WEIGHT } from '../prescribe/engine/settle';
 import { activePushes, type Specification, type Target, type Want } from '../prescribe/engine/specification';
 import { utilityAt, valuesOf } from '../prescribe/engine/utility';
-import { awaitedInWords, hasLimit, isFirm, targetInWords } from '../prescribe/explain/in-words';
+import { targetInWords } from '../prescribe/explain/in-words';
 import { axisOf } from '../shoe/feature-kinds';
-import { FEATURE_IDS, type FeatureId, type FeatureValue, featureOf, printFeature } from '../shoe/features';
-import { measuringErrorOf } from '../shoe/readings/readings';
+import { FEATURE_IDS, type FeatureValue, featureOf, printFeature } from '../shoe/features';
 import { type Lineage, pullOfLineage } from './lineage';
+import { featureIn, isInside, slackOf, standingOf } from './standing';
 
 /** A reason for or against a model on one feature. */
 export interface FeatureReason {
@@ -128,10 +128,6 @@ function column(target: Target): Column {
   return { target, weight, whenUnknown, unsure, allows, limited, place, breaks, serves };
 }
 
-/** What a model has of a feature: its seat stands as high as its sole where no heel height of its own is stated. */
-const featureIn = ({ features }: Pick<ShoeModel, 'features'>, id: FeatureId): FeatureValue | undefined =>
-  features[id] ?? (id === 'heelHeight' ? features.heelStack : undefined);
-
 type Row = readonly (FeatureValue | undefined)[];
 const laidOut = new WeakMap<ShoeModel, Row>();
 
@@ -208,84 +204,6 @@ function brokenLimit(target: Target, value: FeatureValue): Excluded['by'][number
 
 /** From here a value speaks for a model. */
 const SERVES_WELL = 0.85;
-
-/** Half a step of the grid: a model may state 9.8 mm where the grid has 10. */
-const slackOf = (target: Target): number => {
-  const feature = featureOf(target.feature);
-  return feature.kind === 'choice' ? 0 : axisOf(feature).step / 2;
-};
-
-/** Between two grades a value belongs to either; closer than this nobody grades. */
-const HALF_GRADE = 0.5;
-
-/** How far beyond a band nobody can tell from inside it. */
-const indistinct = ({ feature }: Target): number =>
-  featureOf(feature).kind === 'grade' ? HALF_GRADE : measuringErrorOf(feature);
-
-/** Whether a value lies in a target's band or among its options. `within` widens the band by what nobody can tell apart. */
-export function isInside(
-  target: Target,
-  value: FeatureValue,
-  within: 'exactly' | 'as measured' = 'exactly',
-): boolean {
-  if (target.kind === 'options') return target.options.includes(String(value));
-  const slack = within === 'exactly' ? slackOf(target) : Math.max(slackOf(target), indistinct(target));
-  return Number(value) >= target.band.from - slack && Number(value) <= target.band.to + slack;
-}
-
-/** What is wanted at least so much must be met at least in part. */
-const WEIGHTY = 2;
-const IN_PART = 0.25;
-
-/** Whether a value fails outright what is wanted moderately or more: a pair that nobody would put on this foot. */
-function failsOutright(target: Target, value: FeatureValue): boolean {
-  const pulls = activePushes(target).filter(({ strength }) => strength !== 'limit');
-  const weight = pulls.reduce((sum, push) => sum + push.weight, 0);
-  const served = pulls.reduce((sum, push) => sum + push.weight * utilityAt(push.want, value), 0);
-  return target.decision === undefined && weight >= WEIGHTY && served < IN_PART * weight;
-}
-
-/** Whether most options of a choice are wanted: a model that does not say which it has is not held to have another. */
-const isCommon = (target: Target): boolean => {
-  const feature = featureOf(target.feature);
-  return (
-    target.kind === 'options' &&
-    feature.kind === 'choice' &&
-    2 * target.options.length > Object.keys(feature.options).length
-  );
-};
-
-/** Where a model that breaks no limit stands: what cannot be judged yet, and which firm targets it misses or others it fails outright. */
-export interface Standing {
-  /** Limits that cannot be judged for want of a value or an amount, in words. */
-  provisional: string[];
-  /** Firm targets that it misses by more than anybody can tell, or about which nobody knows. */
-  misses: Target[];
-}
-
-/** Holds a model against limits and firm targets; one with neither fault may be proposed for a trial. */
-export function standingOf(model: ShoeModel, specification: Specification): Standing {
-  const provisional: string[] = [];
-  const misses: Target[] = [];
-  for (const target of specification.targets) {
-    if (target.feature === 'toeRoom') continue;
-    const { label } = featureOf(target.feature);
-    if (target.awaits.some(({ strength }) => strength === 'limit'))
-      provisional.push(`${label} ${awaitedInWords(target)}.`);
-    const value = featureIn(model, target.feature);
-    // A target that still lacks an amount is not resolved: nothing is held against it.
-    const isResolved = target.awaits.length === 0;
-    if (value === undefined) {
-      if (hasLimit(target)) provisional.push(`${label} is not stated: check it (${targetInWords(target)}).`);
-      else if (isResolved && isFirm(target) && !isCommon(target)) misses.push(target);
-    } else if (
-      isResolved &&
-      (isFirm(target) ? !isInside(target, value, 'as measured') : failsOutright(target, value))
-    )
-      misses.push(target);
-  }
-  return { provisional, misses };
-}
 
 /** The one foot whose wishes a value does not serve; null where it serves both, or neither. */
 function footFailed(target: Target, value: FeatureValue): Side | null {
