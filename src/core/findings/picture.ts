@@ -81,24 +81,33 @@ export const contributedAt = (
  * comes first.
  */
 export function enteredPicture(...contributions: readonly Findings[]): EnteredPicture {
-  const picture: Record<FindingPlace, Record<string, unknown>> = { body: {}, left: {}, right: {} };
+  const picture: Record<FindingPlace, Record<string, AnyFindingValue | NotExamined>> = {
+    body: { ...NOTHING.body },
+    left: { ...NOTHING.left },
+    right: { ...NOTHING.right },
+  };
   const taken: Record<TakenKey, Taken> = {};
-  for (const id of FINDING_IDS) {
-    for (const place of placesOf(id)) {
-      let value: AnyFindingValue | NotExamined = NOT_EXAMINED;
-      for (const contribution of contributions) {
-        const given = contributedAt(contribution, place, id);
-        if (given === undefined) continue;
-        value = given;
+  for (const contribution of contributions)
+    for (const place of PLACES)
+      for (const [id, value] of Object.entries(contribution[place] ?? {})) {
+        if (value === undefined || !Object.hasOwn(NOTHING[place], id)) continue;
+        picture[place][id] = value;
         const how = contribution.taken?.[`${place}.${id}`];
         if (how) taken[`${place}.${id}`] = how;
         else delete taken[`${place}.${id}`];
       }
-      picture[place][id] = value;
-    }
-  }
   return { ...picture, taken, derived: false } as unknown as EnteredPicture;
 }
+
+/** Every finding of a place as if nobody had taken it. */
+const NOTHING = Object.fromEntries(
+  PLACES.map((place) => [
+    place,
+    Object.fromEntries(
+      FINDING_IDS.filter((id) => placesOf(id).includes(place)).map((id) => [id, NOT_EXAMINED]),
+    ),
+  ]),
+) as Record<FindingPlace, Record<string, NotExamined>>;
 
 const OF_THE_BODY: ReadonlySet<FindingId> = new Set(
   FINDING_IDS.filter((id) => definitionOf(id).scope === 'body'),

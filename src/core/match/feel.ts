@@ -1,3 +1,4 @@
+import { memoize } from '../memo/memoize';
 import type { FeatureId, FeatureValues } from '../shoe/features';
 import { keysOf } from '../tables/keys-of';
 
@@ -46,13 +47,7 @@ export function feelOf(shoe: FeatureValues, axis: FeelAxis): number | null {
 export type FeelDifference = Partial<Record<FeelAxis, number>>;
 
 /** Places of a shoe on every axis; a model is held against many others. */
-const placesOf = new WeakMap<FeatureValues, readonly (number | null)[]>();
-
-function placesOn(shoe: FeatureValues): readonly (number | null)[] {
-  const known = placesOf.get(shoe) ?? FEEL_AXIS_IDS.map((axis) => feelOf(shoe, axis));
-  placesOf.set(shoe, known);
-  return known;
-}
+const placesOn = memoize((shoe: FeatureValues) => FEEL_AXIS_IDS.map((axis) => feelOf(shoe, axis)));
 
 /** How the second differs from the first, axis by axis, in felt steps; an axis unknown in either is left out. */
 export function feelDifference(first: FeatureValues, second: FeatureValues): FeelDifference {

@@ -1,5 +1,6 @@
 import type { ShoeModel } from '../catalogue/model';
 import type { Side } from '../findings/finding-kinds';
+import { memoize } from '../memo/memoize';
 import { FIRM_WEIGHT } from '../prescribe/engine/settle';
 import { activePushes, type Specification, type Target, type Want } from '../prescribe/engine/specification';
 import { utilityAt, valuesOf } from '../prescribe/engine/utility';
@@ -129,16 +130,8 @@ function column(target: Target): Column {
 }
 
 type Row = readonly (FeatureValue | undefined)[];
-const laidOut = new WeakMap<ShoeModel, Row>();
-
 /** A model's values in the order of the vocabulary: a place in a row is found many times faster than a name. */
-function rowOf(model: ShoeModel): Row {
-  const before = laidOut.get(model);
-  if (before) return before;
-  const row = FEATURE_IDS.map((id) => featureIn(model, id));
-  laidOut.set(model, row);
-  return row;
-}
+const rowOf = memoize((model: ShoeModel): Row => FEATURE_IDS.map((id) => featureIn(model, id)));
 
 /** Targets that a model can meet or miss; room beyond the toes is a matter of its size. */
 const columnsOf = (specification: Specification): Column[] =>

@@ -1,4 +1,5 @@
 import type { ShoeModel } from '../catalogue/model';
+import { memoize } from '../memo/memoize';
 import { activePushes, type Specification, type Target } from '../prescribe/engine/specification';
 import { utilityAt } from '../prescribe/engine/utility';
 import { awaitedInWords, hasLimit, isFirm, targetInWords } from '../prescribe/explain/in-words';
@@ -95,16 +96,10 @@ function demandOf(target: Target): Demand {
   };
 }
 
-const demanded = new WeakMap<Specification, readonly Demand[]>();
-
 /** Thousands of models are held against one specification. */
-function demandsOf(specification: Specification): readonly Demand[] {
-  const before = demanded.get(specification);
-  if (before) return before;
-  const demands = specification.targets.filter(({ feature }) => feature !== 'toeRoom').map(demandOf);
-  demanded.set(specification, demands);
-  return demands;
-}
+const demandsOf = memoize(({ targets }: Specification): readonly Demand[] =>
+  targets.filter(({ feature }) => feature !== 'toeRoom').map(demandOf),
+);
 
 /** Holds a model against limits and firm targets; one with neither fault may be proposed for a trial. */
 export function standingOf(model: ShoeModel, specification: Specification): Standing {
