@@ -64,7 +64,15 @@ export async function press(page: Page, target: Locator, key: 'Space' | 'Enter' 
 export async function ready(page: Page): Promise<void> {
   await page.waitForLoadState();
   await expect
-    .poll(() => page.locator('astro-island[ssr]').evaluateAll(isAwaited), { intervals: [20, 50, 100] })
+    .poll(
+      () =>
+        page
+          .locator('astro-island[ssr]')
+          .evaluateAll(isAwaited)
+          // A page that is being left does not answer.
+          .catch(() => null),
+      { intervals: [20, 50, 100] },
+    )
     .toBe(0);
 }
 

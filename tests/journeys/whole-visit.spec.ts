@@ -31,6 +31,7 @@ test('the whole visit by keyboard alone, then a reload and a killed server, and 
   await page.keyboard.press('Enter');
   await page.waitForURL(/today/);
   await press(page, page.getByRole('link', { name: 'New patient' }), 'Enter');
+  await page.waitForURL(/patients\/new/);
   await ready(page);
   await typeInto(page, 'Given name', 'Keya');
   await typeInto(page, 'Family name', 'Board');
