@@ -1,10 +1,17 @@
 // What runs beside the server or before it, each in one file of plain JavaScript, so that a process starts without reading TypeScript.
+import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { build } from 'esbuild';
 
 const ROOT = join(import.meta.dirname, '../..');
 
-/** Writes `dist/processes/*.js` for each, in the folder that it has in `src/server`; packages stay where npm put them. */
+/** Packages that are many small files of plain modules: what is used of them is brought along. */
+const BROUGHT_ALONG = ['date-fns', 'kysely', 'zod'];
+
+const { dependencies } = JSON.parse(readFileSync(join(ROOT, 'package.json'), 'utf8'));
+const external = Object.keys(dependencies).filter((name) => !BROUGHT_ALONG.includes(name));
+
+/** Writes `dist/processes/*.js` for each, in the folder that it has in `src/server`; other packages stay where npm put them. */
 export const buildProcesses = () =>
   build({
     absWorkingDir: ROOT,
@@ -15,7 +22,7 @@ export const buildProcesses = () =>
     outdir: 'dist/processes',
     bundle: true,
     splitting: true,
-    packages: 'external',
+    external,
     platform: 'node',
     format: 'esm',
     target: 'node20',
