@@ -8,6 +8,7 @@ import { RULES } from '../knowledge/knowledge-base';
 import type { Condition } from '../knowledge/rule';
 import { featureOf } from '../shoe/features';
 import { resolve } from './engine/resolve';
+import { findingsOfRule } from './engine/rule-index';
 import { activePushes, type Specification, type Target } from './engine/specification';
 import { utilityAt } from './engine/utility';
 
@@ -108,9 +109,7 @@ describe('continuity', { timeout: 120_000 }, () => {
     const numeric = FINDING_IDS.filter(
       (id) => definitionOf(id).kind === 'number' && definitionOf(id).step !== null,
     );
-    const read = new Set(
-      RULES.flatMap(({ when, wishes }) => [...findingsRead(when), ...amountsRead(wishes)]),
-    );
+    const read = new Set(RULES.flatMap(findingsOfRule));
     const walked = numeric.filter((id) => read.has(id) && NAMED_CUTS[id] === undefined);
     const largest: { finding: string; feature: string; jump: number; of: string }[] = [];
     fc.assert(
@@ -153,15 +152,3 @@ describe('continuity', { timeout: 120_000 }, () => {
     expect(largest.filter(({ jump }) => jump > JUMP)).toEqual([]);
   });
 });
-
-const findingsRead = (condition: Condition): FindingId[] => {
-  if ('all' in condition) return condition.all.flatMap(findingsRead);
-  if ('any' in condition) return condition.any.flatMap(findingsRead);
-  return 'not' in condition ? findingsRead(condition.not) : [condition.finding];
-};
-const amountsRead = (wishes: (typeof RULES)[number]['wishes']): FindingId[] =>
-  wishes.flatMap((wish) =>
-    'atLeast' in wish || 'atMost' in wish
-      ? [wish.atLeast, wish.atMost].flatMap((end) => (typeof end === 'object' ? [end.finding] : []))
-      : [],
-  );

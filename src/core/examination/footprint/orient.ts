@@ -1,3 +1,4 @@
+import { mainAxis } from '../../statistics/main-axis';
 import type { Mask } from './picture';
 
 export interface Point {
@@ -45,12 +46,7 @@ export function spreadOf({ width, height, data }: Mask): Spread {
       sxy += x * y;
       syy += y * y;
     }
-  const centre = { x: sx / count, y: sy / count };
-  const cxx = sxx / count - centre.x ** 2;
-  const cxy = sxy / count - centre.x * centre.y;
-  const cyy = syy / count - centre.y ** 2;
-  const angle = 0.5 * Math.atan2(2 * cxy, cxx - cyy);
-  const along = { x: Math.cos(angle), y: Math.sin(angle) };
+  const { middle: centre, along } = mainAxis({ count, x: sx, y: sy, xx: sxx, xy: sxy, yy: syy });
   const box = extents({ width, height, data }, centre, along);
   return { centre, along, length: box.to - box.from, width: box.right - box.left };
 }

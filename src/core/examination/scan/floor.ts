@@ -170,8 +170,8 @@ type Box = [x0: number, x1: number, y0: number, y1: number];
 export function withoutJoinedFloor(mesh: Mesh, notes: ScanNote[]): Mesh {
   const { positions } = mesh;
   // Boxes around the skin and around what stands above it: least and greatest x, least and greatest y.
-  const skin = [Infinity, -Infinity, Infinity, -Infinity] as Box;
-  const foot = [Infinity, -Infinity, Infinity, -Infinity] as Box;
+  const skin: Box = [Infinity, -Infinity, Infinity, -Infinity];
+  const foot: Box = [Infinity, -Infinity, Infinity, -Infinity];
   for (let at = 0; at < positions.length; at += 3) {
     const z = positions[at + 2]!;
     if (z > 2 && z < 6) continue;

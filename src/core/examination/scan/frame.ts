@@ -1,4 +1,5 @@
 import { fail, ok, type Result } from '../../result/result';
+import { mainAxis } from '../../statistics/main-axis';
 import type { Mesh } from './mesh';
 
 /** Where a foot stands on its floor and which way it points. */
@@ -52,11 +53,8 @@ function lowPlaces({ positions }: Mesh): { low: Places; middle: Place; direction
     sxy += px * py;
     syy += py * py;
   }
-  const middle = { x: sx / count, y: sy / count };
-  const cxx = sxx / count - middle.x ** 2;
-  const cyy = syy / count - middle.y ** 2;
-  const angle = 0.5 * Math.atan2(2 * (sxy / count - middle.x * middle.y), cxx - cyy);
-  return { low: { x, y, count }, middle, direction: { fx: Math.cos(angle), fy: Math.sin(angle) } };
+  const { middle, along } = mainAxis({ count, x: sx, y: sy, xx: sxx, xy: sxy, yy: syy });
+  return { low: { x, y, count }, middle, direction: { fx: along.x, fy: along.y } };
 }
 
 interface Direction {

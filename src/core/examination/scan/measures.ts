@@ -86,15 +86,17 @@ function sections(mesh: Mesh, planes: readonly [Plane, Plane]) {
   const ahead = new Uint8Array(positions.length / 3);
   for (let at = 0; at < ahead.length; at += 1)
     ahead[at] = (distance(mesh, one, at) > 0 ? 1 : 0) + (distance(mesh, other, at) > 0 ? 4 : 0);
-  const cuts = planes.map(() => [] as number[]);
+  // Places of the first corners of the triangles that each plane cuts.
+  const ofOne: number[] = [];
+  const ofOther: number[] = [];
   for (let at = 0; at < triangles.length; at += 3) {
     const sum = ahead[triangles[at]!]! + ahead[triangles[at + 1]!]! + ahead[triangles[at + 2]!]!;
     const first = sum & 3;
-    if (first === 1 || first === 2) cuts[0]!.push(at);
+    if (first === 1 || first === 2) ofOne.push(at);
     const second = sum >> 2;
-    if (second === 1 || second === 2) cuts[1]!.push(at);
+    if (second === 1 || second === 2) ofOther.push(at);
   }
-  return [section(mesh, one, cuts[0]!), section(mesh, other, cuts[1]!)] as const;
+  return [section(mesh, one, ofOne), section(mesh, other, ofOther)] as const;
 }
 
 /** A tape drawn tight around the points in which a plane cuts the triangles given by the place of their first corner. */
