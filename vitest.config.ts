@@ -23,7 +23,12 @@ export default defineConfig({
           name: 'component',
           include: ['src/**/*.test.tsx'],
           environment: 'happy-dom',
-          setupFiles: ['tests/fixtures/react-commits.ts', 'tests/fixtures/patience.ts'],
+          isolate: false,
+          setupFiles: [
+            'tests/fixtures/fresh-page.ts',
+            'tests/fixtures/react-commits.ts',
+            'tests/fixtures/patience.ts',
+          ],
           testTimeout: 30_000,
         },
       },
