@@ -84,6 +84,16 @@ async function build() {
   if (!(await building)) throw new Error('The build failed.');
 }
 
+/** How the tests' database runs; a story of a power cut starts one of its own, as it is shipped. */
+const FOR_TESTS = {
+  // What the planner knows of a table does not change while tests run: each statement is explained there.
+  autovacuum: 'off',
+  // Nobody keeps its records: no test waits for the disk.
+  fsync: 'off',
+  full_page_writes: 'off',
+  synchronous_commit: 'off',
+};
+
 /** What a runner of vitest told of failures outside its tests; a runner of another kind tells nothing. */
 const outsideTests = () => (existsSync(outside) ? [readFileSync(outside, 'utf8')] : []);
 
@@ -156,8 +166,7 @@ try {
   if (wanted('integration') || wanted('journeys')) {
     const folder = process.env.SOVET_DATA || isRoot() ? `${dataFolder()}-test` : join(ROOT, '.data-test');
     rmSync(folder, { recursive: true, force: true });
-    // What the planner knows of a table does not change while tests run: each statement is explained there.
-    database = await startPostgres(folder, 'sovet_test', 0, { autovacuum: 'off' });
+    database = await startPostgres(folder, 'sovet_test', 0, FOR_TESTS);
     const env = { SOVET_TEST_DATABASE_URL: database.url };
     if (wanted('integration')) {
       ensurePoppler();

@@ -1,4 +1,5 @@
 import { execFileSync } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -16,27 +17,28 @@ beforeAll(() => {
 });
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
-/** A PDF as poppler reads it: text in the order of the page, pages, and fonts. */
+/** A PDF as poppler reads it: text in the order of the page, pages, fonts and tags; each is asked of it where a test wants it. */
 async function read(findings: Findings, over: Partial<SheetInput> = {}) {
   const pdf = await sheetPdf(sheetOf(findings, over));
-  const file = join(folder, 'sheet.pdf');
+  const file = join(folder, `${randomUUID()}.pdf`);
   writeFileSync(file, pdf);
   const poppler = (tool: string, ...args: string[]) => execFileSync(tool, args, { encoding: 'utf8' });
   return {
     bytes: pdf.length,
-    text: poppler('pdftotext', file, '-').replace(/\s+/g, ' '),
-    pages: Number(/Pages:\s+(\d+)/.exec(poppler('pdfinfo', file))?.[1]),
-    fonts: poppler('pdffonts', file),
-    tags: [
-      ...poppler('pdfinfo', '-struct-text', file).matchAll(/^ *(H1|H2|P)[^\n]*\n((?: *"[^\n]*\n)*)/gm),
-    ].map(([, role, lines = '']) => ({
-      role,
-      text: [...lines.matchAll(/"([^\n]*)"/g)]
-        .map(([, part]) => part)
-        .join('')
-        .replace(/\s+/g, ' ')
-        .trim(),
-    })),
+    text: () => poppler('pdftotext', file, '-').replace(/\s+/g, ' '),
+    pages: () => Number(/Pages:\s+(\d+)/.exec(poppler('pdfinfo', file))?.[1]),
+    fonts: () => poppler('pdffonts', file),
+    tags: () =>
+      [...poppler('pdfinfo', '-struct-text', file).matchAll(/^ *(H1|H2|P)[^\n]*\n((?: *"[^\n]*\n)*)/gm)].map(
+        ([, role, lines = '']) => ({
+          role,
+          text: [...lines.matchAll(/"([^\n]*)"/g)]
+            .map(([, part]) => part)
+            .join('')
+            .replace(/\s+/g, ' ')
+            .trim(),
+        }),
+      ),
   };
 }
 
@@ -64,9 +66,10 @@ const DIFFICULT: Findings = {
 describe('the sheet as PDF, read back by poppler', () => {
   it('is one page under 300 kB with its text in order, also for a difficult patient', async () => {
     for (const findings of [{}, DIFFICULT]) {
-      const { bytes, text, pages } = await read(findings);
-      expect(pages).toBe(1);
-      expect(bytes).toBeLessThan(300_000);
+      const sheet = await read(findings);
+      const text = sheet.text();
+      expect(sheet.pages()).toBe(1);
+      expect(sheet.bytes).toBeLessThan(300_000);
       const order = [
         'Your shoe: Testmaker One 1',
         'What matters in this pair',
@@ -88,11 +91,13 @@ describe('the sheet as PDF, read back by poppler', () => {
     ['Юлія Ґонта', 'Cyrillic'],
     ['Nguyễn Thị Ánh', 'Vietnamese'],
   ])('writes %s (%s) letter by letter', async (patient) => {
-    const { text, fonts } = await read({}, { patient });
+    const sheet = await read({}, { patient });
+    const text = sheet.text();
     expect(text.normalize('NFC')).toContain(patient);
     expect(text).not.toContain('cannot be printed');
     expect(
-      fonts
+      sheet
+        .fonts()
         .split('\n')
         .slice(2)
         .filter(Boolean)
@@ -104,7 +109,7 @@ describe('the sheet as PDF, read back by poppler', () => {
     ['שרה כהן', 'Hebrew'],
     ['ليلى حسن', 'Arabic'],
   ])('draws %s (%s), from the right, without a missing letter', async (patient) => {
-    const { text } = await read({}, { patient });
+    const text = (await read({}, { patient })).text();
     expect(undrawable(patient)).toEqual([]);
     expect(text).not.toContain('cannot be printed');
     // Poppler gives the letters in the order of reading or of drawing; all of them are there.
@@ -113,14 +118,14 @@ describe('the sheet as PDF, read back by poppler', () => {
   });
 
   it('says which letters it cannot draw, and draws no other in their place', async () => {
-    const { text } = await read({}, { patient: 'Ada 田中' });
+    const text = (await read({}, { patient: 'Ada 田中' })).text();
     expect(text).toContain('Some letters cannot be printed here: U+7530, U+4E2D');
     expect(text).toContain('for Ada [U+7530][U+4E2D]');
     expect(undrawable('Ada 田中')).toEqual(['田', '中']);
   });
 
   it('has its headings and paragraphs tagged, in the order of reading', async () => {
-    const { tags } = await read(DIFFICULT);
+    const tags = (await read(DIFFICULT)).tags();
     const headings = tags.filter(({ role }) => role !== 'P');
     expect(headings.map(({ role, text }) => `${role} ${text}`)).toEqual([
       'H1 Your shoe: Testmaker One 1',
@@ -138,8 +143,9 @@ describe('the sheet as PDF, read back by poppler', () => {
   });
 
   it('runs from the right in a language that does, one page, with the parts in their order', async () => {
-    const { text, pages } = await read(DIFFICULT, { language: 'he', house: PSEUDO });
-    expect(pages).toBe(1);
+    const sheet = await read(DIFFICULT, { language: 'he', house: PSEUDO });
+    const text = sheet.text();
+    expect(sheet.pages()).toBe(1);
     const shalom = text.split('שלום').length;
     expect(shalom).toBeGreaterThan(40);
     expect(text).not.toContain('cannot be printed');
@@ -149,9 +155,9 @@ describe('the sheet as PDF, read back by poppler', () => {
   it('is one page in each language that ships', async () => {
     for (const language of ['en', 'de'])
       for (const findings of [{}, DIFFICULT]) {
-        const { pages, text } = await read(findings, { language });
-        expect(pages, language).toBe(1);
-        expect(text).toContain(language === 'de' ? 'Nicht mehr tragen' : 'Stop wearing it');
+        const sheet = await read(findings, { language });
+        expect(sheet.pages(), language).toBe(1);
+        expect(sheet.text()).toContain(language === 'de' ? 'Nicht mehr tragen' : 'Stop wearing it');
       }
   });
 });
