@@ -32,8 +32,8 @@ export interface ArrowSolution {
   /** Logarithm of the determinant of the whole precision matrix. */
   logDeterminant: number;
   eliminated: readonly Eliminated[];
-  /** Covariance of the shared unknowns. */
-  covariance: Matrix;
+  /** Covariance of the shared unknowns; reckoned when it is asked for, which is once for many steps of Newton. */
+  covariance: () => Matrix;
 }
 
 /** An empty branch. */
@@ -71,18 +71,21 @@ export function solveArrow(
     const scaled = own.map((value) => value / total);
     eliminated[at] = { alpha, rho, coupling: scaled, variance: 1 / total };
     logDeterminant += Math.log(total);
+    const coupled = placesOf(own);
     if (parent >= 0) {
       precision[parent]! += around * (1 - rho);
       weighted[parent]! += around * alpha;
       const up = coupling[parent]!;
-      for (let i = 0; i < size; i += 1) up[i]! += around * scaled[i]!;
+      for (const i of coupled) up[i]! += around * scaled[i]!;
     }
-    for (let i = 0; i < size; i += 1) {
+    for (const [first, i] of coupled.entries()) {
       const share = scaled[i]!;
-      if (share === 0) continue;
       shared.weighted[i]! -= share * weighted[at]!;
       const row = i * size;
-      for (let j = i; j < size; j += 1) shared.precision[row + j]! -= share * own[j]!;
+      for (let other = first; other < coupled.length; other += 1) {
+        const j = coupled[other]!;
+        shared.precision[row + j]! -= share * own[j]!;
+      }
     }
   }
   const full = Matrix.zeros(size, size);
@@ -94,10 +97,9 @@ export function solveArrow(
     }
   const cholesky = new CholeskyDecomposition(full);
   if (!cholesky.isPositiveDefinite()) throw new RangeError('The shared unknowns are not determined.');
-  const covariance = cholesky.solve(Matrix.eye(size));
   const lower = cholesky.lowerTriangularMatrix;
   for (let i = 0; i < size; i += 1) logDeterminant += 2 * Math.log(lower.get(i, i));
-  const solved = Float64Array.from(covariance.mmul(Matrix.columnVector(shared.weighted)).getColumn(0));
+  const solved = Float64Array.from(cholesky.solve(Matrix.columnVector(shared.weighted)).getColumn(0));
   const means = new Float64Array(branches.length);
   for (let at = 0; at < branches.length; at += 1) {
     const { alpha, rho, coupling: own } = eliminated[at]!;
@@ -106,7 +108,15 @@ export function solveArrow(
     for (let i = 0; i < size; i += 1) mean -= own[i]! * solved[i]!;
     means[at] = mean;
   }
+  const covariance = () => cholesky.solve(Matrix.eye(size));
   return { branches: means, shared: solved, logDeterminant, eliminated, covariance };
+}
+
+/** Which of the shared unknowns a branch touches: few of them. */
+function placesOf(coupling: Float64Array): number[] {
+  const places: number[] = [];
+  for (let i = 0; i < coupling.length; i += 1) if (coupling[i] !== 0) places.push(i);
+  return places;
 }
 
 /** What a branch shares with the shared unknowns, and what varies beside them. */

@@ -72,8 +72,7 @@ export function learnLives(pairs: readonly LifeObservation[], priors: LifePriors
         FACTOR_IDS.map((__, j) =>
           average(
             ({ fit }) =>
-              fit.solution.covariance.get(i, j) +
-              (fit.shared[i]! - effect[i]!) * (fit.shared[j]! - effect[j]!),
+              fit.covariance.get(i, j) + (fit.shared[i]! - effect[i]!) * (fit.shared[j]! - effect[j]!),
           ),
         ),
       ),
@@ -102,7 +101,7 @@ export function learnLives(pairs: readonly LifeObservation[], priors: LifePriors
 function versionLife(
   family: PairFamily,
   layout: Layout,
-  { branches, shared, spreads, solution }: Fit,
+  { branches, shared, spreads, covariance }: Fit,
   priors: LifePriors,
 ): Pick<VersionLife, 'mean' | 'variance' | 'withFactors'> {
   const { branchOf, uses, cells } = layout;
@@ -133,7 +132,6 @@ function versionLife(
       mean += shared[at]!;
       slope[at]! += 1;
     }
-  const { covariance } = solution;
   const moved = covariance.mmul(columnOf(slope)).getColumn(0);
   slope.forEach((value, at) => {
     variance += value * moved[at]!;

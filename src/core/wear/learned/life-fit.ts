@@ -1,3 +1,4 @@
+import type { Matrix } from 'ml-matrix';
 import { normalTail } from '../../statistics/normal';
 import { type ArrowSolution, type Branch, branch, branchSpreads, solveArrow } from './arrow-system';
 import type { Layout } from './life-layout';
@@ -19,7 +20,8 @@ interface Sites {
 }
 
 export interface Fit extends Unknowns {
-  solution: ArrowSolution;
+  /** Covariance of the shared unknowns. */
+  covariance: Matrix;
   spreads: ReturnType<typeof branchSpreads>;
   evidence: number;
 }
@@ -85,7 +87,7 @@ export class LifeLikelihood {
 
   /** The unknowns once each pair says what its site says. */
   solve(sites: Sites): { solution: ArrowSolution; tree: Branch[] } {
-    const { family, version, use, cell, prior, factors } = this.layout;
+    const { family, version, prior, seen } = this.layout;
     const size = prior.sd.length;
     const tree = family.map(({ parent, spread }) => branch(parent, spread, size));
     const precision = new Float64Array(size * size);
@@ -95,10 +97,8 @@ export class LifeLikelihood {
       weighted[at] = prior.mean[at]! / prior.sd[at]! ** 2;
     }
     for (let at = 0; at < this.pairs.length; at += 1) {
-      const own = factors[at]!;
       // Factors stand before uses, uses before cells: the upper half is filled.
-      const place = [...own.at, use[at]!, cell[at]!];
-      const amount = [...own.amount, 1, 1];
+      const { at: place, amount } = seen[at]!;
       const weight = sites.precision[at]!;
       const response = sites.weighted[at]!;
       const leaf = tree[version[at]!]!;
@@ -138,7 +138,7 @@ export function summit(likelihood: LifeLikelihood, from: Unknowns): Fit {
     if (climbed < CLOSE_ENOUGH || steps >= MOST_STEPS)
       return {
         ...here,
-        solution,
+        covariance: solution.covariance(),
         spreads: branchSpreads(tree, solution),
         evidence: height - 0.5 * solution.logDeterminant,
       };

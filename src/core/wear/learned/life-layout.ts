@@ -13,6 +13,12 @@ class Numbered {
   }
 }
 
+/** Places among the shared unknowns, and how much of each. */
+interface Share {
+  at: readonly number[];
+  amount: readonly number[];
+}
+
 /** The observations laid out for the solver: who is whose parent, and where each effect stands. */
 export interface Layout {
   family: { parent: number; spread: number }[];
@@ -24,7 +30,9 @@ export interface Layout {
   cells: ReadonlyMap<string, number>;
   prior: { mean: Float64Array; sd: Float64Array };
   /** Which factors each pair has, so that the others cost nothing. */
-  factors: { at: readonly number[]; amount: readonly number[] }[];
+  factors: Share[];
+  /** The same with its use and its cell: all that it sees of what is shared, in ascending places. */
+  seen: Share[];
 }
 
 const FACTOR_COUNT = FACTOR_IDS.length;
@@ -56,18 +64,25 @@ export function layOut(pairs: readonly LifeObservation[], priors: LifePriors): L
   });
   for (const { use } of pairs) sd[FACTOR_COUNT + uses.of(use)] = priors.uses[use].use;
   const firstCell = FACTOR_COUNT + uses.at.size;
+  const use = Int32Array.from(pairs, (pair) => FACTOR_COUNT + uses.of(pair.use));
+  const cell = Int32Array.from(pairs, (pair) => firstCell + cells.of(cellKey(pair)));
+  const factors = pairs.map((pair) => {
+    const at = FACTOR_IDS.flatMap((_, index) => (pair.factors[index] === 0 ? [] : [index]));
+    return { at, amount: at.map((index) => pair.factors[index]!) };
+  });
   return {
     family,
     branchOf,
     version: Int32Array.from(pairs, (pair) => branchOf.get(versionKey(pair))!),
-    use: Int32Array.from(pairs, (pair) => FACTOR_COUNT + uses.of(pair.use)),
-    cell: Int32Array.from(pairs, (pair) => firstCell + cells.of(cellKey(pair))),
+    use,
+    cell,
     uses: new Map([...uses.at].map(([key, at]) => [key, FACTOR_COUNT + at])),
     cells: new Map([...cells.at].map(([key, at]) => [key, firstCell + at])),
     prior: { mean, sd },
-    factors: pairs.map(({ factors }) => {
-      const at = FACTOR_IDS.flatMap((_, index) => (factors[index] === 0 ? [] : [index]));
-      return { at, amount: at.map((index) => factors[index]!) };
-    }),
+    factors,
+    seen: factors.map((own, pair) => ({
+      at: [...own.at, use[pair]!, cell[pair]!],
+      amount: [...own.amount, 1, 1],
+    })),
   };
 }
