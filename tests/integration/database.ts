@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { resolve } from 'node:path';
 import { sql } from 'kysely';
 import pg from 'pg';
-import { addStaff } from '@/server/cli/load-demo';
+import { addStaff } from '@/server/cli/add-staff';
 import { closeDatabases, kyselyOn } from '@/server/database/connection';
 import { ensureLogins, loginUrls, migrate } from '@/server/database/migrate';
 import type { Actor } from '@/server/database/tenant';

@@ -25,7 +25,7 @@ export default async function globalSetup(): Promise<() => void> {
       worker,
     );
   }
-  for (const worker of workers) await startServer(worker);
+  await Promise.all(workers.map(startServer));
   return () => {
     for (const worker of workers) process.kill(running(worker).pid, 'SIGTERM');
   };

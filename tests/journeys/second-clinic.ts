@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { type APIRequestContext, expect, request as newRequest } from '@playwright/test';
 import { sql } from 'kysely';
-import { addStaff } from '@/server/cli/load-demo';
+import { addStaff } from '@/server/cli/add-staff';
 import { kyselyOn } from '@/server/database/connection';
 
 const PASSWORD = 'another shore entirely';

@@ -1,6 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { hashPassword } from 'better-auth/crypto';
-import { type Kysely, sql, type Transaction } from 'kysely';
+import { sql, type Transaction } from 'kysely';
 import { addDays, dayOf } from '@/core/calendar/days';
 import { categoryOfPerson } from '@/core/examination/at-risk-category';
 import { clinicalPicture } from '@/core/examination/clinical-picture';
@@ -22,6 +21,7 @@ import { refreshForecasts } from '../services/pairs/forecasts';
 import { keepLearned, toLearn } from '../services/pairs/learned-lives';
 import { riskCheck } from '../services/recall/risk-check';
 import { recordFittings } from '../services/shoes/fittings';
+import { addStaff } from './add-staff';
 import { addContacts } from './load-demo-contacts';
 import { addHome } from './load-demo-home';
 import { addInspections } from './load-demo-inspections';
@@ -135,26 +135,6 @@ async function addHouseRules(
       })),
     )
     .execute();
-}
-
-/** Adds people who can sign in, with one password; returns their identifiers in order. */
-export async function addStaff(
-  tx: Kysely<Database>,
-  clinicId: string,
-  staff: readonly { name: string; email: string; role: string }[],
-  password: string,
-): Promise<string[]> {
-  const hash = await hashPassword(password);
-  const ids: string[] = [];
-  for (const person of staff) {
-    const id = randomUUID();
-    await sql`insert into auth."user" (id, clinic_id, name, email, "emailVerified", role)
-      values (${id}, ${clinicId}, ${person.name}, ${person.email}, true, ${person.role})`.execute(tx);
-    await sql`insert into auth.account (id, "accountId", "providerId", "userId", password)
-      values (${randomUUID()}, ${id}, 'credential', ${id}, ${hash})`.execute(tx);
-    ids.push(id);
-  }
-  return ids;
 }
 
 async function addPatient(
