@@ -1,8 +1,9 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import type { RuleUse } from '@/contract/records';
 import { type HouseChange, ruleOfChange } from '@/core/knowledge/house-rules';
 import { RULES } from '@/core/knowledge/knowledge-base';
 import type { EvidenceGrade, Rule, School } from '@/core/knowledge/rule';
+import { memoize } from '@/core/memo/memoize';
 import { conditionInWords, wishInWords } from '@/core/prescribe/explain/rule-in-words';
 import { FEATURE_IDS, featureOf } from '@/core/shoe/features';
 import { recallOf, sourceInWords } from '@/core/sources/sources';
@@ -19,10 +20,19 @@ interface Filter {
 }
 const ALL: Filter = { words: '', topic: '', feature: '', school: '', evidence: '', only: '' };
 
-const matches = (rule: Rule, words: string): boolean =>
-  `${rule.id} ${rule.finding} ${rule.because} ${rule.topic} ${rule.wishes.map(wishInWords).join(' ')} ${rule.sources.map(sourceInWords).join(' ')}`
-    .toLowerCase()
-    .includes(words.trim().toLowerCase());
+/** All that a search looks through, in small letters; worked out once a rule and not for each letter that is typed. */
+const textOf = memoize((rule: Rule): string =>
+  [
+    rule.id,
+    rule.finding,
+    rule.because,
+    rule.topic,
+    ...rule.wishes.map(wishInWords),
+    ...rule.sources.map(sourceInWords),
+  ]
+    .join(' ')
+    .toLowerCase(),
+);
 
 interface Props {
   rules: readonly Rule[];
@@ -42,9 +52,10 @@ export function KnowledgeList({ rules, changes, use, onChange }: Props) {
   const uses = new Map(use.map((entry) => [entry.rule, entry]));
   // What is switched off stays in sight.
   const all = [...rules, ...RULES.filter((rule) => off.has(rule.id))];
+  const words = filter.words.trim().toLowerCase();
   const found = all.filter(
     (rule) =>
-      matches(rule, filter.words) &&
+      textOf(rule).includes(words) &&
       (!filter.topic || rule.topic === filter.topic) &&
       (!filter.feature || rule.wishes.some((wish) => wish.feature === filter.feature)) &&
       (!filter.school ||
@@ -159,17 +170,15 @@ function Filters({
   );
 }
 
-function RuleEntry({
-  rule,
-  use,
-  change,
-  onChange,
-}: {
+interface EntryProps {
   rule: Rule;
   use: RuleUse | undefined;
   change: HouseChange | undefined;
   onChange: (change: HouseChange) => void;
-}) {
+}
+
+/** One of hundreds: drawn again where something of its own has changed. */
+const RuleEntry = memo(function RuleEntry({ rule, use, change, onChange }: EntryProps) {
   const recall = recallOf(rule.sources);
   return (
     <li
@@ -236,4 +245,4 @@ function RuleEntry({
       </div>
     </li>
   );
-}
+});
