@@ -87,7 +87,7 @@ export function KnowledgeList({ rules, changes, use, onChange }: Props) {
               {found
                 .filter((rule) => rule.topic === topic)
                 .map((rule) => (
-                  <RuleEntry
+                  <KeptEntry
                     key={rule.id}
                     rule={rule}
                     use={uses.get(rule.id)}
@@ -177,8 +177,7 @@ interface EntryProps {
   onChange: (change: HouseChange) => void;
 }
 
-/** One of hundreds: drawn again where something of its own has changed. */
-const RuleEntry = memo(function RuleEntry({ rule, use, change, onChange }: EntryProps) {
+function RuleEntry({ rule, use, change, onChange }: EntryProps) {
   const recall = recallOf(rule.sources);
   return (
     <li
@@ -245,4 +244,7 @@ const RuleEntry = memo(function RuleEntry({ rule, use, change, onChange }: Entry
       </div>
     </li>
   );
-});
+}
+
+/** One of hundreds: drawn again only where something of its own has changed. */
+const KeptEntry = memo(RuleEntry);
