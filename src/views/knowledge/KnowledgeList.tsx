@@ -1,4 +1,4 @@
-import { memo, useState } from 'react';
+import { memo, useDeferredValue, useState } from 'react';
 import type { RuleUse } from '@/contract/records';
 import { type HouseChange, ruleOfChange } from '@/core/knowledge/house-rules';
 import { RULES } from '@/core/knowledge/knowledge-base';
@@ -52,19 +52,21 @@ export function KnowledgeList({ rules, changes, use, onChange }: Props) {
   const uses = new Map(use.map((entry) => [entry.rule, entry]));
   // What is switched off stays in sight.
   const all = [...rules, ...RULES.filter((rule) => off.has(rule.id))];
-  const words = filter.words.trim().toLowerCase();
+  // The field is drawn first: hundreds of rules come after the letter that asks for them.
+  const asked = useDeferredValue(filter);
+  const words = asked.words.trim().toLowerCase();
   const found = all.filter(
     (rule) =>
       textOf(rule).includes(words) &&
-      (!filter.topic || rule.topic === filter.topic) &&
-      (!filter.feature || rule.wishes.some((wish) => wish.feature === filter.feature)) &&
-      (!filter.school ||
-        (filter.school === 'every' ? rule.schools.length === 0 : rule.schools.includes(filter.school))) &&
-      (!filter.evidence || rule.evidence === filter.evidence) &&
-      (filter.only !== 'contested' || rule.contestedBy !== undefined) &&
-      (filter.only !== 'changed' || changed.has(rule.id)) &&
-      (filter.only !== 'overruled' || (uses.get(rule.id)?.overruled ?? 0) > 0) &&
-      (filter.only !== 'never' || !uses.has(rule.id)),
+      (!asked.topic || rule.topic === asked.topic) &&
+      (!asked.feature || rule.wishes.some((wish) => wish.feature === asked.feature)) &&
+      (!asked.school ||
+        (asked.school === 'every' ? rule.schools.length === 0 : rule.schools.includes(asked.school))) &&
+      (!asked.evidence || rule.evidence === asked.evidence) &&
+      (asked.only !== 'contested' || rule.contestedBy !== undefined) &&
+      (asked.only !== 'changed' || changed.has(rule.id)) &&
+      (asked.only !== 'overruled' || (uses.get(rule.id)?.overruled ?? 0) > 0) &&
+      (asked.only !== 'never' || !uses.has(rule.id)),
   );
   const topics = [...new Set(all.map((rule) => rule.topic))];
   return (
