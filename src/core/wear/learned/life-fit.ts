@@ -42,9 +42,9 @@ export class LifeLikelihood {
   }
 
   private expected({ branches, shared }: Unknowns, at: number): number {
-    const { version, use, cell, factors } = this.layout;
-    let sum = branches[version[at]!]! + shared[use[at]!]! + shared[cell[at]!]!;
-    const own = factors[at]!;
+    const { version, seen } = this.layout;
+    let sum = branches[version[at]!]!;
+    const own = seen[at]!;
     for (let i = 0; i < own.at.length; i += 1) sum += own.amount[i]! * shared[own.at[i]!]!;
     return sum;
   }

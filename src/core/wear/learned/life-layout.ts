@@ -24,14 +24,10 @@ export interface Layout {
   family: { parent: number; spread: number }[];
   branchOf: ReadonlyMap<string, number>;
   version: Int32Array;
-  use: Int32Array;
-  cell: Int32Array;
   uses: ReadonlyMap<string, number>;
   cells: ReadonlyMap<string, number>;
   prior: { mean: Float64Array; sd: Float64Array };
-  /** Which factors each pair has, so that the others cost nothing. */
-  factors: Share[];
-  /** The same with its use and its cell: all that it sees of what is shared, in ascending places. */
+  /** All that each pair sees of what is shared: its factors (those that are not 0), its use and its cell, in ascending places. */
   seen: Share[];
 }
 
@@ -64,25 +60,20 @@ export function layOut(pairs: readonly LifeObservation[], priors: LifePriors): L
   });
   for (const { use } of pairs) sd[FACTOR_COUNT + uses.of(use)] = priors.uses[use].use;
   const firstCell = FACTOR_COUNT + uses.at.size;
-  const use = Int32Array.from(pairs, (pair) => FACTOR_COUNT + uses.of(pair.use));
-  const cell = Int32Array.from(pairs, (pair) => firstCell + cells.of(cellKey(pair)));
-  const factors = pairs.map((pair) => {
-    const at = FACTOR_IDS.flatMap((_, index) => (pair.factors[index] === 0 ? [] : [index]));
-    return { at, amount: at.map((index) => pair.factors[index]!) };
-  });
   return {
     family,
     branchOf,
     version: Int32Array.from(pairs, (pair) => branchOf.get(versionKey(pair))!),
-    use,
-    cell,
     uses: new Map([...uses.at].map(([key, at]) => [key, FACTOR_COUNT + at])),
     cells: new Map([...cells.at].map(([key, at]) => [key, firstCell + at])),
     prior: { mean, sd },
-    factors,
-    seen: factors.map((own, pair) => ({
-      at: [...own.at, use[pair]!, cell[pair]!],
-      amount: [...own.amount, 1, 1],
-    })),
+    seen: pairs.map((pair) => {
+      const factors = FACTOR_IDS.flatMap((_, index) => (pair.factors[index] === 0 ? [] : [index]));
+      const amounts = factors.map((index) => pair.factors[index]!);
+      return {
+        at: [...factors, FACTOR_COUNT + uses.of(pair.use), firstCell + cells.of(cellKey(pair))],
+        amount: [...amounts, 1, 1],
+      };
+    }),
   };
 }
