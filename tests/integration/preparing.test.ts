@@ -6,7 +6,7 @@ import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { backup, restore } from '@/server/backup/backup';
 import { loadDemo } from '@/server/cli/load-demo';
-import { kyselyOn } from '@/server/database/connection';
+import { kyselyOn, lasting } from '@/server/database/connection';
 import { ensureLogins, loginUrls, migrate } from '@/server/database/migrate';
 import { asTenant } from '@/server/database/tenant';
 import { erasePatient } from '@/server/services/patients/one-person';
@@ -88,6 +88,18 @@ describe('an owner who is no superuser', () => {
       await expect(one(auth, 'select count(*)::int as n from auth."user"')).resolves.toEqual({ n: 0 });
     }
   }, 300_000);
+
+  it('loses its connection while it is at work, and its process goes on', async () => {
+    const pool = lasting(new pg.Pool({ connectionString: await emptyDatabase(), max: 1 }));
+    const client = await pool.connect();
+    const { rows } = await client.query<{ pid: number }>('select pg_backend_pid() as pid');
+    const gone = new Promise((resolve) => client.once('end', () => resolve(null)));
+    await admin.query('select pg_terminate_backend($1)', [rows[0]!.pid]);
+    await gone;
+    await expect(client.query('select 1')).rejects.toThrow(/not queryable/);
+    client.release(true);
+    await pool.end();
+  });
 
   it('a login that could see past the wall is refused, not used', async () => {
     const url = await emptyDatabase();

@@ -41,9 +41,8 @@ class SoonLetIn extends pg.Client {
   }
 }
 
-/** A pool that outlives a restart of the database: a connection that is cut off, idle or at work, is logged, not thrown. */
-function lastingPool(config: pg.PoolConfig): pg.Pool {
-  const pool = new pg.Pool({ ...TIMEOUTS, Client: SoonLetIn, ...config });
+/** Makes a pool outlive a restart of the database: a connection that is cut off, idle, at work or ending, is logged, not thrown. */
+export function lasting(pool: pg.Pool): pg.Pool {
   const cutOff = (error: Error) => log.warn({ err: error }, 'a database connection was cut off');
   pool.on('error', cutOff);
   // The pool listens to idle connections only; one inside a transaction would end the process.
@@ -51,11 +50,15 @@ function lastingPool(config: pg.PoolConfig): pg.Pool {
   return pool;
 }
 
+/** A pool for what people wait for: nothing on it lasts longer than its timeouts. */
+const timedPool = (config: pg.PoolConfig): pg.Pool =>
+  lasting(new pg.Pool({ ...TIMEOUTS, Client: SoonLetIn, ...config }));
+
 /** Connections that one copy of the application holds at most, of the records; the sign-in tables take half as many more. */
 const CONNECTIONS = Number(process.env.SOVET_CONNECTIONS ?? 6);
 
 export function kyselyOn(connectionString: string, max = CONNECTIONS): Kysely<Database> {
-  const pool = lastingPool({ connectionString, max });
+  const pool = timedPool({ connectionString, max });
   // A pooler that hands a connection on after each transaction may not know the plans that were kept on it.
   if (process.env.SOVET_KEPT_PLANS !== 'off') pool.on('connect', keepPlans);
   return new Kysely<Database>({ dialect: new PostgresDialect({ pool }) });
@@ -79,7 +82,7 @@ export function replicaDatabase(): Kysely<Database> | null {
 
 /** The sign-in role's connection: it sees the sign-in tables of every clinic and nothing else. */
 export function authDatabase(): pg.Pool {
-  authPool ??= lastingPool({
+  authPool ??= timedPool({
     connectionString: required('SOVET_AUTH_DATABASE_URL'),
     max: Math.ceil(CONNECTIONS / 2),
     options: '-c search_path=auth,public',
@@ -89,7 +92,7 @@ export function authDatabase(): pg.Pool {
 
 /** A connection apart that gives up within a moment: whether the database answers is asked on this one. */
 export function probeDatabase(): pg.Pool {
-  probePool ??= lastingPool({
+  probePool ??= timedPool({
     connectionString: required('SOVET_APP_DATABASE_URL'),
     max: 1,
     connectionTimeoutMillis: 700,

@@ -3,6 +3,7 @@ import { readdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { Kysely, type Migration, type MigrationResultSet, Migrator, PostgresDialect, sql } from 'kysely';
 import pg from 'pg';
+import { lasting } from './connection';
 
 /** One SQL file a step, in the order of their names; forward only. */
 async function migrationsIn(folder: string): Promise<Record<string, Migration>> {
@@ -23,9 +24,9 @@ async function migrationsIn(folder: string): Promise<Record<string, Migration>> 
  * @param ownerUrl a role that owns the database and may create roles
  */
 export async function migrate(ownerUrl: string, folder: string): Promise<MigrationResultSet> {
-  const db = new Kysely<unknown>({
-    dialect: new PostgresDialect({ pool: new pg.Pool({ connectionString: ownerUrl, max: 1 }) }),
-  });
+  // A step takes as long as it takes.
+  const pool = lasting(new pg.Pool({ connectionString: ownerUrl, max: 1 }));
+  const db = new Kysely<unknown>({ dialect: new PostgresDialect({ pool }) });
   try {
     const migrator = new Migrator({ db, provider: { getMigrations: () => migrationsIn(folder) } });
     // Kysely's own lock lies in a table that two processes would create at once.
