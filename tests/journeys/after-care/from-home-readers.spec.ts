@@ -2,6 +2,7 @@ import { expect, test } from '@playwright/test';
 import { footprint } from '../../../src/simulators/footprint-scanner';
 import { film, open, png } from '../examination/devices';
 import { newVisit, signIn } from '../keyboard';
+import { onDisk } from '../on-disk';
 import { noViolations } from '../screens/looking';
 import { linkFor, openOn, phone } from './own-page';
 
@@ -20,16 +21,16 @@ test('before a first pair a wet print and a film come from home, and the readers
   await handset.getByText('Send a photograph').tap();
   await handset.getByRole('button', { name: 'a wet footprint' }).tap();
   const print = footprint({ side: 'left', archIndex: 0.24, pixelsPerMm: 3 }).picture;
-  await handset.getByLabel('Take or choose a photograph').setInputFiles(png('print.png', print));
+  await handset.getByLabel('Take or choose a photograph').setInputFiles(onDisk(png('print.png', print)));
   await handset.getByRole('button', { name: 'Send', exact: true }).tap();
   await expect(handset.getByText('The clinic has it.')).toBeVisible();
 
   await handset.getByText('Send a short film of your walk').tap();
   await expect(handset.getByText('No sound is sent.', { exact: false })).toBeVisible();
   const choose = handset.getByLabel('Film or choose a film');
-  await choose.setInputFiles({ name: 'no.mp4', mimeType: 'video/mp4', buffer: Buffer.from('no film') });
+  await choose.setInputFiles(onDisk({ name: 'no.mp4', buffer: Buffer.from('no film') }));
   await expect(handset.getByText('This film cannot be read. Try another.')).toBeVisible();
-  await choose.setInputFiles(film());
+  await choose.setInputFiles(onDisk(film()));
   await expect(handset.getByText(/\d+ pictures, ready to send/)).toBeVisible();
   await noViolations(handset, 'own page, a film');
   await handset.getByRole('button', { name: 'Send', exact: true }).tap();

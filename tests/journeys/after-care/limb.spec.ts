@@ -2,6 +2,7 @@ import { expect, type Page, test } from '@playwright/test';
 import { addDays } from '@/core/calendar/days';
 import { simulatedLimb } from '@/simulators/limb';
 import { newVisit, saved, signIn } from '../keyboard';
+import { onDisk } from '../on-disk';
 import { noViolations } from '../screens/looking';
 import { origin } from '../server';
 import { linkFor, openOn, phone } from './own-page';
@@ -120,18 +121,10 @@ test('a photograph on the table contradicts the stated set rise and changes noth
   await page.getByRole('listbox').getByRole('option').first().click();
   await page.getByLabel('Heel rise, mm').fill('9.5');
   const file = page.locator('input[type=file]');
-  await file.setInputFiles({
-    name: 'covered.png',
-    mimeType: 'image/png',
-    buffer: await picture('leanDeg=2&trousers=yes'),
-  });
+  await file.setInputFiles(onDisk({ name: 'covered.png', buffer: await picture('leanDeg=2&trousers=yes') }));
   await expect(page.getByRole('alert')).toContainText('No pylon is seen');
   // It stands 3° back where the numbers say upright: the foot is set for more, or its alignment is off.
-  await file.setInputFiles({
-    name: 'side.png',
-    mimeType: 'image/png',
-    buffer: await picture('leanDeg=-3&rollDeg=2'),
-  });
+  await file.setInputFiles(onDisk({ name: 'side.png', buffer: await picture('leanDeg=-3&rollDeg=2') }));
   await expect(page.getByText(/The shank stands/)).toContainText(
     /3\.\d° ± \d\.\d° back|2\.9° ± \d\.\d° back/,
   );
@@ -142,7 +135,7 @@ test('a photograph on the table contradicts the stated set rise and changes noth
   await noViolations(page, 'a shoe on the table');
   await page.getByRole('button', { name: 'This was before the wedge' }).click();
   await page.getByLabel('Wedge in it, mm').fill('6');
-  await file.setInputFiles({ name: 'after.png', mimeType: 'image/png', buffer: await picture('leanDeg=0') });
+  await file.setInputFiles(onDisk({ name: 'after.png', buffer: await picture('leanDeg=0') }));
   await expect(page.getByText(/The shank stands upright/)).toBeVisible();
   await page.getByLabel('Decision').selectOption('prosthetist');
   await page.getByLabel('Note').fill('set rise to be measured');

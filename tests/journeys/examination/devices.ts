@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Locator, Page } from '@playwright/test';
 import { writePng } from '../../../src/formats/png';
+import { onDisk } from '../on-disk';
 
 export const open = async (page: Page, step: string, tab: string): Promise<void> => {
   await page.evaluate((hash) => {
@@ -29,16 +30,18 @@ export async function simulate(
 export async function upload(
   page: Page,
   button: string,
-  ...files: { name: string; mimeType: string; buffer: Buffer }[]
+  ...files: { name: string; buffer: Uint8Array }[]
 ): Promise<void> {
   await page.getByRole('button', { name: button }).click();
-  await page.getByRole('dialog', { name: button }).getByLabel('From a file').setInputFiles(files);
+  await page
+    .getByRole('dialog', { name: button })
+    .getByLabel('From a file')
+    .setInputFiles(onDisk(...files));
 }
 
 export const png = (name: string, picture: Parameters<typeof writePng>[0]) => ({
   name,
-  mimeType: 'image/png',
-  buffer: Buffer.from(writePng(picture)),
+  buffer: writePng(picture),
 });
 
 export const figure = async (row: Locator): Promise<number> =>
@@ -48,8 +51,7 @@ export const figure = async (row: Locator): Promise<number> =>
  * A dark square that crosses a light ground in forty frames at thirty a second: drawn on a canvas and recorded by a browser once, so
  * that what it holds does not depend on what else the machine does.
  */
-export const film = (): { name: string; mimeType: string; buffer: Buffer } => ({
+export const film = (): { name: string; buffer: Buffer } => ({
   name: 'clip.webm',
-  mimeType: 'video/webm',
   buffer: readFileSync(join(import.meta.dirname, '../../fixtures/film.webm')),
 });

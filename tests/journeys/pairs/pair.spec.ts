@@ -1,5 +1,6 @@
 import { expect, type Page, test } from '@playwright/test';
 import { ready, signIn, tabTo } from '../keyboard';
+import { onDisk } from '../on-disk';
 import { origin } from '../server';
 
 /** The page of a patient who is found by name, and of the pair that is in use. */
@@ -82,17 +83,9 @@ test('a photograph on a table: lines by keyboard, the tilt of each shoe, kept an
   await openPair(page, 'Marne');
   await page.getByRole('tab', { name: 'Photographs' }).click();
   const input = page.getByLabel('Picture file, or the camera of this device');
-  await input.setInputFiles({
-    name: 'broken.jpg',
-    mimeType: 'image/jpeg',
-    buffer: Buffer.from('no picture'),
-  });
+  await input.setInputFiles(onDisk({ name: 'broken.jpg', buffer: Buffer.from('no picture') }));
   await expect(page.getByRole('alert')).toContainText('broken');
-  await input.setInputFiles({
-    name: 'huge.jpg',
-    mimeType: 'image/jpeg',
-    buffer: Buffer.alloc(40 * 1024 * 1024),
-  });
+  await input.setInputFiles(onDisk({ name: 'huge.jpg', buffer: Buffer.alloc(40 * 1024 * 1024) }));
   await expect(page.getByRole('alert')).toContainText('40 MB; up to 25 MB');
 
   const keep = async (presses: number) => {
