@@ -1,7 +1,8 @@
 // One command: types, lint, arrows, unit, component, integration and browser tests; ends with one line that totals all runners.
-import { spawn, spawnSync } from 'node:child_process';
+// Two cores are kept busy throughout: see docs/decisions/tests-beside-each-other.md.
+import { spawn } from 'node:child_process';
 import { once } from 'node:events';
-import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { text } from 'node:stream/consumers';
@@ -40,13 +41,8 @@ async function check(name, command, ...args) {
   if (!passed) failed.push(`  ${name}`);
 }
 
-/** Two at a time, a core for each: the build is as long as all the others. */
+/** One after the other, beside the build. */
 async function checks() {
-  // The types of pages, which the types of everything else rest on.
-  await check('page types', 'astro/astro.js', 'sync');
-  const built = wanted('journeys') ? build() : null;
-  // Its failure is told where it is awaited.
-  built?.catch(() => null);
   await check(
     'pages',
     'astro/astro.js',
@@ -71,20 +67,17 @@ async function checks() {
   await arrows('import arrows', 'src', '.dependency-cruiser.cjs');
   await check('licences', '../scripts/licences.mjs');
   await arrows('folders without circles', 'src/core', '.dependency-cruiser.folders.cjs');
-  await built;
 }
 
-let building;
-/** Builds once; a failure is told to everybody who waits for it. */
 async function build() {
-  building ??= beside('build', [
+  const built = await beside('build', [
     '--eval',
     "import('./scripts/lib/packages.mjs').then(({ ensureBuilt }) => ensureBuilt())",
   ]);
-  if (!(await building)) throw new Error('The build failed.');
+  if (!built) throw new Error('The build failed.');
 }
 
-/** How the tests' database runs; a story of a power cut starts one of its own, as it is shipped. */
+/** How the tests' databases run; a story of a power cut starts one of its own, as it is shipped. */
 const FOR_TESTS = {
   // What the planner knows of a table does not change while tests run: each statement is explained there.
   autovacuum: 'off',
@@ -94,28 +87,35 @@ const FOR_TESTS = {
   synchronous_commit: 'off',
 };
 
+const databases = [];
+/** A database server of one runner's own: roles belong to the whole server. */
+async function databaseFor(runner) {
+  const folder =
+    process.env.SOVET_DATA || isRoot()
+      ? `${dataFolder()}-test-${runner}`
+      : join(ROOT, `.data-test-${runner}`);
+  rmSync(folder, { recursive: true, force: true });
+  const database = await startPostgres(folder, 'sovet_test', 0, FOR_TESTS);
+  databases.push(database);
+  return database.url;
+}
+
 /** What a runner of vitest told of failures outside its tests; a runner of another kind tells nothing. */
 const outsideTests = () => (existsSync(outside) ? [readFileSync(outside, 'utf8')] : []);
 
 /** A runner that writes its counts as JSON. */
-function suite(name, env, report, { counts: read, tests: testsOf }, ...command) {
-  console.log(`\n— ${name}`);
-  const begun = Date.now();
-  rmSync(outside, { force: true });
-  const { status, signal } = spawnSync(
-    process.execPath,
-    [join(ROOT, 'node_modules', command[0]), ...command.slice(1)],
-    {
-      cwd: ROOT,
-      stdio: ['ignore', 'inherit', 'inherit'],
-      env: { ...process.env, SOVET_OUTSIDE_TESTS: outside, ...env },
-    },
-  );
+async function runner(name, env, report, { counts: read, tests: testsOf }, ...command) {
+  const child = spawn(process.execPath, [join(ROOT, 'node_modules', command[0]), ...command.slice(1)], {
+    cwd: ROOT,
+    stdio: ['ignore', 'inherit', 'inherit'],
+    env: { ...process.env, ...env },
+  });
+  const [status, signal] = await once(child, 'exit');
   let counts;
   try {
     const whole = JSON.parse(readFileSync(report, 'utf8'));
     counts = read(whole);
-    const ran = testsOf(name, whole);
+    const ran = testsOf(whole);
     tests.push(...ran);
     failed.push(...failedLines(ran));
   } catch {
@@ -127,8 +127,22 @@ function suite(name, env, report, { counts: read, tests: testsOf }, ...command) 
     counts[1] = 1;
     failed.push(`  ${name}: outside its tests (exit ${status ?? signal})`, ...outsideTests());
   }
-  took.push(`${name} ${Math.round((Date.now() - begun) / 1000)} s`);
   add(...counts);
+}
+
+/** A part that cannot run is a failure; the others go on. */
+function couldNotRun({ message }) {
+  console.error(message);
+  add(0, 1);
+  failed.push(`  ${message}`);
+}
+
+/** Waits for a part and notes how long it took, by the clock on the wall. */
+async function timed(name, work) {
+  console.log(`\n— ${name}`);
+  const begun = Date.now();
+  await work().catch(couldNotRun);
+  took.push(`${name} ${Math.round((Date.now() - begun) / 1000)} s`);
 }
 
 const vitestCounts = (report) => [
@@ -138,63 +152,70 @@ const vitestCounts = (report) => [
 ];
 const playwrightCounts = ({ stats }) => [stats.expected + stats.flaky, stats.unexpected, stats.skipped];
 
+/** All tests without a browser in one process: a worker that has ended with one kind goes on with the next. */
+async function vitest(projects) {
+  const env = { SOVET_OUTSIDE_TESTS: outside };
+  if (projects.includes('integration')) {
+    ensurePoppler();
+    env.SOVET_TEST_DATABASE_URL = await databaseFor('integration');
+  }
+  const report = join(reports, 'vitest.json');
+  await runner(
+    projects.join(', '),
+    env,
+    report,
+    { counts: vitestCounts, tests: vitestTests },
+    'vitest/vitest.mjs',
+    'run',
+    ...projects.flatMap((project) => ['--project', project]),
+    '--reporter=dot',
+    '--reporter=json',
+    `--reporter=${join(ROOT, 'scripts/lib/outside-tests.mjs')}`,
+    `--outputFile.json=${report}`,
+  );
+}
+
+/** Stories in a browser. They are read, and their applications made ready, as soon as they can be; they begin once nothing holds them. */
+async function journeys(held) {
+  ensureChromium();
+  const report = join(reports, 'journeys.json');
+  await runner(
+    'journeys',
+    {
+      SOVET_TEST_DATABASE_URL: await databaseFor('journeys'),
+      SOVET_HELD_WHILE_THERE: held,
+      PLAYWRIGHT_JSON_OUTPUT_NAME: report,
+    },
+    report,
+    { counts: playwrightCounts, tests: playwrightTests },
+    '@playwright/test/cli.js',
+    'test',
+    '--config',
+    'tests/journeys/playwright.config.ts',
+    ...process.argv.slice(3),
+  );
+}
+
 const only = process.argv[2];
 const wanted = (part) => !only || only === part;
-let database;
 try {
   ensureNpmPackages();
-  if (wanted('checks')) await checks();
-  const vitest = (project, env = {}) => {
-    const report = join(reports, `${project}.json`);
-    suite(
-      project,
-      env,
-      report,
-      { counts: vitestCounts, tests: vitestTests },
-      'vitest/vitest.mjs',
-      'run',
-      '--project',
-      project,
-      '--reporter=dot',
-      '--reporter=json',
-      `--reporter=${join(ROOT, 'scripts/lib/outside-tests.mjs')}`,
-      `--outputFile.json=${report}`,
-    );
-  };
-  if (wanted('unit')) vitest('unit');
-  if (wanted('component')) vitest('component');
-  if (wanted('integration') || wanted('journeys')) {
-    const folder = process.env.SOVET_DATA || isRoot() ? `${dataFolder()}-test` : join(ROOT, '.data-test');
-    rmSync(folder, { recursive: true, force: true });
-    database = await startPostgres(folder, 'sovet_test', 0, FOR_TESTS);
-    const env = { SOVET_TEST_DATABASE_URL: database.url };
-    if (wanted('integration')) {
-      ensurePoppler();
-      vitest('integration', env);
-    }
-    if (wanted('journeys')) {
-      ensureChromium();
-      await build();
-      const report = join(reports, 'journeys.json');
-      suite(
-        'journeys',
-        { ...env, PLAYWRIGHT_JSON_OUTPUT_NAME: report },
-        report,
-        { counts: playwrightCounts, tests: playwrightTests },
-        '@playwright/test/cli.js',
-        'test',
-        '--config',
-        'tests/journeys/playwright.config.ts',
-        ...process.argv.slice(3),
-      );
-    }
-  }
+  // The types of pages, which the types of everything else rest on, and the build too.
+  if (wanted('checks')) await check('page types', 'astro/astro.js', 'sync');
+  const held = join(reports, 'held');
+  writeFileSync(held, '');
+  const stories = wanted('journeys') ? build().then(() => journeys(held)) : null;
+  // Its failure is told where it is awaited.
+  stories?.catch(() => null);
+  if (wanted('checks')) await timed('checks', checks);
+  const projects = ['unit', 'component', 'integration'].filter(wanted);
+  if (projects.length > 0) await timed(projects.join(', '), () => vitest(projects));
+  rmSync(held);
+  if (stories) await timed('journeys', () => stories);
 } catch (error) {
-  console.error(error.message);
-  add(0, 1);
-  failed.push(`  ${error.message}`);
+  couldNotRun(error);
 } finally {
-  await database?.stop();
+  for (const database of databases) await database.stop();
   rmSync(reports, { recursive: true, force: true });
 }
 if (tests.length > 0) console.log(`\nThe slowest (${took.join(', ')}):\n${slowestLines(tests).join('\n')}`);

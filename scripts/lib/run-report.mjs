@@ -1,10 +1,14 @@
 // What a run says at its end, over all runners: what failed, what was slowest.
 
+/** Which kind a test file of vitest is, by where it lies. */
+const kindOf = (file) =>
+  file.includes('/tests/integration/') ? 'integration' : file.endsWith('.tsx') ? 'component' : 'unit';
+
 /** Tests of a vitest report with their seconds and whether they failed. */
-export const vitestTests = (suite, { testResults }) =>
-  testResults.flatMap(({ assertionResults }) =>
+export const vitestTests = ({ testResults }) =>
+  testResults.flatMap(({ name: file, assertionResults }) =>
     assertionResults.map(({ fullName, duration, status, failureMessages }) => ({
-      suite,
+      suite: kindOf(file),
       name: fullName,
       seconds: (duration ?? 0) / 1000,
       failed: status === 'failed',
@@ -13,10 +17,10 @@ export const vitestTests = (suite, { testResults }) =>
   );
 
 /** Tests of a Playwright report with their seconds and whether they failed. */
-export function playwrightTests(suite, { suites }) {
+export function playwrightTests({ suites }) {
   const within = (part, above) => [
     ...part.specs.map(({ title, tests }) => ({
-      suite,
+      suite: 'journeys',
       name: [...above, title].join(' › '),
       seconds:
         tests.reduce(

@@ -8,11 +8,12 @@ const LONG =
 
 export default defineConfig({
   testDir: '.',
-  globalSetup: './global-setup.ts',
+  globalTeardown: './end-applications.ts',
   workers: WORKERS,
   projects: [
-    { name: 'long', testMatch: LONG },
-    { name: 'others', testIgnore: LONG },
+    { name: 'applications', testMatch: 'applications.setup.ts' },
+    { name: 'long', testMatch: LONG, dependencies: ['applications'] },
+    { name: 'others', testIgnore: LONG, dependencies: ['applications'] },
   ],
   retries: 0,
   // Limits for what hangs, not measures of speed: a busy machine is several times slower than a quiet one.
@@ -20,6 +21,7 @@ export default defineConfig({
   expect: { timeout: 60_000 },
   reporter: [['list'], ['json']],
   outputDir: '../../test-results',
+  preserveOutput: 'failures-only',
   use: {
     viewport: { width: 1280, height: 800 },
     contextOptions: { reducedMotion: 'reduce' },

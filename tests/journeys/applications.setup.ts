@@ -1,12 +1,14 @@
+import { existsSync } from 'node:fs';
+import { setTimeout as wait } from 'node:timers/promises';
+import { test as setup } from '@playwright/test';
 import { prepareDatabase } from '../../scripts/lib/application.mjs';
 import { freePort } from '../../scripts/lib/postgres.mjs';
 import { beside, copyDatabase } from './databases';
-import { PRISTINE, remember, running, startServer, WORKERS } from './server';
+import { PRISTINE, remember, startServer, WORKERS } from './server';
 
 const SECRET = 'a secret that only the browser tests know, long enough';
 
-/** For each worker a database with the demo clinic, copied from one that nobody changes, and the built application on a free port. */
-export default async function globalSetup(): Promise<() => void> {
+setup('each worker has a demo clinic that nobody else changes, and the built application on it', async () => {
   const first = process.env.SOVET_TEST_DATABASE_URL ?? '';
   const workers = Array.from({ length: WORKERS }, (_, worker) => worker);
   const logins = prepareDatabase(first, SECRET);
@@ -26,7 +28,11 @@ export default async function globalSetup(): Promise<() => void> {
     );
   }
   await Promise.all(workers.map(startServer));
-  return () => {
-    for (const worker of workers) process.kill(running(worker).pid, 'SIGTERM');
-  };
-}
+});
+
+// What runs before the stories may still run: they begin once it has ended.
+setup.afterAll(async () => {
+  setup.setTimeout(0);
+  const held = process.env.SOVET_HELD_WHILE_THERE ?? '';
+  while (existsSync(held)) await wait(100);
+});
