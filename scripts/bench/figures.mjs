@@ -56,6 +56,7 @@ export function report() {
     const ratio = ratioOf(figure);
     const was = before.get(`${figure.suite}/${figure.what}`);
     const moved = was && figure.value / was.value;
+    const [up, down] = /^m?s$/.test(figure.unit) ? ['slower', 'faster'] : ['more', 'less'];
     return [
       figure.suite,
       figure.what,
@@ -63,7 +64,7 @@ export function report() {
       figure.wanted == null ? '' : `${figure.wanted}${figure.ofFloor ? ' ×' : ` ${figure.unit}`}`,
       { true: 'yes', false: 'NO', null: '' }[isHeld(figure)],
       ratio === null ? '' : `${short(ratio)} × ${figure.floor.what}`,
-      was ? `${short(was.value)}${moved > NOISE ? ' slower' : moved < 1 / NOISE ? ' faster' : ''}` : '',
+      was ? `${short(was.value)}${moved > NOISE ? ` ${up}` : moved < 1 / NOISE ? ` ${down}` : ''}` : '',
     ];
   });
   const head = ['suite', 'figure', 'measured', 'wanted ≤', 'held', 'floor of this run', 'last run'];
