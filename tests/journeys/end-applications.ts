@@ -4,8 +4,10 @@ import { running, WORKERS } from './server';
 export default function endApplications(): void {
   for (let worker = 0; worker < WORKERS; worker += 1)
     try {
-      process.kill(running(worker).pid, 'SIGTERM');
+      const { pid } = running(worker);
+      // Nobody has one yet where the preparing failed; 0 would be everybody.
+      if (pid > 0) process.kill(pid, 'SIGTERM');
     } catch {
-      // It was never started, or a story ended it.
+      // It was never prepared, or a story ended it.
     }
 }
