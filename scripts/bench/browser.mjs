@@ -33,12 +33,11 @@ async function signInAt(page, origin) {
 }
 
 async function openVisit(page) {
-  // The same name may stand above it, as a link to the patient.
-  await page
-    .getByRole('link', { name: /Odran Pell/ })
-    .and(page.locator('a[href*="/visits/"]'))
-    .first()
-    .click();
+  // By the patient: of Today's open visits the latest come first, and another suite may have begun twenty.
+  await page.goto(new URL('/patients?q=Pell', page.url()).href);
+  await page.getByRole('link', { name: /Pell/ }).first().click();
+  await page.waitForURL(/patients\/[0-9a-f-]{36}/);
+  await page.locator('a[href*="/visits/"]').first().click();
   await page.locator('[data-visit]').waitFor();
 }
 

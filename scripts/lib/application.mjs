@@ -83,23 +83,27 @@ export async function startApplication({ port, secret, logins, env = {} }) {
   const passed = Object.fromEntries(
     PASSED_ON.flatMap((name) => (process.env[name] === undefined ? [] : [[name, process.env[name]]])),
   );
-  const server = spawn(process.execPath, [`--max-semi-space-size=${YOUNG_MB}`, join(ROOT, 'scripts/serve.mjs')], {
-    cwd: ROOT,
-    detached: true,
-    stdio: ['ignore', 'ignore', 'inherit'],
-    ...unprivileged(),
-    env: {
-      ...passed,
-      NODE_ENV: 'production',
-      HOST: host,
-      PORT: String(port),
-      SOVET_ORIGIN: origin,
-      SOVET_SECRET: secret,
-      SOVET_APP_DATABASE_URL: process.env.SOVET_APP_DATABASE_URL ?? logins.app,
-      SOVET_AUTH_DATABASE_URL: process.env.SOVET_AUTH_DATABASE_URL ?? logins.auth,
-      ...env,
+  const server = spawn(
+    process.execPath,
+    [`--max-semi-space-size=${YOUNG_MB}`, join(ROOT, 'scripts/serve.mjs')],
+    {
+      cwd: ROOT,
+      detached: true,
+      stdio: ['ignore', 'ignore', 'inherit'],
+      ...unprivileged(),
+      env: {
+        ...passed,
+        NODE_ENV: 'production',
+        HOST: host,
+        PORT: String(port),
+        SOVET_ORIGIN: origin,
+        SOVET_SECRET: secret,
+        SOVET_APP_DATABASE_URL: process.env.SOVET_APP_DATABASE_URL ?? logins.app,
+        SOVET_AUTH_DATABASE_URL: process.env.SOVET_AUTH_DATABASE_URL ?? logins.auth,
+        ...env,
+      },
     },
-  });
+  );
   const ended = new Promise((resolve) => server.once('exit', resolve));
   const stop = async (signal = 'SIGTERM') => {
     if (server.exitCode === null && server.signalCode === null) server.kill(signal);

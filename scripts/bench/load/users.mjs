@@ -4,8 +4,7 @@ import { setTimeout as wait } from 'node:timers/promises';
 import autocannon from 'autocannon';
 import httpProxy from 'http-proxy';
 import { importOf, memoryOf, signedIn } from '../server.mjs';
-
-const JSON_HEADERS = { 'content-type': 'application/json' };
+import { day } from './day.mjs';
 
 /** Hands each request to the copy that has the fewest: in turn, the slower of two collects everybody. */
 async function proxyOver() {
@@ -39,134 +38,107 @@ async function proxyOver() {
 
 const ranked = (times, share) => times[Math.min(times.length - 1, Math.floor(times.length * share))] ?? 0;
 
-/**
- * A working day in one go, again and again: a new patient, a visit with its steps, the pair handed over, and between them the pages
- * that everybody looks at.
- */
-function day(people, origin, model, noted) {
-  let next = 0;
-  const step = (name, method, path, { body, keep } = {}) => ({
-    method,
-    path: '/',
-    setupRequest: (request, context) => {
-      if (context.user === undefined) {
-        context.user = people[next % people.length];
-        next += 1;
-      }
-      const target = path(context);
-      if (target === null) return null;
-      context.begun = performance.now();
-      return {
-        ...request,
-        method,
-        path: target,
-        headers: { ...JSON_HEADERS, cookie: context.user.cookie, origin },
-        ...(body && { body: JSON.stringify(typeof body === 'function' ? body(context) : body) }),
-      };
-    },
-    onResponse: (status, text, context) => {
-      noted({ name: name ?? context.looked, status, ms: performance.now() - context.begun, text });
-      if (keep && status < 300) keep(JSON.parse(text), context);
-    },
-  });
-  const saved = (id, revision, content) =>
-    step(`step ${id}`, 'PUT', ({ visit }) => (visit ? `/api/v1/visits/${visit}/steps/${id}` : null), {
-      body: { revision, state: 'done', content },
-    });
-  /** One of the pages that everybody looks at, by chance: people who all did the same at once would wait for each other. */
-  const look = () =>
-    step(null, 'GET', (context) => {
-      const chance = Math.random();
-      const [name, path] =
-        chance < 0.4
-          ? ['Today', '/today']
-          : chance < 0.8
-            ? ['patient', `/patients/${context.user.patient}`]
-            : ['candidates', '/api/v1/catalogue/parts'];
-      context.looked = name;
-      return path;
-    });
-  const [size] = model.sizing.sizes.slice(4);
-  return [
-    look(),
-    step('new patient', 'POST', () => '/api/v1/patients', {
-      body: {
-        givenName: 'Load',
-        familyName: 'Walker',
-        bornOn: '1980-01-01',
-        sizingGroup: model.sizing.group,
-      },
-      keep: ({ id }, context) => Object.assign(context, { patient: id }),
-    }),
-    look(),
-    step('new visit', 'POST', ({ patient }) => (patient ? `/api/v1/patients/${patient}/visits` : null), {
-      body: {},
-      keep: ({ id }, context) => Object.assign(context, { visit: id }),
-    }),
-    saved('ask', 0, { findings: { body: { activities: ['walking'], bodyMass: 70, weeklyDistance: 18 } } }),
-    look(),
-    saved('feet', 0, { findings: { left: { footLength: 244 }, right: { footLength: 245 } } }),
-    saved('ask', 1, { findings: { body: { activities: ['walking'], bodyMass: 71, weeklyDistance: 18 } } }),
-    look(),
-    saved('warnings', 0, { checked: true, present: [] }),
-    look(),
-    saved('try-on', 0, {
-      tryOns: [
-        {
-          model: model.id,
-          sizeLeft: size,
-          sizeRight: size,
-          width: model.sizing.widths[0],
-          comfort: 71,
-          verdict: 'chosen',
-        },
-      ],
-    }),
-    step('hand-over', 'POST', ({ visit }) => (visit ? `/api/v1/visits/${visit}/hand-over` : null), {
-      body: {},
-    }),
-  ];
-}
-
 /** How many come at a time, and how long until all are there: people who began together would do each thing together all day. */
 const AT_A_TIME = 10;
 const COMING_S = 30;
+/** How long a person pauses before each thing, on the mean (ours): a whole visit by keyboard asks for less, see docs/performance.md. */
+const PAUSE_S = Number(process.env.SOVET_LOAD_PAUSE ?? 10);
+/** After so long without an answer a person gives up. */
+const GIVEN_UP_S = 30;
+const NO_ANSWER = 'no answer';
 
-/** Everybody for a while, once all have come; how long they waited, by what they did. */
-async function together(proxy, people, model, seconds) {
+/** Takes down how long people waited, by what they did, once all have come. */
+function noting(begun) {
   const times = [];
   const byKind = new Map();
   const failed = new Map();
-  const begun = performance.now() + COMING_S * 1000;
   const noted = ({ name, status, ms, text }) => {
     if (performance.now() < begun) return;
     times.push(ms);
-    const kind = byKind.get(name) ?? [];
-    byKind.set(name, kind);
-    kind.push(ms);
-    if (status >= 400) {
-      const key = `${name} ${status}`;
-      if (!failed.has(key)) failed.set(key, { many: 0, first: text.slice(0, 200) });
-      failed.get(key).many += 1;
-    }
+    if (!byKind.has(name)) byKind.set(name, []);
+    byKind.get(name).push(ms);
+    if (status < 400 && status > 0) return;
+    const key = `${name} ${status || NO_ANSWER}`;
+    const before = failed.get(key) ?? { many: 0, first: text.slice(0, 200) };
+    failed.set(key, { ...before, many: before.many + 1 });
   };
+  const all = () => {
+    for (const own of [times, ...byKind.values()]) own.sort((a, b) => a - b);
+    return { times, byKind, failed };
+  };
+  return { noted, all };
+}
+
+/** Everybody for a while, once all have come, and nobody ever pauses. */
+async function withoutPause(proxy, people, model, seconds) {
+  const { noted, all } = noting(performance.now() + COMING_S * 1000);
   const groups = Math.ceil(people.length / AT_A_TIME);
-  await Promise.all(
+  const runs = await Promise.all(
     Array.from({ length: groups }, async (_, group) => {
       const who = people.filter((__, at) => at % groups === group);
       const after = (COMING_S * group) / groups;
       await wait(after * 1000);
-      await autocannon({
+      return autocannon({
         url: proxy.origin,
         connections: who.length,
         duration: COMING_S - after + seconds,
-        timeout: 30,
+        timeout: GIVEN_UP_S,
         requests: day(who, proxy.origin, model, noted),
       });
     }),
   );
-  times.sort((a, b) => a - b);
-  return { times, byKind, failed };
+  return { ...all(), unanswered: runs.reduce((sum, { errors }) => sum + errors, 0) };
+}
+
+/** Chance as people have it: mostly short, now and then long. */
+const pause = () => wait(-Math.log(1 - Math.random()) * PAUSE_S * 1000);
+
+/** One person's days, one after another, with a pause before each thing that they do. */
+async function working(person, proxy, model, noted, until) {
+  const steps = day([person], proxy.origin, model, noted);
+  let context = {};
+  for (let at = 0; performance.now() < until; at = (at + 1) % steps.length) {
+    if (at === 0) context = {};
+    await pause();
+    const asked = steps[at].setupRequest({}, context);
+    if (!asked) continue;
+    const answer = await fetch(`${proxy.origin}${asked.path}`, {
+      ...asked,
+      signal: AbortSignal.timeout(GIVEN_UP_S * 1000),
+    })
+      .then(async (came) => ({ status: came.status, text: await came.text() }))
+      .catch(({ message }) => ({ status: 0, text: message }));
+    steps[at].onResponse(answer.status, answer.text, context);
+  }
+}
+
+/** Everybody for a while as they work, and how long `/healthz` took in the same minutes. */
+async function withPauses(proxy, people, model, seconds) {
+  const begun = performance.now() + COMING_S * 1000;
+  const until = begun + seconds * 1000;
+  const { noted, all } = noting(begun);
+  const floors = [];
+  const healthz = async () => {
+    await wait(begun - performance.now());
+    while (performance.now() < until) {
+      const asked = performance.now();
+      await (await fetch(`${proxy.origin}/healthz`)).text();
+      floors.push(performance.now() - asked);
+      await wait(250);
+    }
+  };
+  await Promise.all([healthz(), ...people.map((person) => working(person, proxy, model, noted, until))]);
+  return {
+    ...all(),
+    unanswered: 0,
+    floor: {
+      what: '/healthz',
+      value: ranked(
+        floors.sort((a, b) => a - b),
+        0.95,
+      ),
+    },
+  };
 }
 
 /** Looks at a value every two seconds; tells the most of the first and of the last third of so many seconds before the end. */
@@ -205,29 +177,12 @@ export async function usersOf(figure, people, { seconds, start }) {
         features.use === 'walking' && sizing.widths.includes('D') && sizing.sizes.length > 6,
     );
     if (!model) throw new Error('The demo has no model for walking.');
-    const floors = [];
-    await autocannon({
-      url: `${proxy.origin}/healthz`,
-      connections: people.length,
-      duration: Math.min(15, seconds),
-    }).on('response', (_, __, ___, ms) => floors.push(ms));
-    floors.sort((a, b) => a - b);
-    const floor = { what: '/healthz', value: ranked(floors, 0.95) };
-    const memory = sampled(() => memories(copies));
-    const { times, byKind, failed } = await together(proxy, people, model, seconds);
-    const [first, last] = memory.ofThirds(seconds);
     const who = `${people.length} users on two copies`;
-    figure({ what: `${who}: answers a second`, value: times.length / seconds, unit: '/s' });
-    figure({ what: `${who}: p95`, value: ranked(times, 0.95), unit: 'ms', wanted: 8, ofFloor: true, floor });
-    for (const [kind, own] of byKind) {
-      own.sort((a, b) => a - b);
-      figure({ what: `${who}: ${kind}, p95`, value: ranked(own, 0.95), unit: 'ms', floor });
-    }
-    for (const [kind, { many, first }] of failed) console.log(`  ${kind}: ${many} times, first: ${first}`);
-    const broken = [...failed]
-      .filter(([kind]) => / 5\d\d$/.test(kind))
-      .reduce((sum, [, { many }]) => sum + many, 0);
-    figure({ what: `${who}: answers of 5xx`, value: broken + proxy.failures.length, unit: '', wanted: 0 });
+    const busy = { figure, proxy, seconds };
+    const floor = await healthzUnder(proxy, people.length, Math.min(15, seconds));
+    const memory = sampled(() => memories(copies));
+    tell(busy, `${who} who never pause`, { ...(await withoutPause(proxy, people, model, seconds)), floor });
+    const [first, last] = memory.ofThirds(seconds);
     figure({
       what: `${who}: memory of both copies, most in the last third of ${seconds} s`,
       value: last,
@@ -236,16 +191,47 @@ export async function usersOf(figure, people, { seconds, start }) {
       ofFloor: true,
       floor: { what: 'most in the first third', value: first },
     });
+    tell(busy, `${who} who pause ${PAUSE_S} s on the mean`, await withPauses(proxy, people, model, seconds));
     await fairness(figure, proxy, people, model, Math.min(30, seconds));
   } finally {
     await proxy.stop();
   }
 }
 
+/** How long `/healthz` takes when so many ask for nothing else, without a pause. */
+async function healthzUnder(proxy, connections, duration) {
+  const floors = [];
+  await autocannon({ url: `${proxy.origin}/healthz`, connections, duration }).on(
+    'response',
+    (_, __, ___, ms) => floors.push(ms),
+  );
+  return {
+    what: '/healthz',
+    value: ranked(
+      floors.sort((a, b) => a - b),
+      0.95,
+    ),
+  };
+}
+
+/** What so many waited, by what they did, and what came to nothing. */
+function tell({ figure, proxy, seconds }, who, { times, byKind, failed, unanswered, floor }) {
+  figure({ what: `${who}: answers a second`, value: times.length / seconds, unit: '/s' });
+  figure({ what: `${who}: p95`, value: ranked(times, 0.95), unit: 'ms', wanted: 8, ofFloor: true, floor });
+  for (const [kind, own] of byKind)
+    figure({ what: `${who}: ${kind}, p95`, value: ranked(own, 0.95), unit: 'ms', floor });
+  for (const [kind, { many, first }] of failed) console.log(`  ${kind}: ${many} times, first: ${first}`);
+  const broken = [...failed]
+    .filter(([kind]) => kind.endsWith(NO_ANSWER) || / 5\d\d$/.test(kind))
+    .reduce((sum, [, { many }]) => sum + many, unanswered);
+  const value = broken + proxy.failures.splice(0).length;
+  figure({ what: `${who}: answers of 5xx, or none`, value, unit: '', wanted: 0 });
+}
+
 /** One clinic imports a large catalogue again and again while ten others work. */
 async function fairness(figure, proxy, people, model, seconds) {
   const [busy, ...others] = people.slice(0, 11);
-  const quiet = await together(proxy, others, model, seconds);
+  const quiet = await withoutPause(proxy, others, model, seconds);
   let running = true;
   const imports = (async () => {
     let round = 0;
@@ -254,7 +240,7 @@ async function fairness(figure, proxy, people, model, seconds) {
       await importOf(proxy.origin, busy.cookie, `Busy ${round}`);
     }
   })();
-  const beside = await together(proxy, others, model, seconds);
+  const beside = await withoutPause(proxy, others, model, seconds);
   running = false;
   await imports;
   figure({
