@@ -97,8 +97,8 @@ async function stillWhile(page, work) {
     }).observe({ type: 'longtask' });
   });
   await work();
-  // A long task is reported after it has ended.
-  await page.waitForTimeout(300);
+  // A long task is reported after it has ended; a picture may come after the readings.
+  await page.waitForTimeout(1500);
   return page.evaluate(() => window.still);
 }
 

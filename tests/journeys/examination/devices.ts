@@ -55,3 +55,13 @@ export const film = (): { name: string; buffer: Buffer } => ({
   name: 'clip.webm',
   buffer: readFileSync(join(import.meta.dirname, '../../fixtures/film.webm')),
 });
+
+/** How many colours a canvas shows, whoever draws it; run in the page. */
+export function shadesOf(canvas: Element): number {
+  if (!(canvas instanceof HTMLCanvasElement)) return 0;
+  const copy = new OffscreenCanvas(120, 60);
+  const context = copy.getContext('2d');
+  if (!context) return 0;
+  context.drawImage(canvas, 0, 0, copy.width, copy.height);
+  return new Set(new Uint32Array(context.getImageData(0, 0, copy.width, copy.height).data.buffer)).size;
+}

@@ -3,7 +3,7 @@ import { footprint } from '../../../src/simulators/footprint-scanner';
 import { gaitFrame } from '../../../src/simulators/gait-camera';
 import { executablePath, SOFTWARE_3D } from '../browser';
 import { newVisit, saved, signIn } from '../keyboard';
-import { figure, open, png, simulate, upload } from './devices';
+import { figure, open, png, shadesOf, simulate, upload } from './devices';
 
 test.use({ launchOptions: { executablePath, args: SOFTWARE_3D } });
 test('a visit with every device: each reading matches what the device was set to, and is kept', async ({
@@ -31,7 +31,8 @@ test('a visit with every device: each reading matches what the device was set to
   const scan = page.getByRole('region', { name: 'Scan, left' });
   await expect(scan.getByRole('row', { name: /Foot length/ })).toContainText(/24[67]\.\d/);
   await expect(scan.getByText(/by its size it is in in/)).toBeVisible();
-  await expect(scan.locator('canvas')).toBeVisible();
+  // Drawn, by its worker: more shades than its ground, a skin and two lines would have by themselves.
+  await expect.poll(() => scan.locator('canvas').evaluate(shadesOf)).toBeGreaterThan(20);
   await scan.getByRole('button', { name: 'Keep all, left' }).click();
   await open(page, 'feet', 'Measure');
   expect(

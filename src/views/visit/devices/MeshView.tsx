@@ -1,32 +1,20 @@
 import { useEffect, useRef, useState } from 'react';
-import {
-  AmbientLight,
-  BufferAttribute,
-  BufferGeometry,
-  Color,
-  DirectionalLight,
-  DoubleSide,
-  Line,
-  LineBasicMaterial,
-  Mesh,
-  MeshLambertMaterial,
-  PerspectiveCamera,
-  Scene,
-  Vector3,
-  WebGLRenderer,
-} from 'three';
+import { PerspectiveCamera, Vector3 } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
 import { keysOf } from '@/core/tables/keys-of';
 import { colourOf } from '@/ui/colour-of';
+import type { FromMesh, MeshLook, ToMesh } from '@/workers/mesh-worker';
 import type { ScanAnswer } from '@/workers/scan-worker';
 
-const colour = (token: string) => new Color(colourOf(token));
-
+/**
+ * Directions from a left foot, whose inner side lies to the right (a right one is seen from the mirrored places), and how far away,
+ * in lengths of the foot: from above it stands upright in a picture that is wider than high.
+ */
 const VIEWS = {
-  inner: { label: 'inner side', from: new Vector3(0, -1, 0.35) },
-  above: { label: 'above', from: new Vector3(-0.01, 0, 1) },
-  behind: { label: 'behind', from: new Vector3(-1, 0, 0.35) },
-  oblique: { label: 'oblique', from: new Vector3(0.7, -1, 0.8) },
+  inner: { label: 'inner side', from: new Vector3(0, -1, 0.35), away: 1.75 },
+  above: { label: 'above', from: new Vector3(-0.01, 0, 1), away: 2.1 },
+  behind: { label: 'behind', from: new Vector3(-1, 0, 0.35), away: 1.75 },
+  oblique: { label: 'oblique', from: new Vector3(0.7, -1, 0.8), away: 1.75 },
 } as const;
 type ViewName = keyof typeof VIEWS;
 
@@ -36,103 +24,95 @@ interface Props {
   lit: string | null;
 }
 
-/** The measured mesh with every measure drawn on it; turned by pointer, by arrow keys, or to a named view. */
+/** Starts to draw a scan into a box; a worker paints it, so that the page never waits for a picture. */
+function shownIn(box: HTMLElement, { mesh, normals, lines }: ScanAnswer, onFailed: () => void) {
+  const canvas = document.createElement('canvas');
+  canvas.className = 'block h-full w-full';
+  box.append(canvas);
+  const worker = new Worker(new URL('../../../workers/mesh-worker.ts', import.meta.url), { type: 'module' });
+  worker.onmessage = (_: MessageEvent<FromMesh>) => onFailed();
+  worker.onerror = onFailed;
+  const tell = (message: ToMesh, transfer: Transferable[] = []) => worker.postMessage(message, transfer);
+  const offscreen = canvas.transferControlToOffscreen();
+  tell(
+    {
+      show: {
+        canvas: offscreen,
+        width: box.clientWidth,
+        height: box.clientHeight,
+        pixels: Math.min(2, window.devicePixelRatio),
+        positions: mesh.positions,
+        triangles: mesh.triangles,
+        normals,
+        lines,
+        colours: {
+          ground: colourOf('--desk'),
+          skin: colourOf('--draw-foam'),
+          line: colourOf('--draw-line'),
+          lit: colourOf('--warn'),
+        },
+      },
+    },
+    [offscreen],
+  );
+  return {
+    canvas,
+    look: (look: MeshLook) => tell({ look }),
+    end: () => {
+      worker.terminate();
+      canvas.remove();
+    },
+  };
+}
+
+/** The measured mesh with every measure drawn on it; turned by pointer, or to a named view. */
 export default function MeshView({ reading, lit }: Props) {
   const host = useRef<HTMLDivElement>(null);
-  const stage = useRef<{ show: (lit: string | null) => void; look: (view: ViewName) => void } | null>(null);
+  const stage = useRef<{ paint: () => void; look: (view: ViewName) => void } | null>(null);
+  /** Outlives the scan: the next one is shown with the same measure. */
+  const strongest = useRef(lit);
   const [failed, setFailed] = useState(false);
 
   useEffect(() => {
     const box = host.current;
     if (!box) return;
-    let renderer: WebGLRenderer;
-    try {
-      renderer = new WebGLRenderer({ antialias: true });
-    } catch {
+    if (!('OffscreenCanvas' in window)) {
       setFailed(true);
       return;
     }
-    const { mesh, lines, measures } = reading;
-    const { clientWidth: width, clientHeight: height } = box;
-    renderer.setPixelRatio(Math.min(2, window.devicePixelRatio));
-    renderer.setSize(width, height);
-    box.append(renderer.domElement);
-    const scene = new Scene();
-    scene.background = colour('--desk');
-    const geometry = new BufferGeometry();
-    geometry.setAttribute('position', new BufferAttribute(mesh.positions, 3));
-    geometry.setIndex(new BufferAttribute(mesh.triangles, 1));
-    geometry.setAttribute('normal', new BufferAttribute(reading.normals, 3));
-    const skin = new MeshLambertMaterial({ color: colour('--draw-foam'), side: DoubleSide });
-    scene.add(new Mesh(geometry, skin));
-    scene.add(new AmbientLight(0xffffff, 1.4));
-    const lamp = new DirectionalLight(0xffffff, 2.2);
-    lamp.position.set(-300, -400, 600);
-    scene.add(lamp);
-    const drawn = Object.entries(lines).map(([name, points]) => {
-      const material = new LineBasicMaterial({ color: colour('--accent'), depthTest: false });
-      const line = new Line(
-        new BufferGeometry().setFromPoints(points.map(([x, y, z]) => new Vector3(x, y, z))),
-        material,
-      );
-      line.renderOrder = 2;
-      scene.add(line);
-      return { name, material };
-    });
-    const camera = new PerspectiveCamera(32, width / height, 1, 4000);
+    const { measures, side } = reading;
+    const shown = shownIn(box, reading, () => setFailed(true));
+    const camera = new PerspectiveCamera();
     camera.up.set(0, 0, 1);
+    const controls = new OrbitControls(camera, shown.canvas);
     const centre = new Vector3(measures.footLength / 2, 0, measures.dorsumHeight / 2);
-    const controls = new OrbitControls(camera, renderer.domElement);
     controls.target.copy(centre);
     controls.enablePan = false;
-    // Painted once a frame, and not before its shaders are made: together they would hold the page.
-    let frame: number | null = null;
-    let isMade = false;
-    let isGone = false;
-    const paint = () => {
-      if (!isMade) return;
-      frame ??= requestAnimationFrame(() => {
-        frame = null;
-        renderer.render(scene, camera);
-      });
-    };
+    const paint = () =>
+      shown.look({ from: camera.position.toArray(), at: centre.toArray(), lit: strongest.current });
     controls.addEventListener('change', paint);
-    const quiet = colour('--draw-line');
-    const strong = colour('--warn');
     stage.current = {
-      show: (name) => {
-        for (const line of drawn) line.material.color = line.name === name ? strong : quiet;
-        paint();
-      },
+      paint,
       look: (view) => {
-        const away = measures.footLength * 1.75;
-        const side = reading.side === 'left' ? -1 : 1;
         const from = VIEWS[view].from.clone().normalize();
-        from.y *= side;
-        camera.position.copy(centre).addScaledVector(from, away);
+        from.y *= side === 'left' ? 1 : -1;
+        camera.position.copy(centre).addScaledVector(from, measures.footLength * VIEWS[view].away);
         controls.update();
         paint();
       },
     };
     stage.current.look('oblique');
-    stage.current.show(null);
-    void renderer.compileAsync(scene, camera).then(() => {
-      isMade = !isGone;
-      paint();
-    });
     return () => {
       stage.current = null;
-      isMade = false;
-      isGone = true;
-      if (frame !== null) cancelAnimationFrame(frame);
       controls.dispose();
-      geometry.dispose();
-      renderer.dispose();
-      renderer.domElement.remove();
+      shown.end();
     };
   }, [reading]);
 
-  useEffect(() => stage.current?.show(lit), [lit]);
+  useEffect(() => {
+    strongest.current = lit;
+    stage.current?.paint();
+  }, [lit]);
 
   if (failed)
     return (
