@@ -100,6 +100,7 @@ async function working(person, proxy, model, noted, until) {
   for (let at = 0; performance.now() < until; at = (at + 1) % steps.length) {
     if (at === 0) context = {};
     await pause();
+    if (performance.now() >= until) return;
     const asked = steps[at].setupRequest({}, context);
     if (!asked) continue;
     const answer = await fetch(`${proxy.origin}${asked.path}`, {
@@ -131,6 +132,7 @@ async function withPauses(proxy, people, model, seconds) {
   return {
     ...all(),
     unanswered: 0,
+    wanted: 8,
     floor: {
       what: '/healthz',
       value: ranked(
@@ -215,9 +217,9 @@ async function healthzUnder(proxy, connections, duration) {
 }
 
 /** What so many waited, by what they did, and what came to nothing. */
-function tell({ figure, proxy, seconds }, who, { times, byKind, failed, unanswered, floor }) {
+function tell({ figure, proxy, seconds }, who, { times, byKind, failed, unanswered, floor, wanted = null }) {
   figure({ what: `${who}: answers a second`, value: times.length / seconds, unit: '/s' });
-  figure({ what: `${who}: p95`, value: ranked(times, 0.95), unit: 'ms', wanted: 8, ofFloor: true, floor });
+  figure({ what: `${who}: p95`, value: ranked(times, 0.95), unit: 'ms', wanted, ofFloor: true, floor });
   for (const [kind, own] of byKind)
     figure({ what: `${who}: ${kind}, p95`, value: ranked(own, 0.95), unit: 'ms', floor });
   for (const [kind, { many, first }] of failed) console.log(`  ${kind}: ${many} times, first: ${first}`);
