@@ -1,7 +1,7 @@
 import { LEG_REGIONS, type LegRegion } from '@/core/what-if/effects';
 import type { RegionChange } from '@/core/what-if/what-if';
 
-/** Where each region lies on the leg, and where its arrow stands, in a box of 150 × 300; the foot points right. */
+/** Where each region lies on the leg, and where its arrow stands, in a box of 150 × 320: the longest arrow of the ground ends at 316; the foot points right. */
 const AT: Record<LegRegion, { x: number; y: number; arrow: number }> = {
   hip: { x: 62, y: 24, arrow: 118 },
   knee: { x: 72, y: 134, arrow: 118 },
@@ -34,7 +34,7 @@ interface Props {
 export function LegDrawing({ changes, label }: Props) {
   return (
     <svg
-      viewBox="0 0 150 300"
+      viewBox="0 0 150 320"
       role="img"
       aria-label={summary(label, changes)}
       className="leg w-full max-h-96"

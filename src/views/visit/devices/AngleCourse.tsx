@@ -9,6 +9,11 @@ interface Props {
 
 const WIDTH = 320;
 const HEIGHT = 90;
+/** Beside the course, for what its lines stand for. */
+const LABELS = 30;
+const EDGE = 9;
+/** Labels that lie closer would touch. */
+const APART = 13;
 
 /** The angle through the clip, with the frame that is shown; pressing goes to a frame. */
 export function AngleCourse({ angles, frame, onFrame }: Props) {
@@ -16,8 +21,13 @@ export function AngleCourse({ angles, frame, onFrame }: Props) {
   if (known.length < 2) return null;
   const low = Math.floor(Math.min(...known) - 1);
   const high = Math.ceil(Math.max(...known) + 1);
-  const x = (at: number) => (at / Math.max(1, angles.length - 1)) * WIDTH;
-  const y = (angle: number) => HEIGHT - 14 - ((angle - low) / (high - low)) * (HEIGHT - 22);
+  const x = (at: number) => (at / Math.max(1, angles.length - 1)) * (WIDTH - LABELS);
+  const y = (angle: number) => HEIGHT - EDGE - ((angle - low) / (high - low)) * (HEIGHT - 2 * EDGE);
+  // Nought first: where two touch, the other gives way.
+  const levels = [...new Set([0, high, low])].filter((level) => level >= low && level <= high);
+  const labelled = levels.filter((level, at) =>
+    levels.slice(0, at).every((other) => Math.abs(y(other) - y(level)) >= APART),
+  );
   const path = line<number | null>()
     .defined((angle) => angle !== null)
     .x((_, at) => x(at))
@@ -31,13 +41,28 @@ export function AngleCourse({ angles, frame, onFrame }: Props) {
         role="img"
         aria-label={`Heel angle over ${angles.length} frames, from ${low}° to ${high}°, highest at frame ${top + 1}`}
       >
-        {[low, 0, high].map((level) => (
-          <g key={level}>
-            <line x1={0} x2={WIDTH} y1={y(level)} y2={y(level)} stroke="var(--line)" />
-            <text x={WIDTH} y={y(level) - 2} fontSize="13" textAnchor="end" fill="var(--faint)">
-              {level}°
-            </text>
-          </g>
+        {levels.map((level) => (
+          <line
+            key={level}
+            x1={0}
+            x2={WIDTH - LABELS}
+            y1={y(level)}
+            y2={y(level)}
+            stroke={level === 0 ? 'var(--faint)' : 'var(--line)'}
+          />
+        ))}
+        {labelled.map((level) => (
+          <text
+            key={level}
+            x={WIDTH}
+            y={y(level)}
+            dy="0.35em"
+            fontSize="12"
+            textAnchor="end"
+            fill="var(--faint)"
+          >
+            {`${level}°`.replace('-', '−')}
+          </text>
         ))}
         <path d={path ?? ''} fill="none" stroke="var(--accent)" strokeWidth={1.6} />
         <line x1={x(frame)} x2={x(frame)} y1={0} y2={HEIGHT} stroke="var(--ink)" strokeDasharray="3 2" />
