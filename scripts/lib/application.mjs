@@ -71,7 +71,7 @@ export const listenHost = () => process.env.HOST || '127.0.0.1';
 
 /**
  * Room for what a request leaves behind, MB: with the usual 16 it is looked through so often that, with a hundred people at once, one
- * fifteenth of the processor goes there. Costs some 80 MB a copy.
+ * fifteenth of the processor goes there. Costs a copy 80 to 100 MB.
  */
 const YOUNG_MB = 64;
 

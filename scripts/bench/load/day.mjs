@@ -3,8 +3,8 @@
 const JSON_HEADERS = { 'content-type': 'application/json' };
 
 /**
- * A working day as autocannon takes it (`setupRequest` makes a request of what is known by then, `onResponse` keeps what came), again and again: a new patient, a visit with its steps, the pair handed over, and between them the pages
- * that everybody looks at.
+ * A working day, again and again: a new patient, a visit with its steps, the pair handed over, and between them the pages that everybody
+ * looks at. In the shape that autocannon takes: `setupRequest` makes a request of what is known by then, `onResponse` keeps what came.
  */
 export function day(people, origin, model, noted) {
   let next = 0;

@@ -36,6 +36,7 @@ async function proxyOver() {
   };
 }
 
+/** Of sorted times. */
 const ranked = (times, share) => times[Math.min(times.length - 1, Math.floor(times.length * share))] ?? 0;
 
 /** How many come at a time, and how long until all are there: people who began together would do each thing together all day. */
@@ -133,13 +134,7 @@ async function withPauses(proxy, people, model, seconds) {
     ...all(),
     unanswered: 0,
     wanted: 8,
-    floor: {
-      what: '/healthz',
-      value: ranked(
-        floors.sort((a, b) => a - b),
-        0.95,
-      ),
-    },
+    floor: healthzOf(floors),
   };
 }
 
@@ -200,6 +195,14 @@ export async function usersOf(figure, people, { seconds, start }) {
   }
 }
 
+const healthzOf = (times) => ({
+  what: '/healthz',
+  value: ranked(
+    times.toSorted((a, b) => a - b),
+    0.95,
+  ),
+});
+
 /** How long `/healthz` takes when so many ask for nothing else, without a pause. */
 async function healthzUnder(proxy, connections, duration) {
   const floors = [];
@@ -207,13 +210,7 @@ async function healthzUnder(proxy, connections, duration) {
     'response',
     (_, __, ___, ms) => floors.push(ms),
   );
-  return {
-    what: '/healthz',
-    value: ranked(
-      floors.sort((a, b) => a - b),
-      0.95,
-    ),
-  };
+  return healthzOf(floors);
 }
 
 /** What so many waited, by what they did, and what came to nothing. */
