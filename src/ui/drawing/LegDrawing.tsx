@@ -1,7 +1,10 @@
 import { LEG_REGIONS, type LegRegion } from '@/core/what-if/effects';
 import type { RegionChange } from '@/core/what-if/what-if';
 
-/** Where each region lies on the leg, and where its arrow stands, in a box of 150 × 320: the longest arrow of the ground ends at 316; the foot points right. */
+/**
+ * Where each region lies on the leg, and where its arrow stands, in a box of 150 × 320: the longest arrow of the ground ends at 316;
+ * the foot points right.
+ */
 const AT: Record<LegRegion, { x: number; y: number; arrow: number }> = {
   hip: { x: 62, y: 24, arrow: 118 },
   knee: { x: 72, y: 134, arrow: 118 },

@@ -1,4 +1,5 @@
 import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
+import { SCAN_MEASURES } from '@tests/fixtures/scan-measures';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { FromMesh, MeshLook, ToMesh } from '@/workers/mesh-worker';
 import type { ScanAnswer } from '@/workers/scan-worker';
@@ -12,17 +13,7 @@ const reading: ScanAnswer = {
   notes: [],
   mesh: { positions: new Float32Array(9), triangles: new Uint32Array([0, 1, 2]) },
   normals: new Float32Array(9),
-  measures: {
-    footLength: 260,
-    heelBallLength: 188,
-    ballWidth: 99,
-    ballBreadth: 97,
-    ballGirth: 246,
-    instepGirth: 250,
-    heelWidth: 64,
-    toeHeight: 24,
-    dorsumHeight: 60,
-  },
+  measures: SCAN_MEASURES,
   lines: {
     footLength: [],
     heelBallLength: [],
@@ -76,9 +67,11 @@ describe('a scan in three dimensions', () => {
     expect(told[0]).toMatchObject({
       show: { positions: reading.mesh.positions, triangles: reading.mesh.triangles, lines: reading.lines },
     });
-    expect(last()).toMatchObject({ at: [130, 0, 30], lit: null });
+    const { footLength, dorsumHeight } = SCAN_MEASURES;
+    const middle = [footLength / 2, 0, dorsumHeight / 2] as const;
+    expect(last()).toMatchObject({ at: middle, lit: null });
     const [x, y, z] = last().from;
-    expect(Math.hypot(x - 130, y, z - 30)).toBeCloseTo(260 * 1.75, 6);
+    expect(Math.hypot(x - middle[0], y, z - middle[2])).toBeCloseTo(footLength * 1.75, 6);
     // y grows to the left; the inner side of a left foot lies to the right.
     expect(y).toBeLessThan(0);
   });

@@ -1,5 +1,6 @@
 import { cleanup, fireEvent, screen, within } from '@testing-library/react';
 import { settle } from '@tests/fixtures/acting';
+import { SCAN_MEASURES } from '@tests/fixtures/scan-measures';
 import { serve, showInVisit } from '@tests/fixtures/visit-view';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Side } from '@/core/findings/finding-kinds';
@@ -10,20 +11,9 @@ import Scans from './Scans';
 
 vi.mock('./MeshView', () => ({ default: () => null }));
 
-const measures = {
-  footLength: 258.04,
-  heelBallLength: 188,
-  ballWidth: 99,
-  ballBreadth: 97,
-  ballGirth: 246,
-  instepGirth: 250,
-  heelWidth: 64,
-  toeHeight: 24,
-  dorsumHeight: 66,
-};
 const readingOf = (side: Side) => ({
   side,
-  measures,
+  measures: SCAN_MEASURES,
   unit: 'mm',
   triangles: 12_000,
   notes: [{ message: 'One hole was closed.' }],
